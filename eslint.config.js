@@ -1,0 +1,44 @@
+import importX from 'eslint-plugin-import-x';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Imports a room may not make; each message says where the thing belongs instead. */
+const walls = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+const noServer = { regex: '(^@lattice/server)|(/apps/server/)|(^(express|knex|better-sqlite3|node:))', message: 'The web app talks to the server over HTTP only.' };
+const noWeb = { regex: '(^@lattice/web)|(/apps/web/)|(^react)|(^styled-components)', message: 'The server knows no interface.' };
+const publicFace = { regex: '(@lattice/core/)|(packages/core)', message: 'Import the core from @lattice/core, its public face.' };
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/dist', 'coverage', 'data', '.lattice', 'test-results'] },
+  ...tseslint.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx,js,mjs}'],
+    plugins: { 'import-x': importX },
+    settings: { 'import-x/resolver-next': [importX.createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })] },
+    rules: {
+      'import-x/no-cycle': 'error',
+      eqeqeq: 'error',
+      'prefer-const': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    rules: {
+      ...walls({ regex: '^(?!\\.{1,2}/|zod$|papaparse$)', message: 'The core imports nothing outside itself but zod and papaparse.' }, {
+        regex: '/(apps|node_modules)/', message: 'The core imports nothing outside itself.',
+      }),
+      'no-restricted-globals': ['error', ...['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'Buffer', 'Date', 'performance', 'setTimeout', 'console'].map(
+        (name) => ({ name, message: 'The core is pure: pass in what it needs.' }),
+      )],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is pure: pass the random source in.' }],
+    },
+  },
+  { files: ['apps/server/src/**/*.ts'], rules: walls(noWeb, publicFace) },
+  { files: ['apps/cli/src/**/*.ts'], rules: walls(noWeb, { ...noServer, regex: '(^@lattice/server)|(/apps/server/)' }, publicFace) },
+  {
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { ...reactHooks.configs.recommended.rules, ...walls(noServer, publicFace) },
+  },
+);

@@ -1,0 +1,29 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } },
+    module: { type: 'commonjs' },
+  },
+];
+const shared = {
+  transform: { '\\.(ts|tsx|js|mjs)$': swc },
+  transformIgnorePatterns: ['/node_modules/'],
+  moduleNameMapper: { '^@lattice/core$': '<rootDir>/packages/core/src/index.ts' },
+  rootDir: import.meta.dirname,
+};
+const room = (name, folder, environment = 'node') => ({
+  ...shared,
+  displayName: name,
+  testEnvironment: environment,
+  testMatch: [`<rootDir>/${folder}/test/**/*.test.{ts,tsx}`],
+});
+
+export default {
+  projects: [
+    room('core', 'packages/core'),
+    room('server', 'apps/server'),
+    room('cli', 'apps/cli'),
+    room('web', 'apps/web', 'jest-environment-jsdom'),
+    room('house', 'scripts'),
+  ],
+};

@@ -1,0 +1,66 @@
+import { formatWithUnit } from '../length/format.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
+import { fromInches } from '../length/unit.ts';
+import type { PileBlock, Plan } from '../plan/shape.ts';
+
+/** The pile of finished blocks held against the places the setting has for them. */
+export interface Pile {
+  readonly blocks: number;
+  readonly needed: number;
+  /** Places without a block; 0 when there are enough, or when no pile has been entered. */
+  readonly missing: number;
+  /** Blocks beyond the places, in pile order. */
+  readonly spare: readonly PileBlock[];
+  /** The cut size they should have: finished + two seams. */
+  readonly meant: { readonly width: number; readonly height: number };
+  /** Differ from it by more than can be eased in, one way or the other. */
+  readonly small: readonly PileBlock[];
+  readonly large: readonly PileBlock[];
+}
+
+/** A difference up to about 1/8" can be eased in (handbook 3). */
+const EASE_INCHES = 1 / 8;
+
+/** Counts and measures the pile against the plan. */
+export function judgePile(plan: Plan, needed: number): Pile {
+  const { pile, block, seam, unit } = plan;
+  const ease = fromInches(EASE_INCHES, unit) + TOLERANCE;
+  const meant = { width: block.width + 2 * seam, height: block.height + 2 * seam };
+  const isSmall = (b: PileBlock) => b.width < meant.width - ease || b.height < meant.height - ease;
+  const isLarge = (b: PileBlock) => b.width > meant.width + ease || b.height > meant.height + ease;
+  const small = pile.filter(isSmall);
+  const large = pile.filter((b) => isLarge(b) && !isSmall(b));
+  return {
+    blocks: pile.length,
+    needed,
+    missing: pile.length === 0 ? 0 : Math.max(0, needed - pile.length),
+    spare: pile.slice(needed),
+    meant,
+    small,
+    large,
+  };
+}
+
+/** What the count means for the quilt, in words; null when it comes out even or no pile was entered. */
+export function pileAdvice(pile: Pile): string | null {
+  if (pile.missing > 0) return `This grid takes ${pile.needed} blocks and the pile has ${pile.blocks}: ${pile.missing} more to make, or choose a smaller grid.`;
+  if (pile.spare.length > 0) {
+    const named = pile.spare.slice(0, 3).map((b) => b.name).join(', ');
+    const rest = pile.spare.length > 3 ? ` and ${pile.spare.length - 3} more` : '';
+    return `${pile.spare.length} spare: ${named}${rest}. They do not fit this grid.`;
+  }
+  return null;
+}
+
+/** What the measured sizes mean, in words; null when every block can be sewn in as it is. */
+export function sizeAdvice(pile: Pile, unit: Plan['unit']): string | null {
+  if (pile.small.length === 0 && pile.large.length === 0) return null;
+  const list = (blocks: readonly PileBlock[]) =>
+    blocks.slice(0, 3).map((b) => `${b.name} (${formatWithUnit(b.width, unit)} × ${formatWithUnit(b.height, unit)})`).join(', ')
+    + (blocks.length > 3 ? ` and ${blocks.length - 3} more` : '');
+  const parts = [
+    pile.large.length > 0 ? `${pile.large.length} too large to ease in: ${list(pile.large)}. Trim equally off opposite sides.` : '',
+    pile.small.length > 0 ? `${pile.small.length} too small: ${list(pile.small)}. Remake, or frame with a coping strip.` : '',
+  ];
+  return parts.filter(Boolean).join(' ');
+}

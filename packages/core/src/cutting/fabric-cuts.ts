@@ -1,0 +1,62 @@
+import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import type { Backing } from '../layer/backing.ts';
+import type { Binding } from '../edge/binding.ts';
+import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import type { Fabric, Plan } from '../plan/shape.ts';
+import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
+import type { CutPiece } from './pieces.ts';
+import { planStrips, type StripGroup, type StripNeed } from './strips.ts';
+
+/** What is cut from one fabric, and what to ask the shop for. */
+export interface FabricCut {
+  readonly fabric: Fabric;
+  readonly strips: readonly StripGroup[];
+  readonly needed: Figure;
+  readonly buy: ShopCut;
+  /** What this fabric is too narrow for, in words. */
+  readonly tooNarrow: readonly string[];
+}
+
+/** Cutting and buying for every fabric that is used, in the plan's order. */
+export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], backing: Backing, binding: Binding): FabricCut[] {
+  return plan.fabrics
+    .map((fabric) => cutFabric(plan, fabric, pieces.filter((p) => p.fabric === fabric.id), backing, binding))
+    .filter((cut) => cut.needed.value > 0 || cut.tooNarrow.length > 0);
+}
+
+function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], backing: Backing, binding: Binding): FabricCut {
+  const { unit } = plan;
+  const show = (v: number) => formatLength(v, unit);
+  const { groups, tooWide } = planStrips(pieces.map(stripNeed), fabric.usableWidth, unit);
+  const amounts: { length: number; line: string }[] = groups.map(({ width, strips, yields }) => ({
+    length: strips.value * width,
+    line: `${yields.map((y) => y.name).join(', ')}: ${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
+  }));
+  if (plan.binding.fabric === fabric.id) {
+    const length = binding.strips.value * binding.stripWidth;
+    amounts.push({ length, line: `Binding: ${numberOf(binding.strips.value, 'strip')} × ${show(binding.stripWidth)} = ${formatExact(length)}` });
+  }
+  if (plan.backing.fabric === fabric.id) {
+    const { panels, fabric: length } = backing.options[0];
+    amounts.push({ length: length.value, line: `Backing: ${numberOf(panels, 'panel')}, ${formatExact(length.value)}` });
+  }
+  const total = amounts.reduce((sum, a) => sum + a.length, 0);
+  const lines = amounts.map((a) => a.line);
+  if (amounts.length > 1) lines.push(`Together ${formatExact(total)}`);
+  return {
+    fabric,
+    strips: groups,
+    needed: lengthOf(total, ...lines),
+    buy: shopCut(total, unit),
+    tooNarrow: tooWide.map(
+      (need) =>
+        `${need.name} are cut ${formatWithUnit(need.width, unit)} wide and ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable: choose a wider fabric for them.`,
+    ),
+  };
+}
+
+function stripNeed(piece: CutPiece): StripNeed {
+  const { cut, name } = piece;
+  if (cut.shape === 'rectangle') return { name, width: cut.width.value, length: cut.length.value, count: piece.count.value };
+  return { name: `Squares for ${name.toLowerCase()}`, width: cut.side.value, length: cut.side.value, count: piece.squares!.count.value };
+}

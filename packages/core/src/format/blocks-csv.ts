@@ -1,0 +1,149 @@
+import Papa from 'papaparse';
+import { FACE_NAMES, type FaceName } from '../face/face.ts';
+import { formatWithUnit } from '../length/format.ts';
+import { parseLength } from '../length/parse.ts';
+import { limitIn } from '../length/rounding.ts';
+import { CM_PER_INCH, type Unit } from '../length/unit.ts';
+import { RANGES } from '../plan/problems.ts';
+import { PILE_LIMIT, type PileBlock } from '../plan/shape.ts';
+
+/** A table of block measurements as it was understood. Blocks are those read without doubt. */
+export interface ReadBlocks {
+  readonly blocks: readonly PileBlock[];
+  /** What stops lines, or the whole table, from being taken; each names its line. */
+  readonly problems: readonly string[];
+  /** What was done to understand it: units converted, lines left out. */
+  readonly notes: readonly string[];
+}
+
+/** Column headings people write, in lower case, for each thing a block has. */
+const HEADINGS = {
+  name: ['name', 'block', 'block name', 'label'],
+  maker: ['maker', 'made by', 'from', 'quilter'],
+  width: ['width', 'w', 'across', 'wide'],
+  height: ['height', 'h', 'down', 'length', 'tall'],
+  face: ['pattern', 'face', 'kind', 'design'],
+} as const;
+type Column = keyof typeof HEADINGS;
+
+/** A decimal without a unit this close to 2.54 × its fellows was measured with the other side of the tape. */
+const CENTIMETRE_SLIP = { least: CM_PER_INCH * 0.93, most: CM_PER_INCH * 1.07 };
+
+interface Table {
+  readonly rows: readonly string[][];
+  readonly at: Partial<Record<Column, number>>;
+  readonly colours: readonly number[];
+  /** Unit written in a size column's heading, `width (cm)`. */
+  readonly headUnit: Partial<Record<Column, Unit>>;
+}
+
+/**
+ * Reads block measurements from delimited text (comma, semicolon or tab), with a heading line naming
+ * at least `width` and `height` (cut size, edge to edge); also `name`, `maker`, `pattern` and
+ * `colour 1` … `colour 3`. A byte-order mark and blank lines are passed over; each cell may carry its
+ * own unit. Never throws; says what it made of every line.
+ */
+export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const rows = data.map((row) => row.map((cell) => cell.trim()));
+  const isBlank = (row: readonly string[]) => row.every((cell) => cell === '');
+  const headAt = rows.findIndex((row) => !isBlank(row));
+  const refuse = (...problems: string[]): ReadBlocks => ({ blocks: [], problems, notes: [] });
+  if (headAt < 0) return refuse('This table is empty.');
+
+  const table = readHeading(rows, headAt);
+  const missing = (['width', 'height'] as const).filter((column) => table.at[column] === undefined);
+  if (missing.length > 0) {
+    const found = rows[headAt]!.filter(Boolean).join(', ');
+    return refuse(`There is no column headed ${missing.join(' and none headed ')}. The first line reads: ${found}. Head the columns name, width, height.`);
+  }
+  const filled = rows.map((row, i) => ({ row, line: i + 1 })).filter(({ row, line }) => line > headAt + 1 && !isBlank(row));
+  if (filled.length === 0) return refuse('There are headings here, and no blocks under them.');
+  if (filled.length > PILE_LIMIT) {
+    return refuse(`This table lists ${filled.length.toLocaleString('en')} blocks; one quilt holds at most ${PILE_LIMIT.toLocaleString('en')}. Nothing was taken: split the table and try again.`);
+  }
+
+  const problems: string[] = [];
+  const read: { block: PileBlock; line: number }[] = [];
+  let converted = 0;
+  for (const { row, line } of filled) {
+    const result = readRow(row, line, table, unit);
+    problems.push(...result.problems);
+    converted += result.converted;
+    if (result.block) read.push({ block: result.block, line });
+  }
+  const sure = withoutSlips(read, unit, problems);
+  const notes = converted > 0 ? [`${converted} ${converted === 1 ? 'measurement' : 'measurements'} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`] : [];
+  return { blocks: sure, problems, notes };
+}
+
+function readHeading(rows: readonly string[][], headAt: number): Table {
+  const at: Table['at'] = {};
+  const headUnit: Table['headUnit'] = {};
+  const colours: number[] = [];
+  rows[headAt]!.forEach((cell, i) => {
+    const [, words = '', inUnit] = /^(.*?)\s*(?:[([]\s*(cm|in|inches|mm)\s*[)\]])?$/i.exec(cell.toLowerCase()) ?? [];
+    if (/^colou?r( \d)?$/.test(words)) colours.push(i);
+    for (const column of Object.keys(HEADINGS) as Column[]) {
+      if (at[column] !== undefined || !(HEADINGS[column] as readonly string[]).includes(words)) continue;
+      at[column] = i;
+      if (inUnit) headUnit[column] = inUnit.startsWith('in') ? 'in' : 'cm';
+    }
+  });
+  return { rows, at, colours, headUnit };
+}
+
+function readRow(row: readonly string[], line: number, table: Table, unit: Unit) {
+  const { at, colours, headUnit } = table;
+  const cell = (column: Column): string => (at[column] === undefined ? '' : row[at[column]!] ?? '');
+  const name = cell('name').slice(0, 80) || `Block ${line - 1}`;
+  const problems: string[] = [];
+  let converted = 0;
+  const size = (column: 'width' | 'height'): number => {
+    const text = cell(column);
+    const headed = headUnit[column] && /\d\s*$|[¼½¾⅛⅜⅝⅞]\s*$/.test(text) ? `${text} ${headUnit[column]}` : text;
+    const parsed = parseLength(headed, unit);
+    if (!parsed.ok) {
+      problems.push(`Line ${line} (${name}), ${column}: ${parsed.message}`);
+      return NaN;
+    }
+    const { least, most } = RANGES.measured;
+    if (parsed.value < limitIn(least, unit) || parsed.value > limitIn(most, unit)) {
+      problems.push(`Line ${line} (${name}), ${column}: a block of ${parsed.understood} cannot be right.`);
+    }
+    if (parsed.writtenIn !== null && parsed.writtenIn !== unit) converted++;
+    return parsed.value;
+  };
+  const width = size('width');
+  const height = size('height');
+  if (problems.length > 0) return { block: null, problems, converted: 0 };
+
+  const maker = cell('maker').slice(0, 80);
+  const face = cell('face').toLowerCase();
+  const shades = colours.map((i) => row[i] ?? '').filter((c) => /^#[0-9a-f]{6}$/i.test(c)).slice(0, 3);
+  const block: PileBlock = {
+    name,
+    ...(maker ? { maker } : {}),
+    ...((FACE_NAMES as readonly string[]).includes(face) ? { face: face as FaceName } : {}),
+    ...(shades.length > 0 ? { colours: shades } : {}),
+    width,
+    height,
+  };
+  return { block, problems, converted };
+}
+
+/** Leaves out lines that were measured in the other unit without saying so, and says which. */
+function withoutSlips(read: readonly { block: PileBlock; line: number }[], unit: Unit, problems: string[]): PileBlock[] {
+  const widths = read.map((r) => r.block.width).sort((a, b) => a - b);
+  const middle = widths[Math.floor(widths.length / 2)] ?? 0;
+  const slipped = (value: number) => {
+    const ratio = unit === 'in' ? value / middle : middle / value;
+    return ratio > CENTIMETRE_SLIP.least && ratio < CENTIMETRE_SLIP.most;
+  };
+  return read.flatMap(({ block, line }) => {
+    if (!slipped(block.width) && !slipped(block.height)) return [block];
+    const said = formatWithUnit(slipped(block.width) ? block.width : block.height, unit);
+    problems.push(`Line ${line} (${block.name}): ${said} looks like ${unit === 'in' ? 'centimetres among inches' : 'inches among centimetres'}. Write the unit beside it.`);
+    return [];
+  });
+}

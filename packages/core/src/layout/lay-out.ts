@@ -1,0 +1,52 @@
+import { borderTotal, buttedBorders } from '../border/butted.ts';
+import type { Figure } from '../figure/figure.ts';
+import type { Plan } from '../plan/shape.ts';
+import type { SettingPart } from '../setting/setting.ts';
+import { settingOf } from '../setting/registry.ts';
+import type { Band, Part, Piece, Role } from './piece.ts';
+
+/** The whole quilt on its plane, origin at its top left corner: every piece, and what the tapes read. */
+export interface Layout {
+  readonly centre: { readonly width: Figure; readonly height: Figure };
+  readonly finished: { readonly width: Figure; readonly height: Figure };
+  readonly parts: Readonly<Record<string, Part>>;
+  readonly pieces: readonly Piece[];
+  readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
+}
+
+/** Which of the plan's fabrics each role of a setting is cut from. */
+const fabricOf = (plan: Plan, role: Role): string | null => {
+  switch (role) {
+    case 'sash':
+      return plan.fabricFor.sash;
+    case 'cornerstone':
+      return plan.fabricFor.cornerstone;
+    case 'side-triangle':
+    case 'corner-triangle':
+      return plan.fabricFor.triangle;
+    case 'block':
+    case 'border':
+      return null;
+  }
+};
+
+/** Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`. */
+export function layOut(plan: Plan): Layout {
+  const { unit, block, grid } = plan;
+  const inset = borderTotal(plan.borders);
+  const centre = settingOf(plan.setting.kind).layOut({ unit, block, grid, options: plan.setting, origin: { x: inset, y: inset } });
+  const bordered = buttedBorders(plan.borders, centre, unit);
+  const withFabric = (part: SettingPart): Part => ({ ...part, fabric: fabricOf(plan, part.role) });
+  const parts = [...centre.parts.map(withFabric), ...bordered.parts];
+  const along = (a: readonly Band[], b: readonly Band[]) => [...a, ...b].sort((p, q) => p.from - q.from);
+  return {
+    centre: { width: centre.width, height: centre.height },
+    finished: bordered.finished,
+    parts: Object.fromEntries(parts.map((part) => [part.key, part])),
+    pieces: [...centre.pieces, ...bordered.pieces],
+    bands: {
+      across: along(centre.bands.across, bordered.bands.across),
+      down: along(centre.bands.down, bordered.bands.down),
+    },
+  };
+}

@@ -1,0 +1,58 @@
+import { isOnRuler } from './rounding.ts';
+import type { Unit } from './unit.ts';
+
+/** A length in inches split for typesetting: only the fraction goes into the font's fraction feature. */
+export interface FractionParts {
+  readonly negative: boolean;
+  readonly whole: number;
+  /** 0 when there is no fraction. */
+  readonly numerator: number;
+  readonly denominator: number;
+}
+
+/** Splits inches into whole and lowest-terms fraction, to the nearest `1/denominator`. */
+export function fractionParts(inches: number, denominator = 8): FractionParts {
+  const units = Math.round(Math.abs(inches) * denominator);
+  let numerator = units % denominator;
+  let lowest = denominator;
+  while (numerator !== 0 && numerator % 2 === 0) {
+    numerator /= 2;
+    lowest /= 2;
+  }
+  return {
+    negative: inches < 0 && units !== 0,
+    whole: Math.floor(units / denominator),
+    numerator,
+    denominator: numerator === 0 ? 1 : lowest,
+  };
+}
+
+/**
+ * A length as a quilter writes it, without its unit: `12 1/2`, `7/8`, `31.8`.
+ * Inches go to the nearest 1/8, or to 1/16 when the value is exactly there; centimetres to the
+ * nearest millimetre, or half millimetre when exactly there.
+ */
+export function formatLength(value: number, unit: Unit): string {
+  if (unit === 'cm') {
+    const tenths = Math.round(value * 10) / 10;
+    const exact = isOnRuler(value, 'cm') && Math.abs(tenths - value) > 1e-4;
+    return (exact ? value.toFixed(2) : String(tenths === 0 ? 0 : tenths));
+  }
+  const { negative, whole, numerator, denominator } = fractionParts(value, isOnRuler(value, 'in') ? 16 : 8);
+  const fraction = numerator === 0 ? '' : `${numerator}/${denominator}`;
+  const text = whole === 0 && fraction !== '' ? fraction : [whole, fraction].filter((t) => t !== '').join(' ');
+  return negative ? `-${text}` : text;
+}
+
+/** The mark that follows a length: ″ or cm. */
+export const unitMark = (unit: Unit): string => (unit === 'in' ? '″' : ' cm');
+
+/** A length with its unit: `12 1/2″`, `31.8 cm`. */
+export const formatWithUnit = (value: number, unit: Unit): string => `${formatLength(value, unit)}${unitMark(unit)}`;
+
+/** Two lengths as a size: `58 1/2 × 70″`. */
+export const formatSize = (width: number, height: number, unit: Unit): string =>
+  `${formatLength(width, unit)} × ${formatWithUnit(height, unit)}`;
+
+/** An exact value in a working, before rounding: three decimals at most, no trailing noughts (`7.946`). */
+export const formatExact = (value: number): string => String(Math.round(value * 1000) / 1000);

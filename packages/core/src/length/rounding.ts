@@ -1,0 +1,39 @@
+import { near, TOLERANCE } from './tolerance.ts';
+import { fromInches, type Unit } from './unit.ts';
+
+/** A rounding the trade has a name for. Every working that rounds says which one it used. */
+export interface Rounding {
+  /** As it reads in a working: "next 1/8 up". */
+  readonly name: string;
+  readonly apply: (value: number) => number;
+}
+
+const up = (step: number) => (value: number) => Math.ceil((value - TOLERANCE) / step) * step;
+const nearest = (step: number) => (value: number) => Math.round(value / step) * step;
+
+/** Up to the next eighth of an inch. An exact eighth stays. */
+export const nextEighth: Rounding = { name: 'next 1/8 up', apply: up(1 / 8) };
+const nearestEighth: Rounding = { name: 'nearest 1/8', apply: nearest(1 / 8) };
+const nextFiveMillimetres: Rounding = { name: 'next 5 mm up', apply: (v) => tidy(up(0.5)(v)) };
+const nearestMillimetre: Rounding = { name: 'nearest mm', apply: (v) => tidy(nearest(0.1)(v)) };
+const nearestSixteenth: Rounding = { name: 'nearest 1/16', apply: nearest(1 / 16) };
+
+/** Decimal steps are not exact in binary; drop the noise they leave. */
+const tidy = (value: number): number => Math.round(value * 1e6) / 1e6;
+
+/** Up to the next mark a rotary ruler is cut to: 1/8", or 5 mm. */
+export const rulerUp = (unit: Unit): Rounding => (unit === 'in' ? nextEighth : nextFiveMillimetres);
+
+/** To the nearest mark one can cut to by eye: 1/8", or 1 mm. */
+export const rulerNearest = (unit: Unit): Rounding => (unit === 'in' ? nearestEighth : nearestMillimetre);
+
+/** To the nearest mark one can read off: 1/16", or 1 mm. Used when a plan changes unit. */
+export const rulerFine = (unit: Unit): Rounding => (unit === 'in' ? nearestSixteenth : nearestMillimetre);
+
+/** Lies on a mark of the fine ruler already (1/16" or 1/2 mm), so nothing needs rounding. */
+export function isOnRuler(value: number, unit: Unit): boolean {
+  return near(nearest(unit === 'in' ? 1 / 16 : 0.05)(value), value);
+}
+
+/** A limit known in inches, as a figure one would say in the plan's unit: 1/4" or 0.6 cm. */
+export const limitIn = (inches: number, unit: Unit): number => rulerFine(unit).apply(fromInches(inches, unit));

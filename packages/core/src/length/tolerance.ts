@@ -1,0 +1,14 @@
+/** Two lengths closer than this are the same length: far below a ruler's mark, far above double rounding. */
+export const TOLERANCE = 1e-6;
+
+/** Same length, within the tolerance. */
+export const near = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
+
+/** `a` is as long as `b` or longer, within the tolerance. */
+export const atLeast = (a: number, b: number): boolean => a >= b - TOLERANCE;
+
+/** Whole number of `size` that fit in `length`; an exact fit counts, whatever the last bit says. */
+export const howManyFit = (length: number, size: number): number => Math.max(0, Math.floor((length + TOLERANCE) / size));
+
+/** Whole number of `size` needed to cover `length`; an exact cover needs no extra. */
+export const howManyCover = (length: number, size: number): number => Math.max(0, Math.ceil((length - TOLERANCE) / size));

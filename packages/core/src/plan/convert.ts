@@ -1,0 +1,33 @@
+import { rulerFine } from '../length/rounding.ts';
+import { convertLength, type Unit } from '../length/unit.ts';
+import { settingOf } from '../setting/registry.ts';
+import type { Plan } from './shape.ts';
+
+/**
+ * The same quilt in the other unit. Each length is converted exactly, then taken to the nearest mark
+ * one can read off a ruler (1/16" or 1 mm); the seam allowance becomes what is sewn in that unit
+ * (1/4" and 0.75 cm stand for each other, common practice).
+ */
+export function convertPlan(plan: Plan, to: Unit): Plan {
+  const from = plan.unit;
+  if (from === to) return plan;
+  const length = (value: number) => rulerFine(to).apply(convertLength(value, from, to));
+  const seam = plan.seam === (from === 'in' ? 0.25 : 0.75) ? (to === 'in' ? 0.25 : 0.75) : length(plan.seam);
+  const setting = { ...plan.setting } as Record<string, unknown>;
+  for (const field of settingOf(plan.setting.kind).fields) {
+    if (field.type === 'length') setting[field.key] = length(setting[field.key] as number);
+  }
+  return {
+    ...plan,
+    unit: to,
+    seam,
+    block: { width: length(plan.block.width), height: length(plan.block.height) },
+    pile: plan.pile.map((block) => ({ ...block, width: length(block.width), height: length(block.height) })),
+    setting: setting as Plan['setting'],
+    borders: plan.borders.map((border) => ({ ...border, width: length(border.width) })),
+    target: plan.target && { width: length(plan.target.width), height: length(plan.target.height) },
+    backing: { ...plan.backing, overhang: length(plan.backing.overhang) },
+    binding: { ...plan.binding, stripWidth: length(plan.binding.stripWidth) },
+    fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth) })),
+  };
+}

@@ -1,0 +1,104 @@
+import { formatWithUnit } from '../length/format.ts';
+import { limitIn } from '../length/rounding.ts';
+import { atLeast } from '../length/tolerance.ts';
+import { settingOf } from '../setting/registry.ts';
+import type { Plan } from './shape.ts';
+
+/** What stops a plan from being drawn, where it stands in the plan, and what to do about it. */
+export interface Problem {
+  readonly path: readonly (string | number)[];
+  readonly message: string;
+}
+
+interface Range {
+  /** As it opens a sentence. */
+  readonly what: string;
+  /** Inches; shown and checked in the plan's unit. */
+  readonly least: number;
+  readonly most: number;
+}
+
+/**
+ * The sizes between which a length makes sense at a cutting table (common practice, generously drawn).
+ * They catch a slipped decimal point, not an unusual quilt.
+ */
+export const RANGES = {
+  seam: { what: 'A seam allowance', least: 1 / 16, most: 1 },
+  block: { what: 'A block', least: 1, most: 60 },
+  measured: { what: 'A measured block', least: 1, most: 62 },
+  border: { what: 'A border', least: 1 / 4, most: 30 },
+  target: { what: 'A target', least: 4, most: 200 },
+  overhang: { what: 'A backing’s overhang', least: 0, most: 12 },
+  strip: { what: 'A binding strip', least: 1, most: 6 },
+  usable: { what: 'A fabric’s usable width', least: 8, most: 130 },
+} satisfies Record<string, Range>;
+
+export const GRID_LIMIT = 50;
+export const BORDER_LIMIT = 6;
+
+/**
+ * Every reason this plan cannot be drawn or cut, in the quilter's words. Empty when it can. The plan
+ * has the right shape already; this looks at its figures and how they go together.
+ */
+export function planProblems(plan: Plan): Problem[] {
+  const problems: Problem[] = [];
+  const { unit } = plan;
+  const say = (path: Problem['path'], message: string) => problems.push({ path, message });
+  const within = (path: Problem['path'], value: number, range: Range) => {
+    const least = limitIn(range.least, unit);
+    const most = limitIn(range.most, unit);
+    if (atLeast(value, least) && atLeast(most, value)) return;
+    say(path, `${range.what} of ${formatWithUnit(value, unit)} cannot be right: it lies between ${formatWithUnit(least, unit)} and ${formatWithUnit(most, unit)}.`);
+  };
+
+  within(['seam'], plan.seam, RANGES.seam);
+  within(['block', 'width'], plan.block.width, RANGES.block);
+  within(['block', 'height'], plan.block.height, RANGES.block);
+  for (const [key, value] of Object.entries(plan.grid)) {
+    if (value < 1 || value > GRID_LIMIT) {
+      say(['grid', key], `${value} blocks ${key} cannot be laid out: choose 1 to ${GRID_LIMIT}.`);
+    }
+  }
+  plan.pile.forEach((block, i) => {
+    within(['pile', i, 'width'], block.width, RANGES.measured);
+    within(['pile', i, 'height'], block.height, RANGES.measured);
+  });
+  if (plan.borders.length > BORDER_LIMIT) say(['borders'], `A plan holds at most ${BORDER_LIMIT} borders; this one has ${plan.borders.length}.`);
+  plan.borders.forEach((border, i) => within(['borders', i, 'width'], border.width, RANGES.border));
+  if (plan.target) {
+    within(['target', 'width'], plan.target.width, RANGES.target);
+    within(['target', 'height'], plan.target.height, RANGES.target);
+  }
+  within(['backing', 'overhang'], plan.backing.overhang, RANGES.overhang);
+  within(['binding', 'stripWidth'], plan.binding.stripWidth, RANGES.strip);
+  plan.fabrics.forEach((fabric, i) => within(['fabrics', i, 'usableWidth'], fabric.usableWidth, RANGES.usable));
+
+  problems.push(...fabricProblems(plan));
+  // A setting judges its own options only against blocks that make sense.
+  if (problems.length === 0) {
+    problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting }));
+  }
+  return problems;
+}
+
+/** Fabrics that are used and not listed, or listed twice under one id. */
+function fabricProblems(plan: Plan): Problem[] {
+  const problems: Problem[] = [];
+  const known = new Set<string>();
+  plan.fabrics.forEach((fabric, i) => {
+    if (known.has(fabric.id)) problems.push({ path: ['fabrics', i, 'id'], message: `Two fabrics share the id “${fabric.id}”: give each its own.` });
+    known.add(fabric.id);
+  });
+  const uses: [Problem['path'], string][] = [
+    [['fabricFor', 'sash'], plan.fabricFor.sash],
+    [['fabricFor', 'cornerstone'], plan.fabricFor.cornerstone],
+    [['fabricFor', 'triangle'], plan.fabricFor.triangle],
+    [['backing', 'fabric'], plan.backing.fabric],
+    [['binding', 'fabric'], plan.binding.fabric],
+    ...plan.borders.map((border, i): [Problem['path'], string] => [['borders', i, 'fabric'], border.fabric]),
+  ];
+  for (const [path, id] of uses) {
+    if (!known.has(id)) problems.push({ path, message: `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.` });
+  }
+  return problems;
+}

@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { countOf, lengthOf } from '../figure/figure.ts';
+import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { formatLength } from '../length/format.ts';
+import type { Setting } from './setting.ts';
+
+const options = z.strictObject({ kind: z.literal('edge-to-edge') });
+
+/** Blocks sewn straight to one another: `n f × m f` (handbook 4). */
+export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
+  kind: 'edge-to-edge',
+  name: 'Edge to edge',
+  describes: 'Blocks sewn straight to their neighbours.',
+  gridMeans: { across: 'blocks across', down: 'blocks down' },
+  options,
+  start: () => ({ kind: 'edge-to-edge' }),
+  fields: [],
+  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  refusals: () => [],
+  layOut: ({ unit, block, grid, origin }) => {
+    const { across, down } = grid;
+    const show = (v: number) => formatLength(v, unit);
+    const pieces: Piece[] = [];
+    for (let row = 0; row < down; row++) {
+      for (let column = 0; column < across; column++) {
+        const outline = rectangle(origin.x + column * block.width, origin.y + row * block.height, block.width, block.height);
+        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * across + column });
+      }
+    }
+    const bands = (count: number, size: number, start: number): Band[] =>
+      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * size, to: start + (i + 1) * size }));
+    const width = across * block.width;
+    const height = down * block.height;
+    return {
+      width: lengthOf(width, `${across} blocks × ${show(block.width)} = ${show(width)}`),
+      height: lengthOf(height, `${down} blocks × ${show(block.height)} = ${show(height)}`),
+      parts: [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: edgeToEdge.blocksNeeded(grid) }],
+      pieces,
+      bands: { across: bands(across, block.width, origin.x), down: bands(down, block.height, origin.y) },
+    };
+  },
+};

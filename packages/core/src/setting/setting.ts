@@ -1,0 +1,74 @@
+import type { z } from 'zod';
+import type { Figure } from '../figure/figure.ts';
+import type { Band, Grain, Piece, Point, Role } from '../layout/piece.ts';
+import type { Unit } from '../length/unit.ts';
+
+/** A finished block: what it measures inside its seams. */
+export interface BlockSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Blocks across and down. On point: blocks across the top row and down the first column. */
+export interface Grid {
+  readonly across: number;
+  readonly down: number;
+}
+
+/** What a setting is given. `origin` is where the centre's top left corner lies on the quilt. */
+export interface SettingInput<O> {
+  readonly unit: Unit;
+  readonly block: BlockSize;
+  readonly grid: Grid;
+  readonly options: O;
+  readonly origin: Point;
+}
+
+/** A part as a setting knows it, before a fabric is chosen. */
+export interface SettingPart {
+  readonly key: string;
+  readonly role: Role;
+  readonly name: string;
+  readonly grain: Grain;
+  readonly count: Figure;
+}
+
+/** What every setting answers: the centre of the quilt, inside any borders. */
+export interface Centre {
+  readonly width: Figure;
+  readonly height: Figure;
+  readonly parts: readonly SettingPart[];
+  readonly pieces: readonly Piece[];
+  readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
+}
+
+/** One choice a setting offers; `key` names a field of its options. */
+export type SettingField =
+  | { readonly key: string; readonly label: string; readonly type: 'length' }
+  | { readonly key: string; readonly label: string; readonly type: 'switch' };
+
+/** A reason a setting cannot be laid out with these blocks; `path` is the place in the plan. */
+export interface SettingRefusal {
+  readonly path: readonly string[];
+  readonly message: string;
+}
+
+/**
+ * One way of setting blocks. Everything the program knows of a setting is behind this shape: its
+ * options and their fields, how many blocks it takes, what it refuses, and the laid-out centre.
+ */
+export interface Setting<K extends string = string, O extends { kind: K } = { kind: K }> {
+  readonly kind: K;
+  /** As it reads on its button. */
+  readonly name: string;
+  /** One sentence: what it does with the blocks. */
+  readonly describes: string;
+  /** How its `across` and `down` are to be read. */
+  readonly gridMeans: { readonly across: string; readonly down: string };
+  readonly options: z.ZodType<O>;
+  readonly start: (unit: Unit) => O;
+  readonly fields: readonly SettingField[];
+  readonly blocksNeeded: (grid: Grid) => Figure;
+  readonly refusals: (input: Omit<SettingInput<O>, 'origin'>) => readonly SettingRefusal[];
+  readonly layOut: (input: SettingInput<O>) => Centre;
+}

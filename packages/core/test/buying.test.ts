@@ -1,0 +1,161 @@
+import fc from 'fast-check';
+import { shopCut, startPlan } from '../src/index.ts';
+import { planStrips } from '../src/cutting/strips.ts';
+import { straightBinding } from '../src/edge/binding.ts';
+import { planBacking } from '../src/layer/backing.ts';
+import { inchPlan, quiltOf } from './support/plans.ts';
+
+const strips = (usable: number, ...needs: [width: number, length: number, count: number][]) =>
+  planStrips(needs.map(([width, length, count]) => ({ name: 'Pieces', width, length, count })), usable, 'in').groups;
+
+describe('shop cuts', () => {
+  // Common practice: the steps shops cut to (handbook 1).
+  test.each([
+    [0, '0'], [0.1, '1/8'], [4.5, '1/8'], [4.6, '1/4'], [9, '1/4'], [10, '1/3'], [12, '1/3'], [13, '3/8'], [15, '1/2'], [20, '5/8'], [23, '2/3'],
+    [25, '3/4'], [30, '7/8'], [32, '1'], [36, '1'], [36.5, '1 1/8'], [126, '3 1/2'], [184, '5 1/8'],
+  ])('%p inches is %p yard', (needed, amount) => expect(shopCut(needed, 'in').amount).toBe(amount));
+
+  test('metric shops cut in 10 cm', () => {
+    expect(shopCut(81, 'cm')).toMatchObject({ amount: '0.9', text: '0.9 m', length: { value: 90 } });
+    expect(shopCut(90, 'cm').amount).toBe('0.9');
+  });
+
+  test('never less than needed, never a step too much, and it says so', () => {
+    fc.assert(fc.property(fc.integer({ min: 0, max: 500_000 }).map((n) => n / 1000), (needed) => {
+      const { length } = shopCut(needed, 'in');
+      expect(length.value).toBeGreaterThanOrEqual(needed - 1e-6);
+      expect(length.value - needed).toBeLessThan(4.5 + 1e-6);
+      expect(length.working[0]).toContain('next shop cut');
+    }));
+  });
+});
+
+describe('strips', () => {
+  // Common practice: 112 squares of 6 1/2", six to a strip → 19 strips → 3 1/2 yd.
+  test('112 squares of 6 1/2" from a 40" width', () => {
+    const [group] = strips(40, [6.5, 6.5, 112]);
+    expect(group!.strips.value).toBe(19);
+    expect(shopCut(19 * 6.5, 'in').amount).toBe('3 1/2');
+  });
+
+  // Common practice: two 3 × 42 1/2 and two 3 × 56 take five strips only if the fabric is really 42 1/2 usable, otherwise six.
+  test('border strips depend on what is really usable', () => {
+    expect(strips(42.5, [3, 42.5, 2], [3, 56, 2])[0]!.strips.value).toBe(5);
+    // At 42" the long strips alone just come out of five; with the four corner squares it is six.
+    expect(strips(42, [3, 42.5, 2], [3, 56, 2], [3, 3, 4])[0]!.strips.value).toBe(6);
+    expect(strips(40, [3, 42.5, 2], [3, 56, 2], [3, 3, 4])[0]!.strips.value).toBe(6);
+  });
+
+  test('lays a piece whichever way takes less', () => {
+    // 49 sashes of 2 × 10 1/2: three 10 1/2" strips of twenty (31 1/2") beat seventeen 2" strips (34").
+    expect(strips(40, [2, 10.5, 49])).toMatchObject([{ width: 10.5, strips: { value: 3 } }]);
+    expect(strips(40, [2, 12.5, 31])).toMatchObject([{ width: 2, strips: { value: 11 } }]);
+  });
+
+  test('what is left of one need’s strips serves the next of that width', () => {
+    const [group] = strips(40, [2, 30, 1], [2, 4, 2]);
+    expect(group!.strips.value).toBe(1);
+    expect(group!.strips.working).toContain('Pieces: 2 × 4 from what is left of strips already cut');
+  });
+
+  test('a piece wider than the fabric is named, not hidden', () => {
+    expect(planStrips([{ name: 'Squares', width: 42, length: 42, count: 1 }], 40, 'in')).toMatchObject({ groups: [], tooWide: [{ name: 'Squares' }] });
+  });
+
+  test('first-fit never takes more than double the least possible, nor less than the area', () => {
+    const need = fc.tuple(fc.constant(2), fc.integer({ min: 4, max: 160 }).map((n) => n / 4), fc.integer({ min: 1, max: 60 }));
+    fc.assert(fc.property(fc.array(need, { minLength: 1, maxLength: 6 }), (needs) => {
+      for (const group of strips(40, ...needs)) {
+        const least = Math.ceil(group.yields.reduce((sum, y) => sum + y.length * y.count, 0) / 40 - 1e-9);
+        expect(group.strips.value).toBeGreaterThanOrEqual(least);
+        expect(group.strips.value).toBeLessThanOrEqual(2 * least);
+      }
+    }));
+  });
+
+  test('packs as an item-by-item first-fit would', () => {
+    const sizes = fc.array(fc.tuple(fc.integer({ min: 2, max: 40 }), fc.integer({ min: 1, max: 25 })), { minLength: 1, maxLength: 5 });
+    fc.assert(fc.property(sizes, (list) => {
+      // Widths of 50" keep every piece lying along the strip.
+      const packed = planStrips(list.map(([length, count]) => ({ name: 'p', width: 1, length, count })), 40, 'in').groups
+        .filter((g) => g.width === 1).reduce((sum, g) => sum + g.strips.value, 0);
+      const along = planStrips(list.map(([length, count]) => ({ name: 'p', width: 1, length, count })), 40, 'in').groups
+        .filter((g) => g.width === 1).flatMap((g) => g.yields);
+      const items = along.flatMap((y) => Array<number>(y.count).fill(y.length)).sort((a, b) => b - a);
+      const bins: number[] = [];
+      for (const item of items) {
+        // Fullest bin that still holds it, as a cutter uses the shortest remnant first.
+        const fit = bins.map((left, i) => [left, i] as const).filter(([left]) => left >= item).sort((a, b) => a[0] - b[0])[0];
+        if (fit) bins[fit[1]]! -= item;
+        else bins.push(40 - item);
+      }
+      expect(Math.abs(packed - bins.length)).toBeLessThanOrEqual(1);
+    }));
+  });
+});
+
+describe('binding', () => {
+  // Common practice: 36 × 36 → 144 + 10 = 154; ÷ 40 = 3.85 → 4 strips; × 2 1/2 = 10" → 1/3 yd.
+  test('36 × 36', () => {
+    const binding = straightBinding({ width: 36, height: 36 }, 2.5, 40, 'in');
+    expect(binding.length.value).toBe(154);
+    expect(binding.strips.value).toBe(4);
+    expect(binding.strips.working[0]).toBe('154 ÷ 40 usable = 3.85, up to whole strips: 4');
+    expect(shopCut(4 * 2.5, 'in').amount).toBe('1/3');
+  });
+  // Common practice: when the last strip is all but used (3.98) take one more.
+  test('3.98 strips is five', () => {
+    const binding = straightBinding({ width: 37.3, height: 37.3 }, 2.5, 40, 'in');
+    expect(binding.length.value / 40).toBeCloseTo(3.98, 2);
+    expect(binding.strips.value).toBe(5);
+  });
+});
+
+describe('backing', () => {
+  // Common practice: 75 × 84 with 4": two vertical panels (184") only if 42" is usable; at 40" three horizontal (249").
+  test('75 × 84 at 42" and at 40"', () => {
+    expect(planBacking({ width: 75, height: 84 }, 4, 42, 'in').options[0]).toMatchObject({ seams: 'vertical', panels: 2, fabric: { value: 184 } });
+    expect(planBacking({ width: 75, height: 84 }, 4, 40, 'in').options[0]).toMatchObject({ seams: 'horizontal', panels: 3, fabric: { value: 249 } });
+  });
+  test('one width is enough for a small quilt, and is offered once', () => {
+    expect(planBacking({ width: 30, height: 30 }, 2, 40, 'in').options).toMatchObject([{ seams: 'none', panels: 1, fabric: { value: 34 } }]);
+  });
+  test('least fabric first, panels reach', () => {
+    const length = fc.integer({ min: 20 * 16, max: 120 * 16 }).map((n) => n / 16);
+    fc.assert(fc.property(length, length, fc.integer({ min: 36, max: 104 }), (width, height, usable) => {
+      const { options, ...need } = planBacking({ width, height }, 4, usable, 'in');
+      expect(options.map((o) => o.fabric.value)).toEqual(options.map((o) => o.fabric.value).sort((a, b) => a - b));
+      for (const option of options) {
+        const reach = option.panels * usable - (option.panels - 1);
+        const span = { none: Math.min(need.width.value, need.height.value), vertical: need.width.value, horizontal: need.height.value }[option.seams];
+        expect(reach).toBeGreaterThanOrEqual(span - 1e-6);
+      }
+    }));
+  });
+});
+
+describe('fabric by fabric', () => {
+  test('every use of a fabric is counted once, with its working', () => {
+    const plan = startPlan('sashed-sampler');
+    const quilt = quiltOf(12, 3, 4, plan.setting, { borders: plan.borders });
+    expect(quilt.fabrics.map((f) => [f.fabric.id, f.buy.text])).toEqual([['sash', '5/8 yd'], ['accent', '1/8 yd'], ['border', '1 1/4 yd'], ['back', '3 1/4 yd']]);
+    expect(quilt.fabrics[2]!.needed.working).toEqual([
+      'Border sides, Border top and bottom: 6 strips × 4 1/2 = 27', 'Binding: 6 strips × 2 1/2 = 15', 'Together 42',
+    ]);
+  });
+  test('one fabric for everything gathers everything', () => {
+    const plan = inchPlan({});
+    const all = plan.fabrics.slice(0, 1);
+    const one = all[0]!.id;
+    const quilt = quiltOf(12, 3, 4, plan.setting, {
+      fabrics: all, fabricFor: { sash: one, cornerstone: one, triangle: one }, backing: { ...plan.backing, fabric: one }, binding: { ...plan.binding, fabric: one },
+    });
+    expect(quilt.fabrics).toHaveLength(1);
+    // Sashes and cornerstones are both 2" strips: the cornerstones come out of what the sashes leave.
+    expect(quilt.fabrics[0]!.strips).toHaveLength(1);
+  });
+  test('says when a fabric is too narrow for a setting triangle', () => {
+    const quilt = quiltOf(30, 2, 2, { kind: 'on-point' });
+    expect(quilt.advice.map((a) => a.message).join()).toContain('Squares for side triangles are cut 43 3/4″ wide and Border is 40″ usable');
+  });
+});

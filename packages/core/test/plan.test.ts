@@ -1,0 +1,108 @@
+import { compareWithTarget } from '../src/target/compare.ts';
+import { convertPlan, FACES, planProblems, readPlan, readPlanJson, startPlan, STARTS, turnInto, writePlanJson } from '../src/index.ts';
+import { migratePlan } from '../src/plan/migrations.ts';
+import { quiltOf } from './support/plans.ts';
+
+const start = startPlan('sashed-sampler');
+const messages = (raw: unknown) => {
+  const read = readPlan(raw);
+  return read.ok ? [] : read.problems.map((p) => `${p.path.join('.')}: ${p.message}`);
+};
+
+describe('a plan from outside', () => {
+  test('every starting point is a sound plan', () => {
+    for (const { id } of STARTS) expect(readPlanJson(writePlanJson(startPlan(id)))).toMatchObject({ ok: true });
+  });
+  test.each([
+    ['not an object', [1], /not a quilt plan/],
+    ['no version', { title: 'x' }, /schemaVersion/],
+    ['a newer version', { ...start, schemaVersion: 9 }, /newer version of the program/],
+    ['a stray field', { ...start, sashes: 3 }, /“sashes” is not part of a plan/],
+    ['a missing length', { ...start, seam: undefined }, /^seam: The seam allowance must be a length/],
+    ['words for a length', { ...start, seam: '1/4' }, /^seam: The seam allowance must be a length/],
+    ['an unknown setting', { ...start, setting: { kind: 'spiral' } }, /^setting.kind: Choose a setting this program knows/],
+    ['half a block', { ...start, grid: { across: 2.5, down: 3 } }, /^grid.across: Blocks across must be a whole number/],
+    ['no blocks', { ...start, grid: { across: 0, down: 3 } }, /^grid.across: 0 blocks across cannot be laid out/],
+    ['an absurd block', { ...start, block: { width: 1200, height: 12 } }, /^block.width: A block of 1200″ cannot be right: it lies between 1″ and 60″/],
+    ['a negative border', { ...start, borders: [{ width: -2, fabric: 'border' }] }, /^borders.0.width: A border of -2″ cannot be right/],
+    ['a fabric nobody listed', { ...start, binding: { stripWidth: 2.5, fabric: 'velvet' } }, /^binding.fabric: No fabric in this plan has the id “velvet”/],
+    ['one id twice', { ...start, fabrics: [start.fabrics[0], ...start.fabrics] }, /^fabrics.1.id: Two fabrics share the id/],
+    ['a sash wider than the block', { ...start, setting: { ...start.setting, sash: 13 } }, /^setting.sash: A sash of 13″ is wider than the block.* 2 to 3″/],
+    ['no sash width', { ...start, setting: { kind: 'sashed', outerSash: true, cornerstones: true } }, /^setting.sash: The sash width is missing/],
+    ['a thread for a sash', { ...start, setting: { ...start.setting, sash: 0 } }, /^setting.sash: A sash of 0″ cannot be sewn/],
+    ['oblong blocks on point', { ...start, block: { width: 9, height: 12 }, setting: { kind: 'on-point' } }, /^setting.kind: Only square blocks/],
+    ['a quilt without a name', { ...start, title: '  ' }, /^title: The quilt’s name is missing/],
+  ])('%s', (_, raw, message) => expect(messages(raw).join('\n')).toMatch(message));
+
+  test('text cut short is said to be so', () => {
+    expect(readPlanJson('{"schemaVersion": 1, "ti')).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('cut short') }] });
+  });
+  test('a byte-order mark is no obstacle', () => expect(readPlanJson(`\uFEFF${writePlanJson(start)}`).ok).toBe(true));
+
+  test('older versions come up step by step', () => {
+    const steps = { 1: (p: Record<string, unknown>) => ({ ...p, two: true }), 2: (p: Record<string, unknown>) => ({ ...p, three: true }) };
+    expect(migratePlan({ schemaVersion: 1 }, steps)).toEqual({ schemaVersion: 3, two: true, three: true });
+    expect(migratePlan({ schemaVersion: 3 }, steps)).toEqual({ schemaVersion: 3 });
+  });
+});
+
+describe('changing a plan', () => {
+  test('another setting keeps the choices the two share', () => {
+    const sashed = { kind: 'sashed', sash: 2, outerSash: false, cornerstones: true } as const;
+    expect(turnInto('on-point', sashed, 'in')).toEqual({ kind: 'on-point' });
+    expect(turnInto('sashed', sashed, 'in')).toEqual(sashed);
+    expect(turnInto('sashed', { kind: 'on-point' }, 'cm')).toMatchObject({ sash: 4 });
+  });
+  test('to centimetres: to the millimetre, the seam as it is sewn', () => {
+    const metric = convertPlan(start, 'cm');
+    expect(metric).toMatchObject({ unit: 'cm', seam: 0.75, block: { width: 30.5 }, setting: { sash: 3.8 }, borders: [{ width: 10.2 }] });
+    expect(planProblems(metric)).toEqual([]);
+    expect(convertPlan(metric, 'cm')).toBe(metric);
+    expect(convertPlan({ ...start, seam: 0.375 }, 'cm').seam).toBeCloseTo(1, 9);
+  });
+});
+
+describe('against a target', () => {
+  test.each([
+    [58.5, 70, '1/2″ wider than the target'], [58, 70, 'On target'], [57, 72, '1″ narrower, 2″ longer than the target'], [58.02, 70, 'On target'],
+  ])('%p × %p for 58 × 70: %s', (width, height, text) => {
+    expect(compareWithTarget({ width, height }, { width: 58, height: 70 }, 'in').text).toBe(text);
+  });
+});
+
+describe('advice', () => {
+  const sash = { kind: 'sashed', outerSash: true, cornerstones: true } as const;
+  test.each([[0.5, /narrow for the block/], [4.5, /wide for the block/]])('a %p" sash on a 12" block', (width, message) => {
+    expect(quiltOf(12, 3, 4, { ...sash, sash: width }).advice.map((a) => a.message).join()).toMatch(message);
+  });
+  // Common practice: sash 1/6 to 1/4 of the block; no border wider than the block.
+  test('a sash within the rule of thumb is let be', () => expect(quiltOf(12, 3, 4, { ...sash, sash: 2 }).advice).toEqual([]));
+  test('a border wider than the block', () => {
+    const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [{ width: 7, fabric: 'border' }] });
+    expect(quilt.advice).toMatchObject([{ path: ['borders', 0, 'width'], message: expect.stringContaining('wider than the block') }]);
+  });
+  test('blocks too large and too small to ease in are told apart by name', () => {
+    const pile = [
+      { name: 'True', width: 12.5, height: 12.5 },
+      { name: 'Eased', width: 12.625, height: 12.5 },
+      { name: 'Large', width: 12.75, height: 12.5 },
+      { name: 'Small', width: 12.25, height: 12.75 },
+    ];
+    const { pile: judged, advice } = quiltOf(12, 2, 2, { ...sash, sash: 2 }, { pile });
+    expect(judged.large.map((b) => b.name)).toEqual(['Large']);
+    expect(judged.small.map((b) => b.name)).toEqual(['Small']);
+    expect(advice.map((a) => a.message).join()).toContain('1 too small: Small (12 1/4″ × 12 3/4″). Remake');
+  });
+});
+
+describe('drawn faces', () => {
+  const area = (outline: readonly (readonly [number, number])[]) =>
+    Math.abs(outline.reduce((sum, [x, y], i) => sum + x * outline[(i + 1) % outline.length]![1] - outline[(i + 1) % outline.length]![0] * y, 0)) / 2;
+  test.each(Object.entries(FACES))('%s stays on its block', (_, patches) => {
+    for (const { outline } of patches) for (const [x, y] of outline) expect(Math.min(x, y, 1 - x, 1 - y)).toBeGreaterThanOrEqual(0);
+  });
+  // A star of this kind: a middle of a quarter of the block and eight points of 1/32 each, by geometry.
+  test('a star is half its block', () => {
+    expect(FACES.star.reduce((sum, p) => sum + area(p.outline), 0)).toBeCloseTo(0.25 + 8 / 32, 12);
+  });
+});

@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import { computeQuilt, convertPlan, layOut, readPlanJson, writePlanJson } from '../src/index.ts';
+import { cutShapeOf } from '../src/cutting/cut-shape.ts';
+import { anyPlan, quiltOf } from './support/plans.ts';
+import { measureTiling } from './support/tiling.ts';
+
+const outer = (outlines: readonly (readonly { x: number; y: number }[])[]) => {
+  const points = outlines.flat();
+  return {
+    left: Math.min(...points.map((p) => p.x)),
+    top: Math.min(...points.map((p) => p.y)),
+    right: Math.max(...points.map((p) => p.x)),
+    bottom: Math.max(...points.map((p) => p.y)),
+  };
+};
+
+describe('every layout', () => {
+  test('its pieces tile the quilt: no gap, no overlap, to 1e-6 (measured by clipper-lib)', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      const { finished, pieces } = layOut(plan);
+      const area = finished.width.value * finished.height.value;
+      const { union, sum } = measureTiling(pieces);
+      expect(Math.abs(union - area)).toBeLessThan(1e-6);
+      expect(Math.abs(sum - area)).toBeLessThan(1e-6);
+    }), { numRuns: 60 });
+  });
+
+  test.each([1, 2, 7, 20])('tiles at %p × 20 in every setting', (across) => {
+    for (const setting of [
+      { kind: 'edge-to-edge' },
+      { kind: 'on-point' },
+      { kind: 'sashed', sash: 1.5, outerSash: true, cornerstones: true },
+      { kind: 'sashed', sash: 1.5, outerSash: false, cornerstones: false },
+    ] as const) {
+      const { layout } = quiltOf(10.1, across, 20, setting);
+      const area = layout.finished.width.value * layout.finished.height.value;
+      const { union, sum } = measureTiling(layout.pieces);
+      expect(Math.abs(union - area)).toBeLessThan(1e-6);
+      expect(Math.abs(sum - area)).toBeLessThan(1e-6);
+    }
+  });
+
+  test('the measuring itself notices a piece taken away or doubled', () => {
+    const { layout } = quiltOf(10, 3, 3, { kind: 'on-point' });
+    const area = layout.finished.width.value * layout.finished.height.value;
+    expect(measureTiling(layout.pieces.slice(1)).union).toBeLessThan(area - 1);
+    expect(measureTiling([...layout.pieces, layout.pieces[0]!]).sum).toBeGreaterThan(area + 1);
+  });
+
+  test('finished size by formula is the size drawn, the tapes run from edge to edge without a gap', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      const { finished, pieces, bands } = layOut(plan);
+      const drawn = outer(pieces.map((p) => p.outline));
+      expect(drawn.left).toBeCloseTo(0, 9);
+      expect(drawn.top).toBeCloseTo(0, 9);
+      expect(drawn.right).toBeCloseTo(finished.width.value, 9);
+      expect(drawn.bottom).toBeCloseTo(finished.height.value, 9);
+      for (const [tape, end] of [[bands.across, finished.width.value], [bands.down, finished.height.value]] as const) {
+        let reached = 0;
+        for (const band of tape) {
+          expect(band.from).toBeCloseTo(reached, 9);
+          reached = band.to;
+        }
+        expect(reached).toBeCloseTo(end, 9);
+      }
+    }));
+  });
+
+  test('formula counts are the pieces drawn, and every piece of a part is cut alike', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      const { parts, pieces } = layOut(plan);
+      const drawn = groupByPart(pieces);
+      expect([...drawn.keys()].sort()).toEqual(Object.keys(parts).sort());
+      for (const part of Object.values(parts)) {
+        const alike = drawn.get(part.key)!;
+        expect(alike).toHaveLength(part.count.value);
+        if (part.fabric === null) continue;
+        const first = JSON.stringify(cutShapeOf(alike[0]!.outline, part.grain, plan.seam, plan.unit));
+        for (const piece of alike) expect(JSON.stringify(cutShapeOf(piece.outline, part.grain, plan.seam, plan.unit))).toBe(first);
+      }
+      expect(new Set(pieces.map((p) => p.id)).size).toBe(pieces.length);
+    }), { numRuns: 40 });
+  });
+
+  test('blocks are numbered row by row without a gap', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      const places = layOut(plan).pieces.filter((p) => p.part === 'block').map((p) => p.place);
+      expect(places).toEqual(places.map((_, i) => i));
+    }), { numRuns: 30 });
+  });
+});
+
+function groupByPart<T extends { part: string }>(pieces: readonly T[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const piece of pieces) groups.set(piece.part, [...(groups.get(piece.part) ?? []), piece]);
+  return groups;
+}
+
+describe('every quilt', () => {
+  test('cut pieces cover the quilt they make: cut area is at least finished area', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      const quilt = computeQuilt(plan);
+      for (const { cut, count, squares } of quilt.pieces) {
+        expect(count.value).toBeGreaterThan(0);
+        if (cut.shape === 'rectangle') expect(cut.length.value).toBeGreaterThanOrEqual(cut.width.value);
+        else expect(squares!.count.value * (cut.shape === 'half-square' ? 2 : 4)).toBe(count.value + squares!.leftOver);
+      }
+    }));
+  });
+
+  test('fabric bought is what is needed or more, strips hold what they yield, every figure has a working', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      for (const { fabric, strips, needed, buy } of computeQuilt(plan).fabrics) {
+        expect(buy.length.value).toBeGreaterThanOrEqual(needed.value - 1e-6);
+        expect(needed.working.length).toBeGreaterThan(0);
+        for (const group of strips) {
+          const used = group.yields.reduce((sum, y) => sum + y.length * y.count, 0);
+          expect(group.strips.value * fabric.usableWidth).toBeGreaterThanOrEqual(used - 1e-6);
+          expect(group.strips.working.length).toBeGreaterThan(0);
+        }
+      }
+    }));
+  });
+
+  test('written to a file and read again it is the same plan', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      expect(readPlanJson(writePlanJson(plan))).toEqual({ ok: true, plan });
+    }));
+  });
+
+  test('an inch plan turned to centimetres finishes within 2 mm a piece of the same size', () => {
+    fc.assert(fc.property(anyPlan, (plan) => {
+      const metric = convertPlan(plan, plan.unit === 'in' ? 'cm' : 'in');
+      const factor = plan.unit === 'in' ? 2.54 : 1 / 2.54;
+      const before = layOut(plan).finished.width.value * factor;
+      const lines = 2 * (plan.grid.across + 1) + 2 * plan.borders.length;
+      expect(Math.abs(layOut(metric).finished.width.value - before)).toBeLessThan(lines * 0.2);
+    }));
+  });
+});

@@ -1,0 +1,110 @@
+import { computeQuilt } from '../src/index.ts';
+import { cutSize, inchPlan, lineFor, quiltOf } from './support/plans.ts';
+
+const size = (figure: { width: { value: number }; height: { value: number } }) => [figure.width.value, figure.height.value];
+
+describe('edge to edge', () => {
+  // Common practice: 112 blocks cut 5" set 10 × 11 use 110, two spare, 45 × 49 1/2.
+  test('10 × 11 of 4 1/2" finished', () => {
+    const pile = Array.from({ length: 112 }, (_, i) => ({ name: `Block ${i + 1}`, width: 5, height: 5 }));
+    const quilt = quiltOf(4.5, 10, 11, { kind: 'edge-to-edge' }, { pile });
+    expect(size(quilt.layout.finished)).toEqual([45, 49.5]);
+    expect(quilt.pile.needed).toBe(110);
+    expect(quilt.pile.spare.map((b) => b.name)).toEqual(['Block 111', 'Block 112']);
+    expect(quilt.advice.map((a) => a.message).join()).toContain('2 spare: Block 111, Block 112');
+  });
+  test('10 × 12 needs 120: eight more', () => {
+    const pile = Array.from({ length: 112 }, (_, i) => ({ name: `Block ${i + 1}`, width: 5, height: 5 }));
+    const quilt = quiltOf(4.5, 10, 12, { kind: 'edge-to-edge' }, { pile });
+    expect(quilt.pile).toMatchObject({ needed: 120, missing: 8 });
+    expect(quilt.advice[0]!.message).toContain('8 more to make');
+  });
+});
+
+describe('sashed', () => {
+  // Common practice: 3 × 4 of 12" with 1 1/2" sash outside too.
+  test('3 × 4 of 12": 31 sashes 2 × 12 1/2, 20 cornerstones 2 × 2, 42 × 55 1/2', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'sashed', sash: 1.5, outerSash: true, cornerstones: true });
+    expect(size(quilt.layout.finished)).toEqual([42, 55.5]);
+    expect(lineFor(quilt, 'upright').count.value).toBe(31);
+    expect(lineFor(quilt, 'upright').parts).toEqual(['upright', 'level']);
+    expect(cutSize(quilt, 'upright')).toEqual([2, 12.5]);
+    expect(lineFor(quilt, 'cornerstone').count.value).toBe(20);
+    expect(cutSize(quilt, 'cornerstone')).toEqual([2, 2]);
+  });
+  // Common practice: 5" cut squares with 1 1/2" sash.
+  test('4 1/2" blocks: sash cut 2 × 5', () => {
+    const quilt = quiltOf(4.5, 3, 3, { kind: 'sashed', sash: 1.5, outerSash: true, cornerstones: true });
+    expect(cutSize(quilt, 'level')).toEqual([2, 5]);
+  });
+  test('without a sash outside: n f + (n − 1) s, m(n − 1) + n(m − 1) sashes, (n − 1)(m − 1) cornerstones', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'sashed', sash: 1.5, outerSash: false, cornerstones: true });
+    expect(size(quilt.layout.finished)).toEqual([39, 52.5]);
+    expect(lineFor(quilt, 'upright').count.value).toBe(4 * 2 + 3 * 3);
+    expect(lineFor(quilt, 'cornerstone').count.value).toBe(2 * 3);
+  });
+  test('without cornerstones: short uprights, level sashes the whole width', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'sashed', sash: 1.5, outerSash: true, cornerstones: false });
+    expect(lineFor(quilt, 'upright')).toMatchObject({ name: 'Upright sashes', count: { value: 16 } });
+    expect(lineFor(quilt, 'level')).toMatchObject({ name: 'Level sashes', count: { value: 5 } });
+    expect(cutSize(quilt, 'level')).toEqual([2, 42.5]);
+  });
+  test('a rectangular block has its uprights and levels apart', () => {
+    const quilt = computeQuilt(inchPlan({ block: { width: 8, height: 12 } }));
+    expect(cutSize(quilt, 'upright')).toEqual([2, 12.5]);
+    expect(cutSize(quilt, 'level')).toEqual([2, 8.5]);
+  });
+  test('one block alone, no sash outside: nothing to cut', () => {
+    const quilt = quiltOf(12, 1, 1, { kind: 'sashed', sash: 1.5, outerSash: false, cornerstones: true });
+    expect(quilt.pieces).toEqual([]);
+    expect(size(quilt.layout.finished)).toEqual([12, 12]);
+  });
+});
+
+describe('on point', () => {
+  // Common practice: 10" blocks, 1 × 2.
+  test('1 × 2 of 10": 2 sides from one 15 1/2" square (two left over), 4 corners from two 8", 14 1/8 × 28 1/4', () => {
+    const quilt = quiltOf(10, 1, 2, { kind: 'on-point' });
+    expect(lineFor(quilt, 'side-triangle')).toMatchObject({ count: { value: 2 }, squares: { count: { value: 1 }, leftOver: 2 } });
+    expect(cutSize(quilt, 'side-triangle')).toEqual([15.5]);
+    expect(lineFor(quilt, 'corner-triangle')).toMatchObject({ count: { value: 4 }, squares: { count: { value: 2 }, leftOver: 0 } });
+    expect(cutSize(quilt, 'corner-triangle')).toEqual([8]);
+    const [width, height] = size(quilt.layout.finished);
+    expect(width).toBeCloseTo(10 * Math.SQRT2, 12);
+    expect(height).toBeCloseTo(20 * Math.SQRT2, 12);
+    expect(lineFor(quilt, 'corner-triangle').cut).toMatchObject({ side: { working: ['7.071 short side + 7/8 = 7.946, next 1/8 up: 8″'] } });
+  });
+  // Common practice: the trade-rule table, finished block → side square, corner square, next 1/8 up.
+  test.each([
+    [3, 5.5, 3], [4, 7, 3.75], [5, 8.375, 4.5], [6, 9.75, 5.125], [8, 12.625, 6.625], [9, 14, 7.25], [10, 15.5, 8],
+    [12, 18.25, 9.375], [15, 22.5, 11.5], [16, 24, 12.25], [18, 26.75, 13.625],
+  ])('%p" block: side %p, corner %p', (block, side, corner) => {
+    const quilt = quiltOf(block, 2, 2, { kind: 'on-point' });
+    expect(cutSize(quilt, 'side-triangle')).toEqual([side]);
+    expect(cutSize(quilt, 'corner-triangle')).toEqual([corner]);
+  });
+  test('any other seam uses the exact form f√2 + 2a(1 + √2), f/√2 + a(2 + √2)', () => {
+    const quilt = quiltOf(10, 2, 2, { kind: 'on-point' }, { seam: 0.375 });
+    expect(cutSize(quilt, 'side-triangle')).toEqual([Math.ceil((10 * Math.SQRT2 + 0.75 * (1 + Math.SQRT2)) * 8) / 8]);
+    expect(cutSize(quilt, 'corner-triangle')).toEqual([Math.ceil((10 / Math.SQRT2 + 0.375 * (2 + Math.SQRT2)) * 8) / 8]);
+  });
+  test('counts: n m + (n − 1)(m − 1) blocks, 2(n − 1) + 2(m − 1) sides', () => {
+    const quilt = quiltOf(10, 4, 5, { kind: 'on-point' });
+    expect(quilt.pile.needed).toBe(20 + 12);
+    expect(lineFor(quilt, 'side-triangle').count.value).toBe(6 + 8);
+  });
+});
+
+describe('butted borders', () => {
+  // Common practice: a 24 × 36 centre with borders finishing 1 and 3 1/2 is 33 × 45.
+  test('24 × 36, borders 1 and 3 1/2', () => {
+    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, { borders: [{ width: 1, fabric: 'accent' }, { width: 3.5, fabric: 'border' }] });
+    expect(size(quilt.layout.finished)).toEqual([33, 45]);
+    // Sides first: side H, then top W + 2b (handbook 5).
+    expect(cutSize(quilt, 'border-0-side')).toEqual([1.5, 36.5]);
+    expect(cutSize(quilt, 'border-0-end')).toEqual([1.5, 26.5]);
+    expect(cutSize(quilt, 'border-1-side')).toEqual([4, 38.5]);
+    expect(cutSize(quilt, 'border-1-end')).toEqual([4, 33.5]);
+    expect(quilt.layout.finished.width.working).toEqual(['2 blocks × 12 = 24', '24 + 2 × (1 + 3 1/2) = 33']);
+  });
+});
