@@ -1,0 +1,28 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { readBlocksCsv, readPlanJson, writePlanJson } from '@lattice/core';
+import type { QuiltRepository } from '../quilts/repository.ts';
+import type { Surroundings } from '../quilts/service.ts';
+
+/**
+ * Puts the demo quilts on an empty shelf, through the same readers a quilter's own files go through.
+ * A `NAME.plan.json` with a `NAME-blocks.csv` beside it gets its pile from there. A shelf that has, or
+ * ever had, a quilt is left alone. Returns how many were put there.
+ */
+export async function seedDemo(rows: QuiltRepository, outside: Surroundings, folder: string): Promise<number> {
+  if ((await rows.count()) > 0) return 0;
+  const files = readdirSync(folder);
+  const names = files.filter((f) => f.endsWith('.plan.json')).map((f) => f.replace('.plan.json', '')).sort().reverse();
+  let at = outside.now().getTime() - names.length * 1000;
+  for (const name of names) {
+    const read = readPlanJson(readFileSync(path.join(folder, `${name}.plan.json`), 'utf8'));
+    if (!read.ok) throw new Error(`demo/${name}.plan.json: ${read.problems.map((p) => p.message).join(' ')}`);
+    const csv = `${name}-blocks.csv`;
+    const pile = files.includes(csv) ? readBlocksCsv(readFileSync(path.join(folder, csv), 'utf8'), read.plan.unit).blocks : read.plan.pile;
+    at += 1000;
+    const stamp = new Date(at).toISOString();
+    const plan = writePlanJson({ ...read.plan, pile: [...pile] });
+    await rows.insert({ id: outside.newId(), revision: 1, plan, created_at: stamp, updated_at: stamp, removed_at: null });
+  }
+  return names.length;
+}
