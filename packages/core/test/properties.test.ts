@@ -74,7 +74,7 @@ describe('every layout', () => {
       for (const part of Object.values(parts)) {
         const alike = drawn.get(part.key)!;
         expect(alike).toHaveLength(part.count.value);
-        if (part.fabric === null) continue;
+        if (part.cutFrom === null) continue;
         const first = JSON.stringify(cutShapeOf(alike[0]!.outline, part.grain, plan.seam, plan.unit));
         for (const piece of alike) expect(JSON.stringify(cutShapeOf(piece.outline, part.grain, plan.seam, plan.unit))).toBe(first);
       }

@@ -4,6 +4,8 @@ import { readBlocksCsv, readPlanJson, writePlanJson } from '@lattice/core';
 import type { QuiltRepository } from '../quilts/repository.ts';
 import type { Surroundings } from '../quilts/service.ts';
 
+const FIRST = 'potting-shed';
+
 /**
  * Puts the demo quilts on an empty shelf, through the same readers a quilter's own files go through.
  * A `NAME.plan.json` with a `NAME-blocks.csv` beside it gets its pile from there. A shelf that has, or
@@ -12,7 +14,8 @@ import type { Surroundings } from '../quilts/service.ts';
 export async function seedDemo(rows: QuiltRepository, outside: Surroundings, folder: string): Promise<number> {
   if ((await rows.count()) > 0) return 0;
   const files = readdirSync(folder);
-  const names = files.filter((f) => f.endsWith('.plan.json')).map((f) => f.replace('.plan.json', '')).sort().reverse();
+  // The potting shed is the quilt to show first: last put there, first on the shelf.
+  const names = files.filter((f) => f.endsWith('.plan.json')).map((f) => f.replace('.plan.json', '')).sort((a, b) => Number(a === FIRST) - Number(b === FIRST));
   let at = outside.now().getTime() - names.length * 1000;
   for (const name of names) {
     const read = readPlanJson(readFileSync(path.join(folder, `${name}.plan.json`), 'utf8'));

@@ -46,7 +46,7 @@ export function buttedBorders(borders: readonly BorderWidth[], centre: Size, uni
     const side = `border-${index}-side`;
     const end = `border-${index}-end`;
     const part = (key: string, name: string) =>
-      parts.push({ key, role: 'border', name, grain: 'square-to-edge', fabric, count: countOf(2, 'One on each of two sides: 2') });
+      parts.push({ key, role: 'border', name, grain: 'square-to-edge', cutFrom: { use: { what: 'border', index }, fabric }, count: countOf(2, 'One on each of two sides: 2') });
     part(side, `${label} sides`);
     part(end, `${label} top and bottom`);
     pieces.push(

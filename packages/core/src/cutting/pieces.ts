@@ -1,6 +1,6 @@
 import { countOf, type Figure } from '../figure/figure.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import type { Part, Piece, Role } from '../layout/piece.ts';
+import type { FabricUse, Part, Piece, Role } from '../layout/piece.ts';
 import { ROLE_NAMES } from '../layout/roles.ts';
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -12,6 +12,8 @@ export interface CutPiece {
   readonly role: Role;
   readonly name: string;
   readonly fabric: string;
+  /** The choice of fabric behind it. */
+  readonly use: FabricUse;
   /** The layout's parts it serves, so that pointing at the line lights them up. */
   readonly parts: readonly string[];
   readonly cut: CutShape;
@@ -25,16 +27,17 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
   const sample = new Map<string, Piece>();
   for (const piece of layout.pieces) if (!sample.has(piece.part)) sample.set(piece.part, piece);
 
-  const lines: { parts: Part[]; fabric: string; cut: CutShape }[] = [];
+  const lines: { parts: Part[]; cutFrom: NonNullable<Part['cutFrom']>; cut: CutShape }[] = [];
   for (const part of Object.values(layout.parts)) {
     const piece = sample.get(part.key);
-    if (part.fabric === null || !piece) continue;
+    if (!part.cutFrom || !piece) continue;
+    const { cutFrom } = part;
     const cut = cutShapeOf(piece.outline, part.grain, plan.seam, plan.unit);
-    const same = lines.find((l) => l.parts[0]!.role === part.role && l.fabric === part.fabric && sameCut(l.cut, cut));
+    const same = lines.find((l) => l.parts[0]!.role === part.role && l.cutFrom.fabric === cutFrom.fabric && sameCut(l.cut, cut));
     if (same) same.parts.push(part);
-    else lines.push({ parts: [part], fabric: part.fabric, cut });
+    else lines.push({ parts: [part], cutFrom, cut });
   }
-  return lines.map(({ parts, fabric, cut }) => {
+  return lines.map(({ parts, cutFrom, cut }) => {
     const role = parts[0]!.role;
     const alone = lines.filter((l) => l.parts[0]!.role === role).length === 1;
     const count = together(parts.map((p) => p.count));
@@ -42,7 +45,7 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
       key: parts.map((p) => p.key).join('+'),
       role,
       name: alone ? ROLE_NAMES[role].many : parts.map((p) => p.name).join(', '),
-      fabric,
+      ...cutFrom,
       parts: parts.map((p) => p.key),
       cut,
       count,

@@ -1,9 +1,11 @@
 import { borderTotal, buttedBorders } from '../border/butted.ts';
 import type { Figure } from '../figure/figure.ts';
+import { fabricFor } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { SettingPart } from '../setting/setting.ts';
 import { settingOf } from '../setting/registry.ts';
-import type { Band, Part, Piece, Role } from './piece.ts';
+import type { Band, Part, Piece } from './piece.ts';
+import { ROLE_FABRIC } from './roles.ts';
 
 /** The whole quilt on its plane, origin at its top left corner: every piece, and what the tapes read. */
 export interface Layout {
@@ -14,29 +16,16 @@ export interface Layout {
   readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
 }
 
-/** Which of the plan's fabrics each role of a setting is cut from. */
-const fabricOf = (plan: Plan, role: Role): string | null => {
-  switch (role) {
-    case 'sash':
-      return plan.fabricFor.sash;
-    case 'cornerstone':
-      return plan.fabricFor.cornerstone;
-    case 'side-triangle':
-    case 'corner-triangle':
-      return plan.fabricFor.triangle;
-    case 'block':
-    case 'border':
-      return null;
-  }
-};
-
 /** Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`. */
 export function layOut(plan: Plan): Layout {
   const { unit, block, grid } = plan;
   const inset = borderTotal(plan.borders);
   const centre = settingOf(plan.setting.kind).layOut({ unit, block, grid, options: plan.setting, origin: { x: inset, y: inset } });
   const bordered = buttedBorders(plan.borders, centre, unit);
-  const withFabric = (part: SettingPart): Part => ({ ...part, fabric: fabricOf(plan, part.role) });
+  const withFabric = (part: SettingPart): Part => {
+    const use = ROLE_FABRIC[part.role];
+    return { ...part, cutFrom: use && { use, fabric: fabricFor(plan, use) } };
+  };
   const parts = [...centre.parts.map(withFabric), ...bordered.parts];
   const along = (a: readonly Band[], b: readonly Band[]) => [...a, ...b].sort((p, q) => p.from - q.from);
   return {

@@ -26,6 +26,11 @@ export interface Piece {
   readonly place?: number;
 }
 
+/** A job a fabric is chosen for. */
+export type FabricUse =
+  | { readonly what: 'sash' | 'cornerstone' | 'triangle' | 'backing' | 'binding' }
+  | { readonly what: 'border'; readonly index: number };
+
 /** A set of pieces all alike: same finished shape, same turn of grain, same fabric. */
 export interface Part {
   readonly key: string;
@@ -33,8 +38,8 @@ export interface Part {
   /** As it reads in a list when a role has more than one part: "Upright sashes". */
   readonly name: string;
   readonly grain: Grain;
-  /** Id of the fabric it is cut from; null for blocks, which are made already. */
-  readonly fabric: string | null;
+  /** The fabric it is cut from and the choice behind that; null for blocks, which are made already. */
+  readonly cutFrom: { readonly use: FabricUse; readonly fabric: string } | null;
   /** How many, by the setting's formula. Equal to the pieces drawn: a test holds it. */
   readonly count: Figure;
 }

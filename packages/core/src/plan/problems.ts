@@ -2,6 +2,7 @@ import { formatWithUnit } from '../length/format.ts';
 import { limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { settingOf } from '../setting/registry.ts';
+import { fabricFor, fabricUsePath, fabricUses } from './fabric-use.ts';
 import type { Plan } from './shape.ts';
 
 /** What stops a plan from being drawn, where it stands in the plan, and what to do about it. */
@@ -89,16 +90,9 @@ function fabricProblems(plan: Plan): Problem[] {
     if (known.has(fabric.id)) problems.push({ path: ['fabrics', i, 'id'], message: `Two fabrics share the id “${fabric.id}”: give each its own.` });
     known.add(fabric.id);
   });
-  const uses: [Problem['path'], string][] = [
-    [['fabricFor', 'sash'], plan.fabricFor.sash],
-    [['fabricFor', 'cornerstone'], plan.fabricFor.cornerstone],
-    [['fabricFor', 'triangle'], plan.fabricFor.triangle],
-    [['backing', 'fabric'], plan.backing.fabric],
-    [['binding', 'fabric'], plan.binding.fabric],
-    ...plan.borders.map((border, i): [Problem['path'], string] => [['borders', i, 'fabric'], border.fabric]),
-  ];
-  for (const [path, id] of uses) {
-    if (!known.has(id)) problems.push({ path, message: `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.` });
+  for (const use of fabricUses(plan)) {
+    const id = fabricFor(plan, use);
+    if (!known.has(id)) problems.push({ path: fabricUsePath(use), message: `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.` });
   }
   return problems;
 }

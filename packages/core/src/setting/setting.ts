@@ -27,7 +27,7 @@ export interface SettingInput<O> {
 /** A part as a setting knows it, before a fabric is chosen. */
 export interface SettingPart {
   readonly key: string;
-  readonly role: Role;
+  readonly role: Exclude<Role, 'border'>;
   readonly name: string;
   readonly grain: Grain;
   readonly count: Figure;
