@@ -1,0 +1,44 @@
+import type { Plan } from '@lattice/core';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+
+/** A quilt as the server keeps it. */
+export interface StoredQuilt {
+  readonly id: string;
+  readonly revision: number;
+  readonly updatedAt: string;
+  readonly plan: Plan;
+}
+
+/** An error as the server words it. */
+export interface ServerError {
+  readonly code: string;
+  readonly message: string;
+  readonly details: unknown;
+}
+
+/** What a failed call means, in words: the server's own, or that it cannot be reached. */
+export function serverError(error: unknown): ServerError {
+  const data = (error as { data?: ServerError } | undefined)?.data;
+  if (data && typeof data.message === 'string') return data;
+  return { code: 'offline', message: 'The server cannot be reached. What you have is kept in this browser.', details: null };
+}
+
+/** Quilts over HTTP. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000 }),
+  tagTypes: ['shelf'],
+  endpoints: (build) => ({
+    shelf: build.query<StoredQuilt[], void>({ query: () => '/quilts', providesTags: ['shelf'] }),
+    quilt: build.query<StoredQuilt, string>({ query: (id) => `/quilts/${id}` }),
+    addQuilt: build.mutation<StoredQuilt, Plan>({ query: (plan) => ({ url: '/quilts', method: 'POST', body: { plan } }), invalidatesTags: ['shelf'] }),
+    saveQuilt: build.mutation<StoredQuilt, { id: string; revision: number; plan: Plan }>({
+      query: ({ id, ...body }) => ({ url: `/quilts/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['shelf'],
+    }),
+    removeQuilt: build.mutation<void, string>({ query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }), invalidatesTags: ['shelf'] }),
+    restoreQuilt: build.mutation<StoredQuilt, string>({ query: (id) => ({ url: `/quilts/${id}/restore`, method: 'POST' }), invalidatesTags: ['shelf'] }),
+  }),
+});
+
+export const { useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;

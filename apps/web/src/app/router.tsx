@@ -1,0 +1,20 @@
+import { createBrowserRouter } from 'react-router';
+import { Lost } from './Lost.tsx';
+
+/** Shelf, and a quilt with its stages. Each is fetched when it is first gone to. */
+export const createRouter = () =>
+  createBrowserRouter([
+    {
+      errorElement: <Lost />,
+      HydrateFallback: () => null,
+      children: [
+        { index: true, lazy: async () => ({ Component: (await import('../shelf/Shelf.tsx')).Shelf }) },
+        {
+          path: 'quilts/:id',
+          lazy: async () => ({ Component: (await import('../quilt/QuiltPage.tsx')).QuiltPage }),
+          children: [{ path: 'setting', lazy: async () => ({ Component: (await import('../stages/setting/SettingStage.tsx')).SettingStage }) }],
+        },
+        { path: '*', Component: Lost },
+      ],
+    },
+  ]);

@@ -1,0 +1,90 @@
+import { Check, ChevronDown } from 'lucide-react';
+import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
+import styled from 'styled-components';
+
+const Trigger = styled(Button)`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  max-width: 100%;
+  min-height: 26px;
+  padding: 2px 6px;
+  border: 1px solid transparent;
+  border-radius: 6px;
+  background: transparent;
+  cursor: pointer;
+  font-size: 13px;
+  color: var(--soft);
+  &[data-hovered] { border-color: var(--line); }
+  svg { flex: none; }
+  @media (pointer: coarse) { min-height: 44px; }
+`;
+const List = styled(Popover)`
+  min-width: 190px;
+  padding: 4px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  background: var(--card);
+  color: var(--ink);
+  box-shadow: var(--shadow);
+  font-size: 14px;
+`;
+const Item = styled(ListBoxItem)`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 7px 9px;
+  border-radius: 6px;
+  cursor: pointer;
+  outline: none;
+  &[data-focused] { background: var(--chalk-wash); }
+  svg { margin-left: auto; }
+`;
+export const Swatch = styled.span<{ $colour: string }>`
+  flex: none;
+  width: 14px;
+  height: 14px;
+  border: 1px solid rgb(0 0 0 / 25%);
+  border-radius: 3px;
+  background: ${({ $colour }) => $colour};
+`;
+const Hidden = styled(Label)`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+`;
+
+interface Choice {
+  readonly id: string;
+  readonly name: string;
+  readonly colour: string;
+}
+
+/** One of a few fabrics, shown by its colour and name. */
+export function ChoiceField({ label, value, choices, onChange }: { label: string; value: string; choices: readonly Choice[]; onChange: (id: string) => void }) {
+  return (
+    <Select value={value} onChange={(key) => onChange(String(key))}>
+      <Hidden>{label}</Hidden>
+      <Trigger>
+        <SelectValue>
+          {() => {
+            const chosen = choices.find((c) => c.id === value)!;
+            return <span style={{ display: 'inline-flex', alignItems: 'center', gap: 6 }}><Swatch $colour={chosen.colour} />{chosen.name}</span>;
+          }}
+        </SelectValue>
+        <ChevronDown size={13} aria-hidden />
+      </Trigger>
+      <List placement="bottom end">
+        <ListBox items={choices}>
+          {(choice) => (
+            <Item id={choice.id} textValue={choice.name}>
+              {({ isSelected }) => <><Swatch $colour={choice.colour} />{choice.name}{isSelected && <Check size={14} aria-hidden />}</>}
+            </Item>
+          )}
+        </ListBox>
+      </List>
+    </Select>
+  );
+}

@@ -1,0 +1,110 @@
+import { type BandHandle, fabricById, formatSize, formatWithUnit, fromInches, type Layout, type Plan, type Quilt } from '@lattice/core';
+import { memo, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { Lengths } from '../design/Lengths.tsx';
+import { partPath, QuiltArt } from './QuiltArt.tsx';
+import { Tape, TAPE } from './Tape.tsx';
+import { useRoom } from './useRoom.ts';
+
+const Board = styled.div`
+  position: relative;
+  width: 100%;
+  height: 100%;
+  min-height: 280px;
+  overflow: hidden;
+  background: var(--ground);
+`;
+const Drawing = styled.svg`
+  position: absolute;
+  inset: 0;
+  .cloth { filter: drop-shadow(0 2px 5px rgb(0 0 0 / 30%)); }
+`;
+const Legend = styled.div`
+  position: absolute;
+  inset: auto 20px 10px;
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  font-size: 13px;
+  color: var(--soft);
+  pointer-events: none;
+  .dash { display: inline-block; width: 22px; margin-right: 8px; border-top: 2px dashed var(--thread); vertical-align: middle; }
+`;
+
+/** Pixels kept free round the quilt: tapes, the bubble over them, the legend. */
+const MARGIN = { left: 60, top: 82, right: 34, bottom: 48 };
+
+interface QuiltBoardProps {
+  readonly plan: Plan;
+  readonly quilt: Quilt;
+  readonly pointed: readonly string[];
+  readonly onPoint: (parts: readonly string[]) => void;
+  readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
+}
+
+/** Invisible areas that answer the pointer, one a part. Kept apart so that pointing never redraws the quilt. */
+const HitAreas = memo(function HitAreas({ layout, onPoint }: { layout: Layout; onPoint: (parts: readonly string[]) => void }) {
+  return (
+    <g onPointerLeave={() => onPoint([])}>
+      {Object.keys(layout.parts).map((part) => (
+        <path key={part} data-part={part} d={partPath(layout, part)} fill="transparent" onPointerEnter={() => onPoint([part])} />
+      ))}
+    </g>
+  );
+});
+
+/** The quilt to scale on a gridded floor, a tape along the top and the left, the target as a dashed line. */
+export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoardProps) {
+  const [element, setElement] = useState<HTMLDivElement | null>(null);
+  const room = useRoom(element);
+  const { layout } = quilt;
+  const { unit, target } = plan;
+  const size = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const shown = { width: Math.max(size.width, target?.width ?? 0), height: Math.max(size.height, target?.height ?? 0) };
+  const free = { width: room.width - MARGIN.left - MARGIN.right, height: room.height - MARGIN.top - MARGIN.bottom };
+  const scale = Math.max(0, Math.min(free.width / shown.width, free.height / shown.height));
+  const x = MARGIN.left + Math.max(0, (free.width - shown.width * scale) / 2);
+  const y = MARGIN.top + Math.max(0, (free.height - shown.height * scale) / 2);
+  const floor = fromInches(unit === 'in' ? 6 : 10 / 2.54, unit);
+
+  const lit = useMemo(() => pointed.map((part) => partPath(layout, part)).join(''), [layout, pointed]);
+  const colourOf = (part: string) => {
+    const cut = layout.parts[part]?.cutFrom;
+    return cut ? fabricById(plan, cut.fabric).colour : null;
+  };
+  const tape = { unit, scale, colourOf, pointed, onPoint, onMove };
+  return (
+    <Board ref={setElement}>
+      {scale > 0 && (
+        <>
+          <Drawing width={room.width} height={room.height} role="img" aria-label={`The quilt, ${formatSize(size.width, size.height, unit)} finished`}>
+            <defs>
+              <pattern id="floor" width={floor * scale} height={floor * scale} x={x} y={y} patternUnits="userSpaceOnUse">
+                <path d={`M0 0H${floor * scale}M0 0V${floor * scale}`} stroke="var(--grid)" fill="none" />
+              </pattern>
+            </defs>
+            <rect width={room.width} height={room.height} fill="url(#floor)" />
+            <rect className="cloth" x={x} y={y} width={size.width * scale} height={size.height * scale} fill="var(--card)" />
+            <g transform={`translate(${x} ${y}) scale(${scale})`}>
+              <QuiltArt plan={plan} layout={layout} />
+              <HitAreas layout={layout} onPoint={onPoint} />
+              {lit && <path className="lit" d={lit} fill="var(--chalk)" fillOpacity={0.28} stroke="var(--chalk)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" pointerEvents="none" />}
+            </g>
+            {target && (
+              <path
+                d={`M${x + target.width * scale} ${y - TAPE - 26}V${y + shown.height * scale + 8}M${x - TAPE - 22} ${y + target.height * scale}H${x + shown.width * scale + 12}`}
+                stroke="var(--thread)" strokeWidth={2} strokeDasharray="6 4" fill="none" pointerEvents="none"
+              />
+            )}
+          </Drawing>
+          <Tape direction="across" bands={layout.bands.across} start={x} offset={y - TAPE - 14} {...tape} />
+          <Tape direction="down" bands={layout.bands.down} start={y} offset={x - TAPE - 12} {...tape} />
+        </>
+      )}
+      <Legend>
+        <span>{target && <><span className="dash" />target <Lengths text={formatSize(target.width, target.height, unit)} /></>}</span>
+        <span>floor squares <Lengths text={formatWithUnit(floor, unit)} /></span>
+      </Legend>
+    </Board>
+  );
+}

@@ -1,0 +1,47 @@
+import { FACES, type FaceName, type PileBlock, type Point } from '@lattice/core';
+import { memo } from 'react';
+
+/** The cloth under every face, and what a block without a drawn face is shown in. */
+const BACKGROUND = '#f6efe0';
+const PLAIN: readonly [string, string] = ['#d9d2c2', '#cfc7b5'];
+
+/** One key for blocks that look alike, so that each look is drawn once and used many times. */
+export const lookOf = (block: PileBlock | undefined): string => (block?.face ? [block.face, ...(block.colours ?? [])].join('|') : 'plain');
+
+function FaceArt({ look }: { look: string }) {
+  const [face, ...colours] = look.split('|');
+  const patches = look === 'plain' ? FACES['square in square'] : FACES[face as FaceName];
+  const [first = PLAIN[0], second = first] = look === 'plain' ? PLAIN : colours;
+  const tones = [...new Set(patches.map((p) => p.tone))];
+  return (
+    <>
+      <rect width="1" height="1" fill={BACKGROUND} />
+      {tones.map((tone) => (
+        <path
+          key={tone}
+          fill={tone === 0 ? BACKGROUND : tone === 1 ? first : second}
+          d={patches.filter((p) => p.tone === tone).map((p) => `M${p.outline.map((at) => at.join(' ')).join('L')}Z`).join('')}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The looks a drawing uses, defined once on the unit square. */
+export const FaceDefinitions = memo(function FaceDefinitions({ looks, prefix }: { looks: readonly string[]; prefix: string }) {
+  return (
+    <defs>
+      {looks.map((look, i) => (
+        <g key={look} id={`${prefix}-${i}`}>
+          <FaceArt look={look} />
+        </g>
+      ))}
+    </defs>
+  );
+}, (a, b) => a.prefix === b.prefix && a.looks.join() === b.looks.join());
+
+/** The transform that lays the unit square on a block's outline, whichever way the block stands. */
+export function ontoOutline(outline: readonly Point[]): string {
+  const [o, x, , y] = outline as [Point, Point, Point, Point];
+  return `matrix(${x.x - o.x} ${x.y - o.y} ${y.x - o.x} ${y.y - o.y} ${o.x} ${o.y})`;
+}

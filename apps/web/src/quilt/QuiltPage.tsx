@@ -1,0 +1,76 @@
+import { useEffect, useState } from 'react';
+import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
+import styled from 'styled-components';
+import type { ServerError } from '../app/api.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { Button } from '../design/controls/Button.tsx';
+import { Rail } from './Rail.tsx';
+import { openQuilt } from './saving.ts';
+import { TopBar } from './TopBar.tsx';
+
+const Page = styled.div`
+  display: grid;
+  grid-template: 52px minmax(0, 1fr) / 150px minmax(0, 1fr);
+  grid-template-areas: 'top top' 'rail stage';
+  height: 100dvh;
+  > header { grid-area: top; }
+  > nav { grid-area: rail; }
+  > main { grid-area: stage; min-height: 0; }
+  @media (max-width: 760px) {
+    grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
+    grid-template-areas: 'top' 'rail' 'stage';
+    height: auto;
+    min-height: 100dvh;
+  }
+`;
+const Waiting = styled.main`
+  max-width: 460px;
+  margin: 20vh auto;
+  padding: 0 20px;
+  h1 { font: 650 24px/1.2 var(--name); margin-bottom: 8px; }
+  .ways { display: flex; gap: 14px; align-items: center; margin-top: 16px; }
+`;
+
+/** One quilt: fetched, then the top bar and the rail round whichever stage is at work. */
+export function QuiltPage() {
+  const { id } = useParams() as { id: string };
+  const { pathname } = useLocation();
+  const dispatch = useAppDispatch();
+  const opened = useAppSelector((s) => s.saving.id === id && s.plan.present !== null);
+  const title = useAppSelector((s) => s.plan.present?.title);
+  const [failure, setFailure] = useState<ServerError | null>(null);
+  const [attempt, setAttempt] = useState(0);
+
+  useEffect(() => {
+    let current = true;
+    dispatch(openQuilt(id)).then(() => current && setFailure(null), (error: ServerError) => current && setFailure(error));
+    return () => {
+      current = false;
+    };
+  }, [dispatch, id, attempt]);
+  useEffect(() => {
+    document.title = title ? `${title} – Dapper Lattice` : 'Dapper Lattice';
+  }, [title]);
+
+  if (failure) {
+    return (
+      <Waiting>
+        <h1>This quilt cannot be opened</h1>
+        <p role="alert">{failure.message}</p>
+        <div className="ways">
+          <Button look="main" onPress={() => setAttempt(attempt + 1)}>Try again</Button>
+          <Link to="/">Go to the shelf</Link>
+        </div>
+      </Waiting>
+    );
+  }
+  if (!opened) return <Waiting aria-busy><p role="status">Unfolding the quilt…</p></Waiting>;
+  if (!/\/quilts\/[^/]+\/./.test(pathname)) return <Navigate to="setting" replace />;
+  return (
+    <Page>
+      <TopBar />
+      <Rail />
+      <main><Outlet /></main>
+    </Page>
+  );
+}

@@ -1,0 +1,86 @@
+import { formatWithUnit } from '@lattice/core';
+import { NavLink } from 'react-router';
+import styled from 'styled-components';
+import { useAppSelector } from '../app/store.ts';
+import { Lengths } from '../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from './selectors.ts';
+
+const Wool = styled.nav`
+  display: flex;
+  flex-direction: column;
+  padding: 26px 0 16px;
+  color: var(--on-wool);
+  background: repeating-linear-gradient(90deg, var(--wool) 0 17px, var(--wool-stripe) 17px 18px);
+  ul { position: relative; flex: 1; }
+  ul::before {
+    content: '';
+    position: absolute;
+    inset: -10px auto 30px 31px;
+    border-left: 2px dashed var(--on-wool-soft);
+  }
+  .summary { padding: 0 18px; font-size: 13px; line-height: 1.4; color: var(--on-wool-soft); }
+  @media (max-width: 760px) {
+    flex-direction: row;
+    align-items: center;
+    padding: 0 12px;
+    ul { flex: none; }
+    ul::before { display: none; }
+    .summary { padding: 6px 12px; }
+  }
+`;
+const Stage = styled(NavLink)`
+  position: relative;
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  min-height: 48px;
+  padding: 0 20px;
+  text-decoration: none;
+  font-weight: 600;
+  &[aria-current='page']::after {
+    content: '';
+    position: absolute;
+    right: 0;
+    width: 4px;
+    height: 34px;
+    border-radius: 2px 0 0 2px;
+    background: var(--thread);
+  }
+  &:focus-visible { outline-offset: -3px; }
+  @media (max-width: 760px) { padding: 0 8px; &::after { display: none; } }
+`;
+
+/** A four-hole button on the running stitch; filled when the stage is settled or at work. */
+function SewnButton({ current }: { current: boolean }) {
+  return (
+    <svg width="24" height="24" viewBox="-12 -12 24 24" aria-hidden>
+      <circle r="10.5" fill={current ? 'var(--thread)' : 'var(--wool)'} stroke="var(--on-wool)" strokeWidth="1.6" />
+      <circle r="7" fill="none" stroke="var(--on-wool)" strokeWidth="0.7" opacity="0.7" />
+      {[[-2.3, -2.3], [2.3, -2.3], [-2.3, 2.3], [2.3, 2.3]].map(([cx, cy]) => <circle key={`${cx}${cy}`} cx={cx} cy={cy} r="1.3" fill="var(--on-wool)" />)}
+    </svg>
+  );
+}
+
+/** Stages that exist, in the order of the work. A new stage is one line here and its route. */
+const STAGES = [{ path: 'setting', name: 'Setting' }];
+
+/** The stage rail: where one is in the work, and what the pile says. */
+export function Rail() {
+  const plan = useAppSelector(selectPlan);
+  const { pile } = useAppSelector(selectQuilt);
+  const off = pile.small.length + pile.large.length;
+  return (
+    <Wool aria-label="Stages">
+      <ul>
+        {STAGES.map(({ path, name }) => (
+          <li key={path}><Stage to={path}>{({ isActive }) => <><SewnButton current={isActive} />{name}</>}</Stage></li>
+        ))}
+      </ul>
+      <p className="summary">
+        {pile.blocks === 0
+          ? <>No blocks measured yet.</>
+          : <>{pile.blocks} blocks measured. <Lengths text={off === 0 ? 'All can be sewn in as they are.' : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`} /></>}
+      </p>
+    </Wool>
+  );
+}

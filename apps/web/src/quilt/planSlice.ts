@@ -1,0 +1,32 @@
+import type { Plan } from '@lattice/core';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import undoable, { ActionCreators, type StateWithHistory } from 'redux-undo';
+
+/** The plan in hand; null until a quilt is opened. Facts only: everything worked out is selected from it. */
+const slice = createSlice({
+  name: 'plan',
+  initialState: null as Plan | null,
+  reducers: {
+    /** A quilt was opened: its plan, with no history yet. */
+    planOpened: (_, { payload }: PayloadAction<Plan>) => payload as never,
+    /** The quilter changed something. Changes of one `gesture` (a drag) are undone as one. */
+    planChanged: {
+      reducer: (_, { payload }: PayloadAction<Plan, string, { gesture: string | null }>) => payload as never,
+      prepare: (plan: Plan, gesture: string | null = null) => ({ payload: plan, meta: { gesture } }),
+    },
+  },
+});
+
+export const { planOpened, planChanged } = slice.actions;
+export const undo = ActionCreators.undo;
+export const redo = ActionCreators.redo;
+export const clearHistory = ActionCreators.clearHistory;
+
+export type PlanHistory = StateWithHistory<Plan | null>;
+
+/** The plan with its past and future, two hundred steps deep. */
+export const planReducer = undoable(slice.reducer, {
+  limit: 200,
+  groupBy: (action) => (planChanged.match(action) ? action.meta.gesture : null),
+  syncFilter: true,
+});

@@ -1,0 +1,14 @@
+import type { BandHandle, Plan } from '@lattice/core';
+import { useEdit } from './useEdit.ts';
+
+/** The plan with the length behind a tape's handle at `width`. */
+function moved(plan: Plan, handle: BandHandle, width: number): Plan {
+  if (handle.what === 'border') return { ...plan, borders: plan.borders.map((b, i) => (i === handle.index ? { ...b, width } : b)) };
+  return 'sash' in plan.setting ? { ...plan, setting: { ...plan.setting, sash: width } } : plan;
+}
+
+/** Moves what a tape's handle moves; answers what is wrong with the width, or null. */
+export function useMoveBand() {
+  const edit = useEdit();
+  return (handle: BandHandle, width: number, gesture: string) => edit((plan) => moved(plan, handle, width), gesture);
+}

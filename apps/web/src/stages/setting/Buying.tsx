@@ -1,0 +1,92 @@
+import { type Fabric, type FabricCut, fabricFor, fabricUses, formatLength, formatWithUnit, type Plan } from '@lattice/core';
+import { Plus, X } from 'lucide-react';
+import { Input, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { LengthField } from '../../design/controls/LengthField.tsx';
+import { Why } from '../../design/controls/Why.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from './AdviceFor.tsx';
+import { Section } from './Section.tsx';
+
+const Cloth = styled.li`
+  padding: 12px 0 8px;
+  & + & { border-top: 1px solid var(--line); }
+  .head { display: grid; grid-template-columns: auto minmax(0, 1fr) auto; align-items: center; gap: 8px; }
+  .buy { font-size: 19px; font-weight: 700; font-stretch: 88%; white-space: nowrap; }
+  .why { margin-top: 2px; font-size: 13px; color: var(--soft); }
+  input[type='color'] { width: 32px; height: 32px; padding: 0; border: 1px solid var(--line); border-radius: 7px; background: none; cursor: pointer; }
+`;
+const Name = styled(TextField)`
+  min-width: 0;
+  input { width: 100%; padding: 4px 6px; border: 1px solid transparent; border-radius: 6px; background: transparent; font-weight: 600; text-overflow: ellipsis; }
+  input:hover { border-color: var(--line); }
+`;
+
+/** For each fabric what to ask the shop for, and why; its name, colour and usable width to change. */
+export function Buying() {
+  const plan = useAppSelector(selectPlan);
+  const { fabrics } = useAppSelector(selectQuilt);
+  const edit = useEdit();
+  const add = () =>
+    edit((p) => {
+      const taken = new Set(p.fabrics.map((f) => f.id));
+      let n = p.fabrics.length + 1;
+      while (taken.has(`fabric-${n}`)) n++;
+      return { ...p, fabrics: [...p.fabrics, { id: `fabric-${n}`, name: `Fabric ${n}`, colour: '#b9c4bd', usableWidth: p.fabrics[0]!.usableWidth }] };
+    });
+  return (
+    <Section title="Ask the shop for" action={<Button look="quiet" onPress={add}><Plus size={15} aria-hidden />Add a fabric</Button>}>
+      <ul data-testid="shopping-list">
+        {plan.fabrics.map((fabric, i) => <ClothLine key={fabric.id} fabric={fabric} index={i} cut={fabrics.find((c) => c.fabric.id === fabric.id)} plan={plan} />)}
+      </ul>
+    </Section>
+  );
+}
+
+function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number; cut: FabricCut | undefined; plan: Plan }) {
+  const edit = useEdit();
+  const { unit } = plan;
+  const change = (part: Partial<Fabric>, gesture: string | null = null) =>
+    edit((p) => ({ ...p, fabrics: p.fabrics.map((f) => (f.id === fabric.id ? { ...f, ...part } : f)) }), gesture);
+  const inUse = fabricUses(plan).some((use) => fabricFor(plan, use) === fabric.id);
+  return (
+    <Cloth>
+      <div className="head">
+        <input type="color" aria-label={`Colour of ${fabric.name}`} value={fabric.colour} onChange={(event) => change({ colour: event.target.value }, `colour-${fabric.id}`)} />
+        <Name
+          aria-label={`Name of ${fabric.name}`}
+          key={fabric.name}
+          defaultValue={fabric.name}
+          maxLength={60}
+          onBlur={(event) => {
+            const name = (event.target as HTMLInputElement).value.trim();
+            if (name) change({ name });
+          }}
+        >
+          <Input />
+        </Name>
+        {cut ? (
+          <span className="buy"><Why figure={cut.buy.length} text={cut.buy.text} what={cut.buy.text} /></span>
+        ) : inUse ? (
+          <span className="why">not needed now</span>
+        ) : (
+          <Button look="quiet" aria-label={`Take ${fabric.name} off the list`} onPress={() => edit((p) => ({ ...p, fabrics: p.fabrics.filter((f) => f.id !== fabric.id) }))}><X size={15} aria-hidden /></Button>
+        )}
+      </div>
+      {cut && (
+        <p className="why">
+          <Why figure={cut.needed} text={formatWithUnit(cut.needed.value, unit)} what={`${formatWithUnit(cut.needed.value, unit)} needed`} /> needed
+          {cut.strips.map((group) => (
+            <span key={group.width}>; <Why figure={group.strips} text={`${group.strips.value} × ${formatLength(group.width, unit)}`} what={`${group.strips.value} strips`} /> <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
+          ))}
+        </p>
+      )}
+      <LengthField label="Usable width" value={fabric.usableWidth} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(usableWidth) => change({ usableWidth })} />
+      <AdviceFor path={`fabrics.${index}.usableWidth`} />
+    </Cloth>
+  );
+}

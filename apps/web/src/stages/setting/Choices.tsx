@@ -1,0 +1,137 @@
+import { BORDER_LIMIT, convertPlan, type Plan, settingOf } from '@lattice/core';
+import { Plus, X } from 'lucide-react';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { CountField } from '../../design/controls/CountField.tsx';
+import { LengthField } from '../../design/controls/LengthField.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { selectPlan } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from './AdviceFor.tsx';
+import { PileSection } from './PileSection.tsx';
+import { Section } from './Section.tsx';
+import { SettingCards } from './SettingCards.tsx';
+
+/** Everything the quilter chooses at this stage, in the order one thinks of it. */
+export function Choices() {
+  return (
+    <>
+      <SettingSection />
+      <BlockSection />
+      <BordersSection />
+      <TargetSection />
+      <PileSection />
+    </>
+  );
+}
+
+function SettingSection() {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const setting = settingOf(plan.setting.kind);
+  const options = plan.setting as unknown as Record<string, unknown>;
+  const setOption = (key: string, value: unknown) => edit((p) => ({ ...p, setting: { ...p.setting, [key]: value } as Plan['setting'] }));
+  const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
+  return (
+    <Section title="Setting">
+      <SettingCards />
+      <CountField label={capital(setting.gridMeans.across)} value={plan.grid.across} onCommit={(across) => edit((p) => ({ ...p, grid: { ...p.grid, across } }))} />
+      <CountField label={capital(setting.gridMeans.down)} value={plan.grid.down} onCommit={(down) => edit((p) => ({ ...p, grid: { ...p.grid, down } }))} />
+      <AdviceFor path="grid" />
+      {setting.fields.map((field) =>
+        field.type === 'length' ? (
+          <div key={field.key}>
+            <LengthField label={field.label} value={options[field.key] as number} unit={plan.unit} onCommit={(value) => setOption(field.key, value)} />
+            <AdviceFor path={`setting.${field.key}`} />
+          </div>
+        ) : (
+          <SwitchField key={field.key} label={field.label} value={options[field.key] as boolean} onChange={(value) => setOption(field.key, value)} />
+        ),
+      )}
+    </Section>
+  );
+}
+
+function BlockSection() {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const { block, unit } = plan;
+  // A square block stays square until its height is given apart.
+  const setWidth = (width: number) => edit((p) => ({ ...p, block: { width, height: p.block.width === p.block.height ? width : p.block.height } }));
+  return (
+    <Section
+      title="Blocks and seams"
+      action={
+        <Button look="quiet" onPress={() => edit((p) => convertPlan(p, p.unit === 'in' ? 'cm' : 'in'))}>
+          {unit === 'in' ? 'Use centimetres' : 'Use inches'}
+        </Button>
+      }
+    >
+      <LengthField label="Block width, finished" value={block.width} unit={unit} onCommit={setWidth} />
+      <LengthField label="Block height, finished" value={block.height} unit={unit} onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))} />
+      <LengthField label="Seam allowance" value={plan.seam} unit={unit} step={unit === 'in' ? 1 / 16 : 0.05} onCommit={(seam) => edit((p) => ({ ...p, seam }))} />
+    </Section>
+  );
+}
+
+const BorderRow = styled.li`
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
+  > :first-child { grid-column: 1 / -1; }
+  > :last-child { grid-column: 1 / -1; }
+`;
+
+function BordersSection() {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const { borders, fabrics, unit } = plan;
+  const add = () => edit((p) => ({ ...p, borders: [...p.borders, { width: unit === 'in' ? 3 : 8, fabric: p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id }] }));
+  return (
+    <Section title="Borders, from the centre out" action={<Button look="quiet" isDisabled={borders.length >= BORDER_LIMIT} onPress={add}><Plus size={15} aria-hidden />Add</Button>}>
+      <ul>
+        {borders.map((border, i) => (
+          // A border has no name of its own: its place in the stack is what it is.
+          <BorderRow key={i}>
+            <LengthField
+              label={`Border ${i + 1}, finished`}
+              value={border.width}
+              unit={unit}
+              onCommit={(width) => edit((p) => ({ ...p, borders: p.borders.map((b, at) => (at === i ? { ...b, width } : b)) }))}
+            />
+            <ChoiceField
+              label={`Fabric of border ${i + 1}`}
+              value={border.fabric}
+              choices={fabrics}
+              onChange={(fabric) => edit((p) => ({ ...p, borders: p.borders.map((b, at) => (at === i ? { ...b, fabric } : b)) }))}
+            />
+            <Button look="quiet" aria-label={`Take border ${i + 1} off`} onPress={() => edit((p) => ({ ...p, borders: p.borders.filter((_, at) => at !== i) }))}><X size={15} aria-hidden /></Button>
+            <div><AdviceFor path={`borders.${i}.width`} /></div>
+          </BorderRow>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+function TargetSection() {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const { target, unit } = plan;
+  const set = (target: Plan['target']) => edit((p) => ({ ...p, target }));
+  const start = unit === 'in' ? { width: 60, height: 72 } : { width: 150, height: 180 };
+  return (
+    <Section title="Target size" action={target && <Button look="quiet" aria-label="Take the target off" onPress={() => set(null)}><X size={15} aria-hidden /></Button>}>
+      {target ? (
+        <>
+          <LengthField label="Target width" value={target.width} unit={unit} step={1} onCommit={(width) => set({ ...target, width })} />
+          <LengthField label="Target height" value={target.height} unit={unit} step={1} onCommit={(height) => set({ ...target, height })} />
+        </>
+      ) : (
+        <Button onPress={() => set(start)}><Plus size={15} aria-hidden />Set a target</Button>
+      )}
+    </Section>
+  );
+}

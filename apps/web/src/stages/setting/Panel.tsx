@@ -1,0 +1,96 @@
+import { formatSize } from '@lattice/core';
+import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Why } from '../../design/controls/Why.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { Buying } from './Buying.tsx';
+import { Choices } from './Choices.tsx';
+import { CuttingList } from './CuttingList.tsx';
+
+const Side = styled.aside`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  background: var(--card);
+  border-left: 1px solid var(--line);
+  @media (max-width: 760px) { border-left: 0; border-top: 1px solid var(--line); }
+`;
+const Head = styled.div`
+  padding: 14px 18px 10px;
+  .what { font-size: 13px; color: var(--soft); }
+  .size { font-size: 34px; font-weight: 700; font-stretch: 84%; line-height: 1.2; letter-spacing: -0.01em; }
+  .chip {
+    display: inline-block;
+    margin-top: 4px;
+    padding: 3px 10px;
+    border-radius: 12px;
+    font-size: 13px;
+    font-weight: 600;
+    background: var(--brass-wash);
+    color: var(--brass);
+  }
+  .chip[data-met] { background: var(--good-wash); color: var(--good); }
+`;
+const Book = styled(Tabs)`
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 0;
+`;
+const Leaves = styled(TabList)`
+  display: flex;
+  gap: 4px;
+  padding: 0 14px;
+  border-bottom: 1px solid var(--line);
+`;
+const Leaf = styled(Tab)`
+  padding: 8px 12px;
+  border-bottom: 3px solid transparent;
+  font-size: 14px;
+  font-weight: 600;
+  color: var(--soft);
+  cursor: pointer;
+  &[data-selected] { color: var(--ink); border-bottom-color: var(--thread); }
+  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: -2px; }
+  @media (pointer: coarse) { min-height: 44px; }
+`;
+const Open = styled(TabPanel)`
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 4px 18px 28px;
+  outline: none;
+  @media (max-width: 760px) { overflow: visible; }
+`;
+
+/** Beside the drawing: the finished size, then what was chosen, what to cut and what to buy. */
+export function Panel() {
+  const { unit } = useAppSelector(selectPlan);
+  const { layout, target } = useAppSelector(selectQuilt);
+  const { width, height } = layout.finished;
+  return (
+    <Side aria-label="Figures">
+      <Head>
+        <h2 className="what">Finished size</h2>
+        <div className="size" data-testid="finished-size">
+          <Why figure={width} text={formatSize(width.value, height.value, unit).split(' × ')[0]!} what="this width" />
+          {' × '}
+          <Why figure={height} text={formatSize(width.value, height.value, unit).split(' × ')[1]!} what="this height" />
+        </div>
+        {target && <div className="chip" data-met={target.met || undefined} role="status"><Lengths text={target.text} /></div>}
+      </Head>
+      <Book>
+        <Leaves aria-label="Figures of this quilt">
+          <Leaf id="choices">Choose</Leaf>
+          <Leaf id="cut">Cut</Leaf>
+          <Leaf id="buy">Buy</Leaf>
+        </Leaves>
+        <Open id="choices"><Choices /></Open>
+        <Open id="cut"><CuttingList /></Open>
+        <Open id="buy"><Buying /></Open>
+      </Book>
+    </Side>
+  );
+}

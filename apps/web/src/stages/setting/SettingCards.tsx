@@ -1,0 +1,77 @@
+import { settingOf, type SettingKind, SETTINGS, turnInto } from '@lattice/core';
+import { useMemo, useState } from 'react';
+import { Label, Radio, RadioGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { selectPlan } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+import { Wrong } from '../../design/controls/fieldStyles.ts';
+
+const Cards = styled(RadioGroup)`
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+  margin-bottom: 8px;
+  > span { display: none; }
+  > p, > [slot='errorMessage'] { grid-column: 1 / -1; }
+`;
+const Card = styled(Radio)`
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 6px;
+  padding: 9px 4px 8px;
+  border: 1.5px solid var(--line);
+  border-radius: 9px;
+  font-size: 13px;
+  line-height: 1.2;
+  text-align: center;
+  cursor: pointer;
+  svg { width: 54px; height: 54px; }
+  path { fill: none; stroke: var(--soft); stroke-width: 0.6; vector-effect: non-scaling-stroke; }
+  .block { fill: color-mix(in srgb, var(--soft) 22%, transparent); }
+  &[data-hovered] { border-color: var(--soft); }
+  &[data-selected] { border-color: var(--ink); box-shadow: inset 0 0 0 0.5px var(--ink); font-weight: 650; }
+  &[data-selected] path { stroke: var(--ink); }
+  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+`;
+
+/** A setting drawn small by laying it out: three across, or two on point, so that its nature shows. */
+function Sample({ kind }: { kind: SettingKind }) {
+  const centre = useMemo(() => {
+    const setting = settingOf(kind);
+    const across = kind === 'on-point' ? 2 : 3;
+    return setting.layOut({ unit: 'in', block: { width: 10, height: 10 }, grid: { across, down: across }, options: { ...setting.start('in'), ...(kind === 'sashed' ? { sash: 2.5 } : {}) } as never, origin: { x: 0, y: 0 } });
+  }, [kind]);
+  return (
+    <svg viewBox={`-0.5 -0.5 ${centre.width.value + 1} ${centre.height.value + 1}`} aria-hidden>
+      {centre.pieces.map((piece) => (
+        <path key={piece.id} className={piece.part === 'block' ? 'block' : ''} d={`M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} />
+      ))}
+    </svg>
+  );
+}
+
+/** The kinds of setting to choose from, each drawn by its own layout. */
+export function SettingCards() {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const [problem, setProblem] = useState<string | null>(null);
+  return (
+    <Cards
+      value={plan.setting.kind}
+      isInvalid={problem !== null}
+      validationBehavior="aria"
+      onChange={(kind) => setProblem(edit((p) => ({ ...p, setting: turnInto(kind as SettingKind, p.setting, p.unit) })))}
+    >
+      <Label style={{ display: 'none' }}>Kind of setting</Label>
+      {SETTINGS.map(({ kind, name, describes }) => (
+        <Card key={kind} value={kind} aria-label={`${name}: ${describes}`}>
+          <Sample kind={kind} />
+          {name}
+        </Card>
+      ))}
+      <Wrong>{problem}</Wrong>
+    </Cards>
+  );
+}
