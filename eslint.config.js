@@ -4,8 +4,8 @@ import tseslint from 'typescript-eslint';
 
 /** Imports a room may not make; each message says where the thing belongs instead. */
 const walls = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
-const noServer = { regex: '(^@lattice/server)|(/apps/server/)|(^(express|knex|better-sqlite3|node:))', message: 'The web app talks to the server over HTTP only.' };
-const noWeb = { regex: '(^@lattice/web)|(/apps/web/)|(^react)|(^styled-components)', message: 'The server knows no interface.' };
+const noServer = { regex: '(^@lattice/server)|(/server/src/)|(^(express|knex|better-sqlite3|node:))', message: 'The web app talks to the server over HTTP only.' };
+const noWeb = { regex: '(^@lattice/web)|(/web/src/)|(^react)|(^styled-components)', message: 'The server knows no interface.' };
 const publicFace = { regex: '(@lattice/core/)|(packages/core)', message: 'Import the core from @lattice/core, its public face.' };
 
 export default tseslint.config(
@@ -14,7 +14,11 @@ export default tseslint.config(
   {
     files: ['**/*.{ts,tsx,js,mjs}'],
     plugins: { 'import-x': importX },
-    settings: { 'import-x/resolver-next': [importX.createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })] },
+    settings: {
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/resolver-next': [importX.createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })],
+    },
     rules: {
       'import-x/no-cycle': 'error',
       eqeqeq: 'error',
@@ -35,7 +39,7 @@ export default tseslint.config(
     },
   },
   { files: ['apps/server/src/**/*.ts'], rules: walls(noWeb, publicFace) },
-  { files: ['apps/cli/src/**/*.ts'], rules: walls(noWeb, { ...noServer, regex: '(^@lattice/server)|(/apps/server/)' }, publicFace) },
+  { files: ['apps/cli/src/**/*.ts'], rules: walls(noWeb, { ...noServer, regex: '(^@lattice/server)|(/server/src/)' }, publicFace) },
   {
     files: ['apps/web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

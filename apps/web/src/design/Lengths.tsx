@@ -3,6 +3,11 @@ import styled from 'styled-components';
 
 const Fraction = styled.span`
   font-feature-settings: 'frac';
+  letter-spacing: -0.035em;
+`;
+/** The space between whole and fraction: there to be copied and read out, closed up to the eye. */
+const Closed = styled.span`
+  font-size: 0;
 `;
 const Figures = styled.span`
   font-variant-numeric: tabular-nums;
@@ -19,12 +24,11 @@ export function Lengths({ text }: { text: string }) {
   let reached = 0;
   for (const match of text.matchAll(FRACTION)) {
     pieces.push(<Fragment key={reached}>{text.slice(reached, match.index) + (match[1]?.trimEnd() ?? '')}</Fragment>);
-    // The thin gap keeps "58 1/2" apart for copying and reading out, without showing a full space.
     pieces.push(
-      <Fraction key={`f${match.index}`}>
-        {match[1] ? '\u200a' : ''}
-        {match[2]}
-      </Fraction>,
+      <Fragment key={`f${match.index}`}>
+        {match[1] && <Closed> </Closed>}
+        <Fraction>{match[2]}</Fraction>
+      </Fragment>,
     );
     reached = match.index + match[0].length;
   }

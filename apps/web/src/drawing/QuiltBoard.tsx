@@ -31,8 +31,8 @@ const Legend = styled.div`
   .dash { display: inline-block; width: 22px; margin-right: 8px; border-top: 2px dashed var(--thread); vertical-align: middle; }
 `;
 
-/** Pixels kept free round the quilt: tapes, the bubble over them, the legend. */
-const MARGIN = { left: 60, top: 82, right: 34, bottom: 48 };
+/** Pixels kept free round the quilt: tapes with their grips, the legend. */
+const MARGIN = { left: 84, top: 84, right: 30, bottom: 48 };
 
 interface QuiltBoardProps {
   readonly plan: Plan;
@@ -72,7 +72,11 @@ export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoard
     const cut = layout.parts[part]?.cutFrom;
     return cut ? fabricById(plan, cut.fabric).colour : null;
   };
-  const tape = { unit, scale, colourOf, pointed, onPoint, onMove };
+  const partsOf = (handle: BandHandle) =>
+    Object.values(layout.parts)
+      .filter((part) => (handle.what === 'sash' ? part.role === 'sash' : part.cutFrom?.use.what === 'border' && part.cutFrom.use.index === handle.index))
+      .map((part) => part.key);
+  const tape = { unit, scale, colourOf, pointed, onPoint, partsOf, onMove };
   return (
     <Board ref={setElement}>
       {scale > 0 && (
@@ -92,7 +96,7 @@ export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoard
             </g>
             {target && (
               <path
-                d={`M${x + target.width * scale} ${y - TAPE - 26}V${y + shown.height * scale + 8}M${x - TAPE - 22} ${y + target.height * scale}H${x + shown.width * scale + 12}`}
+                d={`M${x + target.width * scale} ${y - TAPE - 20}V${y + shown.height * scale + 8}M${x - TAPE - 18} ${y + target.height * scale}H${x + shown.width * scale + 12}`}
                 stroke="var(--thread)" strokeWidth={2} strokeDasharray="6 4" fill="none" pointerEvents="none"
               />
             )}

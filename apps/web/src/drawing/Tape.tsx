@@ -1,4 +1,5 @@
 import { type Band, type BandHandle, formatLength, formatWithUnit, rulerStep, type Unit } from '@lattice/core';
+import { MoveHorizontal, MoveVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
@@ -26,23 +27,38 @@ const Division = styled.div`
   white-space: nowrap;
   &[data-pointed] { background: var(--chalk) !important; color: var(--on-chalk) !important; }
 `;
-/** Wider than the division it moves, so that a finger finds it. */
-const Handle = styled.div`
+/** Lies over a movable division; the pointer can take hold of any copy. */
+const Hold = styled.div`
   position: absolute;
-  z-index: 2;
+  z-index: 1;
   touch-action: none;
   cursor: ew-resize;
-  border-radius: 4px;
   &[data-down] { cursor: ns-resize; }
-  &::after {
-    content: '';
-    position: absolute;
-    inset: 0 calc(50% - 1.5px);
-    border-radius: 2px;
-    background: transparent;
-  }
-  &[data-down]::after { inset: calc(50% - 1.5px) 0; }
-  &:hover::after, &[data-active]::after, &:focus-visible::after { background: var(--chalk); }
+  &:hover { box-shadow: inset 0 0 0 2px var(--chalk); }
+`;
+/** The grip of a width, beside the tape where grips cannot crowd, with a thread to its division. */
+const Grip = styled.div`
+  position: absolute;
+  z-index: 2;
+  display: grid;
+  place-items: center;
+  border: 1.5px solid var(--chalk);
+  border-radius: 50%;
+  background: var(--card);
+  color: var(--chalk);
+  touch-action: none;
+  cursor: ew-resize;
+  &[data-down] { cursor: ns-resize; }
+  &:hover, &[data-active], &:focus-visible { background: var(--chalk); color: var(--on-chalk); }
+`;
+const Thread = styled.svg`
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  overflow: visible;
+  pointer-events: none;
+  path { stroke: var(--chalk); stroke-width: 1.5; fill: none; }
 `;
 const Bubble = styled.div`
   position: absolute;
@@ -69,6 +85,8 @@ interface TapeProps {
   readonly colourOf: (part: string) => string | null;
   readonly pointed: readonly string[];
   readonly onPoint: (parts: readonly string[]) => void;
+  /** Every part whose width a handle moves, lit while it is held. */
+  readonly partsOf: (handle: BandHandle) => readonly string[];
   /** Takes a new width for what the handle moves; answers what is wrong with it, or null. */
   readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
 }
@@ -79,19 +97,28 @@ const onCloth = (colour: string): string => {
   return 0.3 * r + 0.59 * g + 0.11 * b < 140 ? '#fbfcfc' : '#1b2433';
 };
 
-/** Narrower than this on screen, a division shows its colour and leaves its figure to the bubble. */
+/** Shorter than this on screen, a division shows its colour and leaves its figure to the bubble. */
 const LABEL_ROOM = 22;
 
 /**
  * A tape along one edge of the quilt, split as the quilt is. Where a width is the quilter's to choose,
  * the division can be dragged, or focused and moved with the arrow keys, one ruler step at a time.
  */
-export function Tape({ direction, bands, unit, scale, start, offset, colourOf, pointed, onPoint, onMove }: TapeProps) {
+export function Tape({ direction, bands, unit, scale, start, offset, colourOf, pointed, onPoint, partsOf, onMove }: TapeProps) {
   const down = direction === 'down';
   const end = bands.at(-1)?.to ?? 0;
   const box = (from: number, length: number) => (down ? { top: from, height: length, left: 0, width: TAPE - 2 } : { left: from, width: length, top: 0, height: TAPE - 2 });
   const strip = down ? { left: offset, top: start, width: TAPE, height: end * scale } : { left: start, top: offset, width: end * scale, height: TAPE };
-  const seen = new Set<string>();
+  const held = bands.flatMap((band, i) => {
+    if (!band.moves) return [];
+    // A border's outer copy grows towards the quilt's edge; everything else grows to the right or down.
+    const mirrored = band.moves.what === 'border' && band.from > end / 2;
+    return [{ band, i, moves: band.moves, what: handleName(band.moves), mirrored }];
+  });
+  const gripped = held.filter((h, at) => held.findIndex((other) => other.what === h.what) === at);
+  const grip = gripSize();
+  const places = spreadOut(gripped.map((h) => start + ((h.band.from + h.band.to) / 2) * scale), grip + 3);
+  const lane = offset - grip - 5;
   return (
     <>
       <Strip style={strip} aria-hidden data-tape={direction}>
@@ -99,7 +126,7 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
           const length = (band.to - band.from) * scale;
           const cloth = colourOf(band.part);
           const label = formatLength(band.to - band.from, unit);
-          const needs = down ? LABEL_ROOM - 6 : Math.max(LABEL_ROOM, label.length * 6.5);
+          const needs = down ? LABEL_ROOM - 6 : 8 + 7 * label.replace(/ ?\d+\/\d+/, 'xx').length;
           return (
             <Division
               key={i}
@@ -118,92 +145,121 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
           );
         })}
       </Strip>
-      {bands.map((band, i) => {
-        if (!band.moves) return null;
-        const what = handleName(band.moves);
-        const first = !seen.has(what);
-        seen.add(what);
-        return (
-          <BandHandleControl
-            key={`${what}-${i}`}
-            {...{ band, unit, scale, down, onMove, onPoint, what }}
-            // A border's outer copy grows towards the quilt's edge; everything else grows to the right or down.
-            mirrored={band.moves.what === 'border' && band.from > end / 2}
-            reachable={first}
-            at={start}
-            offset={offset}
-          />
-        );
-      })}
+      {held.map(({ band, i, moves, mirrored }) => (
+        <HoldArea key={i} style={holdPlace(down, start + band.from * scale, (band.to - band.from) * scale, offset)} {...{ band, moves, unit, scale, down, mirrored, onMove }} onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])} />
+      ))}
+      <Thread aria-hidden>
+        {gripped.map(({ band, what }, at) => {
+          const middle = start + ((band.from + band.to) / 2) * scale;
+          return <path key={what} d={down ? `M${lane + grip} ${places[at]}L${offset} ${middle}` : `M${places[at]} ${lane + grip}L${middle} ${offset}`} />;
+        })}
+      </Thread>
+      {gripped.map(({ band, moves, what, mirrored }, at) => (
+        <BandGrip key={what} {...{ band, moves, what, unit, scale, down, mirrored, grip, lane, onMove }} at={places[at]!} onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])} />
+      ))}
     </>
   );
 }
 
+/** Big enough for a finger where fingers are used. */
+const gripSize = (): number => (window.matchMedia?.('(pointer: coarse)').matches ? 44 : 24);
+
+/** Places in order, moved apart until none is nearer to the last than `gap`. */
+function spreadOut(places: readonly number[], gap: number): number[] {
+  const apart: number[] = [];
+  for (const place of places) apart.push(Math.max(place, (apart.at(-1) ?? -Infinity) + gap));
+  return apart;
+}
+
+const holdPlace = (down: boolean, from: number, length: number, offset: number) =>
+  down ? { top: from, height: length, left: offset, width: TAPE } : { left: from, width: length, top: offset, height: TAPE };
+
 const handleName = (handle: BandHandle): string => (handle.what === 'sash' ? 'Sash' : `Border ${handle.index + 1}`);
 
-interface ControlProps {
+interface MoveProps {
   readonly band: Band;
+  readonly moves: BandHandle;
   readonly unit: Unit;
   readonly scale: number;
   readonly down: boolean;
   readonly mirrored: boolean;
-  /** In the tab order: one of each kind a tape is enough. */
-  readonly reachable: boolean;
-  readonly at: number;
-  readonly offset: number;
-  readonly what: string;
   readonly onMove: TapeProps['onMove'];
-  readonly onPoint: TapeProps['onPoint'];
+  readonly onPoint: (pointing: boolean) => void;
 }
 
 let gestures = 0;
 
-function BandHandleControl({ band, unit, scale, down, mirrored, reachable, at, offset, what, onMove, onPoint }: ControlProps) {
+/** Dragging and arrow keys for one width: one gesture, one undo; what is wrong with where it was moved to. */
+function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: MoveProps) {
   const width = band.to - band.from;
   const step = rulerStep(unit);
-  const drag = useRef<{ startWidth: number; travelled: number; scale: number; gesture: string } | null>(null);
+  const drag = useRef({ startWidth: 0, travelled: 0, scale: 1, gesture: '' });
   const [active, setActive] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-
   const { moveProps } = useMove({
     onMoveStart: ({ pointerType }) => {
-      // A held arrow key is one gesture too, so one undo takes it back.
       drag.current = { startWidth: width, travelled: 0, scale, gesture: `tape-${gestures++}` };
-      if (pointerType !== 'keyboard') setActive(true);
+      setActive(pointerType !== 'keyboard');
     },
     onMove: ({ deltaX, deltaY, pointerType }) => {
-      const going = drag.current!;
+      const going = drag.current;
       if (pointerType === 'keyboard') {
-        const next = Math.round(width / step + Math.sign(deltaX - deltaY)) * step;
-        setProblem(onMove(band.moves!, next, going.gesture));
+        setProblem(onMove(moves, Math.round(width / step + Math.sign(deltaX - deltaY)) * step, going.gesture));
         return;
       }
       going.travelled += down ? deltaY : deltaX;
       const moved = (mirrored ? -going.travelled : going.travelled) / going.scale;
-      const next = Math.round((going.startWidth + moved) / step) * step;
-      setProblem(onMove(band.moves!, next, going.gesture));
+      setProblem(onMove(moves, Math.round((going.startWidth + moved) / step) * step, going.gesture));
     },
     onMoveEnd: ({ pointerType }) => {
-      if (pointerType === 'keyboard') return;
       setActive(false);
-      setProblem(null);
+      if (pointerType !== 'keyboard') setProblem(null);
     },
   });
+  return { moveProps, active, problem, clearProblem: () => setProblem(null), width };
+}
 
-  const edge = at + (mirrored ? band.from : band.to) * scale;
-  const reach = Math.max(14, Math.min(24, width * scale + 10));
-  const place = down
-    ? { top: edge - reach / 2, height: reach, left: offset - 4, width: TAPE + 8 }
-    : { left: edge - reach / 2, width: reach, top: offset - 4, height: TAPE + 8 };
+/** A division of the tape itself as something to drag. The grip does the same for keyboard and reader. */
+function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties }) {
+  const { moveProps } = useWidthMove(props);
+  return (
+    <Hold
+      {...moveProps}
+      aria-hidden
+      data-hold={props.moves.what}
+      data-down={props.down || undefined}
+      style={style}
+      onPointerEnter={() => props.onPoint(true)}
+      onPointerLeave={() => props.onPoint(false)}
+    />
+  );
+}
+
+interface GripProps extends MoveProps {
+  readonly what: string;
+  /** Middle of the grip along the tape, its size, and where its lane begins across it. */
+  readonly at: number;
+  readonly grip: number;
+  readonly lane: number;
+}
+
+function BandGrip({ what, at, grip, lane, ...props }: GripProps) {
+  const { unit, down, onPoint } = props;
+  const { moveProps, active, problem, clearProblem, width } = useWidthMove(props);
   const [showing, setShowing] = useState(false);
-  const label = `${what} ${formatWithUnit(width, unit)}`;
-  const bubble = down ? { top: edge - 14, left: offset + TAPE + 8 } : { left: edge, top: offset - 34, transform: 'translateX(-50%)' };
+  const show = (on: boolean) => {
+    setShowing(on);
+    onPoint(on);
+  };
+  const place = down ? { top: at - grip / 2, left: lane } : { left: at - grip / 2, top: lane };
+  const bubble = down ? { top: at - 14, left: lane + grip + TAPE + 14 } : { left: at + grip / 2 + 6, top: lane + grip / 2 - 14 };
+  const Arrows = down ? MoveVertical : MoveHorizontal;
   return (
     <>
-      <Handle
+      <Grip
         {...moveProps}
         role="slider"
-        tabIndex={reachable ? 0 : -1}
+        tabIndex={0}
         aria-label={`${what} width`}
         aria-orientation={down ? 'vertical' : 'horizontal'}
         aria-valuenow={width}
@@ -212,28 +268,20 @@ function BandHandleControl({ band, unit, scale, down, mirrored, reachable, at, o
         aria-valuetext={formatWithUnit(width, unit)}
         data-down={down || undefined}
         data-active={active || undefined}
-        style={place}
-        onPointerEnter={() => {
-          setShowing(true);
-          onPoint([band.part]);
-        }}
-        onPointerLeave={() => {
-          setShowing(false);
-          onPoint([]);
-        }}
-        onFocus={() => {
-          setShowing(true);
-          onPoint([band.part]);
-        }}
+        style={{ ...place, width: grip, height: grip }}
+        onPointerEnter={() => show(true)}
+        onPointerLeave={() => show(false)}
+        onFocus={() => show(true)}
         onBlur={() => {
-          setShowing(false);
-          setProblem(null);
-          onPoint([]);
+          show(false);
+          clearProblem();
         }}
-      />
+      >
+        <Arrows size={13} aria-hidden />
+      </Grip>
       {(showing || active) && (
         <Bubble style={bubble} role="status" data-wrong={problem !== null || undefined}>
-          <Lengths text={problem ?? `${label} ${down ? '↕' : '↔'}`} />
+          <Lengths text={problem ?? `${what} ${formatWithUnit(width, unit)}`} />
         </Bubble>
       )}
     </>

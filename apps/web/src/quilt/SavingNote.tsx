@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
-import { keepMine, useTheirs } from './saving.ts';
+import { keepMine, takeTheirs } from './saving.ts';
 import type { Saving } from './savingSlice.ts';
 
 const Note = styled.span`
@@ -55,7 +55,7 @@ export function SavingNote() {
           </p>
           <div>
             <Button look="main" onPress={() => dispatch(keepMine())}>Keep mine</Button>
-            <Button onPress={() => dispatch(useTheirs())}>Use the newer one</Button>
+            <Button onPress={() => dispatch(takeTheirs())}>Use the newer one</Button>
           </div>
         </Banner>
       )}

@@ -68,7 +68,7 @@ export function TopBar() {
       <div className="tools">
         <Button aria-label="Undo" isDisabled={!canUndo} onPress={() => dispatch(undo())}><Undo2 size={16} aria-hidden /><span className="word">Undo</span></Button>
         <Button aria-label="Redo" isDisabled={!canRedo} onPress={() => dispatch(redo())}><Redo2 size={16} aria-hidden /><span className="word">Redo</span></Button>
-        <Button aria-label="Download the plan" onPress={() => download(`${plan.title}.plan.json`, writePlanJson(plan), 'application/json')}>
+        <Button aria-label="Download the plan file" onPress={() => download(`${plan.title}.plan.json`, writePlanJson(plan), 'application/json')}>
           <Download size={16} aria-hidden /><span className="word">Plan file</span>
         </Button>
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>

@@ -94,7 +94,7 @@ export const openQuilt = (id: string): Thunk<Promise<void>> => async (dispatch) 
 };
 
 /** Goes on with the newer version; the own one is one undo away. */
-export const useTheirs = (): Thunk<void> => (dispatch, getState) => {
+export const takeTheirs = (): Thunk<void> => (dispatch, getState) => {
   const { theirs, id } = getState().saving;
   if (!theirs || !id) return;
   dispatch(staleSettled({ revision: theirs.revision, saved: true }));

@@ -14,7 +14,8 @@ const Page = styled.div`
   max-width: 1180px;
   margin: 0 auto;
   padding: 0 24px 64px;
-  header { display: flex; align-items: center; gap: 10px; padding: 22px 0 6px; }
+  @media (max-width: 420px) { padding: 0 14px 48px; }
+  header { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; padding: 22px 0 6px; }
   h1 { font: 700 30px/1.1 var(--name); margin-right: auto; }
   h2 { margin: 26px 0 12px; font-size: 14px; font-weight: 600; color: var(--soft); }
 `;

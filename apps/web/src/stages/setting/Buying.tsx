@@ -1,4 +1,4 @@
-import { type Fabric, type FabricCut, fabricFor, fabricUses, formatLength, formatWithUnit, type Plan } from '@lattice/core';
+import { type Fabric, type FabricCut, fabricFor, fabricUses, formatWithUnit, type Plan } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -81,7 +81,7 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
         <p className="why">
           <Why figure={cut.needed} text={formatWithUnit(cut.needed.value, unit)} what={`${formatWithUnit(cut.needed.value, unit)} needed`} /> needed
           {cut.strips.map((group) => (
-            <span key={group.width}>; <Why figure={group.strips} text={`${group.strips.value} × ${formatLength(group.width, unit)}`} what={`${group.strips.value} strips`} /> <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
+            <span key={group.width}>; <Why figure={group.strips} text={`${group.strips.value} ${group.strips.value === 1 ? 'strip' : 'strips'} of ${formatWithUnit(group.width, unit)}`} what={`${group.strips.value} strips`} /> for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
           ))}
         </p>
       )}

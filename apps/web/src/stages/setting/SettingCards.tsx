@@ -12,8 +12,6 @@ const Cards = styled(RadioGroup)`
   grid-template-columns: repeat(3, 1fr);
   gap: 8px;
   margin-bottom: 8px;
-  > span { display: none; }
-  > p, > [slot='errorMessage'] { grid-column: 1 / -1; }
 `;
 const Card = styled(Radio)`
   display: flex;

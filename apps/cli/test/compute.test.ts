@@ -1,0 +1,76 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { computeQuilt, readPlanJson } from '@lattice/core';
+import { compute } from '../src/compute.ts';
+
+const root = path.resolve(__dirname, '../../..');
+const demo = path.join(root, 'demo/potting-shed.plan.json');
+let folder: string;
+beforeAll(() => (folder = mkdtempSync(path.join(tmpdir(), 'lattice-cli-'))));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+function run(text: string, json = false) {
+  const out: string[] = [];
+  const complaints: string[] = [];
+  writeFileSync(path.join(folder, 'plan.json'), text);
+  const code = compute('plan.json', { json, base: folder, out: (l) => out.push(l), complain: (l) => complaints.push(l) });
+  return { code, out: out.join('\n'), complaints };
+}
+const plan = readFileSync(demo, 'utf8');
+
+describe('compute', () => {
+  test('prints sizes, pieces, backing, binding and shop cuts, with their working', () => {
+    const { code, out } = run(plan);
+    expect(code).toBe(0);
+    expect(out).toContain('Finished size  70 × 81 1/2″');
+    expect(out).toContain('71 Sashes: 2 × 10 1/2″');
+    expect(out).toContain('Upright: 6 rows × (5 + 1) = 36');
+    expect(out).toContain('2 1/2″ shorter than the target');
+    expect(out).toMatch(/(\d[ \d/]*) yd +Oatmeal linen-look/);
+  });
+  test('--json is what the core computes', () => {
+    const { out } = run(plan, true);
+    const read = readPlanJson(plan);
+    expect(read.ok && JSON.parse(out)).toMatchObject(JSON.parse(JSON.stringify(read.ok && computeQuilt(read.plan))) as object);
+  });
+  test('each problem is one line with its place in the file', () => {
+    const { code, complaints } = run(plan.replace('"sash": 1.5', '"sash": 11').replace('"seam": 0.25', '"seam": 0.25'));
+    expect(code).toBe(2);
+    const line = plan.split('\n').findIndex((l) => l.includes('"sash": 1.5')) + 1;
+    expect(complaints).toEqual([expect.stringMatching(new RegExp(`^plan\\.json:${line}:13: setting\\.sash: A sash of 11″ is wider than the block`))]);
+  });
+  test('several problems, several lines', () => {
+    const { complaints } = run(plan.replace('"across": 5', '"across": 0').replace('"seam": 0.25', '"seam": -1'));
+    expect(complaints).toHaveLength(2);
+    expect(complaints.every((c) => /^plan\.json:\d+:\d+: (seam|grid\.across): /.test(c))).toBe(true);
+  });
+  test.each([
+    ['cut short', '{"schemaVersion": 1,', /plan\.json:1:21: This is not JSON/],
+    ['not quoted', '{title: 3}', /plan\.json:1:2: This is not JSON/],
+    ['empty', '', /plan\.json:1:1: This is not JSON: a value is missing/],
+    ['another JSON', '[]', /plan\.json:1:1: This is not a quilt plan/],
+  ])('%s', (_, text, message) => {
+    const { code, complaints } = run(text);
+    expect(code).toBe(2);
+    expect(complaints[0]).toMatch(message);
+  });
+});
+
+describe('./lattice', () => {
+  const lattice = (...args: string[]) => spawnSync(path.join(root, 'lattice'), args, { cwd: root, encoding: 'utf8' });
+  test('compute works out a plan file named from where one stands', () => {
+    expect(execFileSync(path.join(root, 'lattice'), ['compute', 'potting-shed.plan.json'], { cwd: path.join(root, 'demo'), encoding: 'utf8' })).toContain('Potting-shed raffle quilt');
+  });
+  test('a missing file, a wrong flag, no file: exit 2 and one line', () => {
+    for (const args of [['compute', 'none.json'], ['compute', demo, '--yaml'], ['compute']]) {
+      const { status, stderr } = lattice(...args);
+      expect(status).toBe(2);
+      expect(stderr.trim().split('\n')).toHaveLength(1);
+    }
+  });
+  test('an unknown command is said to be one', () => {
+    expect(lattice('sew')).toMatchObject({ status: 2, stderr: './lattice sew: there is no such command.\n' });
+  });
+});

@@ -1,0 +1,4 @@
+import { pipeline } from './pipeline.ts';
+
+/** Every case; each prints one JSON line. Ratios within one run, since machines differ. */
+for (const line of pipeline()) console.log(JSON.stringify(line));

@@ -1,0 +1,32 @@
+import { computeQuilt, type Plan, startPlan } from '@lattice/core';
+import { median } from './measure.ts';
+
+const GRIDS = [[5, 6], [10, 10], [20, 20], [40, 40]] as const;
+
+function sashedPlan(across: number, down: number): Plan {
+  const plan = startPlan('sashed-sampler');
+  const pile = Array.from({ length: across * down }, (_, i) => ({ name: `Block ${i + 1}`, width: 12.5, height: 12.5 + (i % 5) / 32 }));
+  return { ...plan, grid: { across, down }, pile };
+}
+
+/**
+ * The whole pipeline for 30 to 1,600 sashed blocks, as a ratio to `structuredClone` of its own result:
+ * what it costs to work a quilt out against merely copying the answer.
+ */
+export function* pipeline() {
+  let at400 = 0;
+  for (const [across, down] of GRIDS) {
+    const blocks = across * down;
+    const plan = sashedPlan(across, down);
+    const result = computeQuilt(plan);
+    const compute = median(() => computeQuilt(plan), 200);
+    const clone = median(() => structuredClone(result), blocks > 500 ? 40 : 200);
+    if (blocks === 400) at400 = compute;
+    yield {
+      case: 'pipeline', blocks, computeMs: round(compute), cloneMs: round(clone), ratioToClone: round(compute / clone), aim: 4,
+      ...(blocks === 1600 ? { ratioTo400: round(compute / at400), aimTo400: 4.6 } : {}),
+    };
+  }
+}
+
+const round = (value: number): number => Math.round(value * 1000) / 1000;

@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM_FLAGS } from './support/chromium.ts';
+
+const report = process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'];
+
+export default defineConfig({
+  testDir: './tests',
+  outputDir: '../test-results',
+  fullyParallel: false,
+  workers: 2,
+  timeout: 45_000,
+  expect: { timeout: 10_000 },
+  retries: 0,
+  reporter: report ? [['list'], ['json', { outputFile: report }]] : 'list',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: process.env['LATTICE_CHROMIUM'] ?? 'chromium', args: CHROMIUM_FLAGS },
+    colorScheme: 'light',
+    trace: 'off',
+  },
+});

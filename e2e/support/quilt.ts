@@ -1,0 +1,56 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { DemoServer } from './server.ts';
+
+/** Each test file gets a server of its own; each page reports what it complained of. */
+export const test = base.extend<{ complaints: string[] }, { server: DemoServer }>({
+  server: [
+    async ({}, use) => {
+      const server = new DemoServer();
+      await server.start();
+      await use(server);
+      await server.end();
+    },
+    { scope: 'worker' },
+  ],
+  complaints: [
+    async ({ page }, use) => {
+      const complaints: string[] = [];
+      page.on('pageerror', (error) => complaints.push(error.message));
+      await use(complaints);
+      expect(complaints).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+export const DEMO = 'Potting-shed raffle quilt';
+
+/** Puts a copy of a demo quilt on the shelf under a name of its own, so that tests do not meet; answers its id. */
+export async function addCopy(page: Page, server: DemoServer, name: string, title = DEMO): Promise<string> {
+  const quilts = (await (await page.request.get(`${server.address}api/quilts`)).json()) as { plan: { title: string } }[];
+  const { plan } = quilts.find((q) => q.plan.title === title)!;
+  const added = await page.request.post(`${server.address}api/quilts`, { data: { plan: { ...plan, title: name } } });
+  return ((await added.json()) as { id: string }).id;
+}
+
+/** Opens a fresh copy of a demo quilt. The demo quilts themselves stay as they were seeded. */
+export async function openCopy(page: Page, server: DemoServer, title = DEMO): Promise<void> {
+  const id = await addCopy(page, server, `${title} ${Math.random()}`, title);
+  await page.goto(`${server.address}quilts/${id}/setting`);
+  await expect(size(page)).toBeVisible();
+}
+
+export const size = (page: Page): Locator => page.getByTestId('finished-size');
+/** Text of an element on one line. */
+export const plain = async (locator: Locator): Promise<string> => (await locator.innerText()).replace(/\s+/g, ' ').trim();
+export const expectSize = (page: Page, text: string) => expect.poll(() => plain(size(page))).toBe(text);
+export const saved = (page: Page) => expect(page.getByText(/^Saved · revision \d+$/)).toBeVisible();
+export const field = (page: Page, label: string): Locator => page.getByRole('textbox', { name: label, exact: true });
+export const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+
+/** Types into a field and leaves it. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  await field(page, label).fill(text);
+  await field(page, label).press('Enter');
+}

@@ -1,0 +1,47 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+const root = path.resolve(import.meta.dirname, '../..');
+
+/** The real server with the demo on its shelf, in a folder of its own, at a port the system chose. */
+export class DemoServer {
+  readonly folder = mkdtempSync(path.join(tmpdir(), 'lattice-e2e-'));
+  private child: ChildProcess | null = null;
+  address = '';
+
+  /** Starts it; a second start after `stop` finds the same data at the same port. */
+  async start(): Promise<void> {
+    const port = this.address ? new URL(this.address).port : '0';
+    const child = spawn(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', '--demo', '--data', this.folder, '--port', port], { cwd: root });
+    this.child = child;
+    let said = '';
+    this.address = await new Promise<string>((resolve, reject) => {
+      const hear = (chunk: Buffer) => {
+        said += chunk.toString();
+        const found = /http:\/\/127\.0\.0\.1:\d+\//.exec(said);
+        if (found) resolve(found[0]);
+      };
+      child.stdout.on('data', hear);
+      child.stderr.on('data', hear);
+      child.on('exit', () => reject(new Error(`The server did not start:\n${said}`)));
+    });
+  }
+
+  /** Stops it as a person would, and waits until it is gone. */
+  async stop(): Promise<void> {
+    const child = this.child;
+    if (!child || child.exitCode !== null) return;
+    const gone = once(child, 'exit');
+    child.kill('SIGTERM');
+    await gone;
+    this.child = null;
+  }
+
+  async end(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from '@playwright/test';
+import { expect, openCopy, size, tab, test } from '../support/quilt.ts';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** WCAG 2.2 AA as far as a machine can tell, by axe-core. */
+async function accessible(page: Page): Promise<void> {
+  await page.evaluate(axeSource);
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run(root: Document, options: object): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> } };
+    const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+    return violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 160)} ${n.failureSummary ?? ''}`));
+  });
+  expect(found).toEqual([]);
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`no fault axe can find, ${scheme}`, async ({ page, server }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await page.goto(server.address);
+    await expect(page.getByRole('link', { name: 'Potting-shed raffle quilt' }).first()).toBeVisible();
+    await accessible(page);
+    await openCopy(page, server);
+    await accessible(page);
+    for (const name of ['Cut', 'Buy']) {
+      await tab(page, name);
+      await accessible(page);
+    }
+  });
+}
+
+for (const width of [320, 760, 2560]) {
+  test(`nothing runs off the side at ${width} pixels`, async ({ page, server }) => {
+    await page.setViewportSize({ width, height: 900 });
+    await openCopy(page, server);
+    for (const name of ['Choose', 'Cut', 'Buy']) {
+      await tab(page, name);
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(over).toBeLessThanOrEqual(0);
+    }
+    await expect(size(page)).toBeVisible();
+    await page.goto(server.address);
+    await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  });
+}
+
+test('first screen: at most 250 kB of script, compressed', async ({ page, server }) => {
+  let bytes = 0;
+  page.on('response', async (response) => {
+    if (response.request().resourceType() === 'script') bytes += (await response.request().sizes()).responseBodySize;
+  });
+  await page.goto(server.address, { waitUntil: 'networkidle' });
+  expect(bytes).toBeGreaterThan(50_000);
+  expect(bytes).toBeLessThanOrEqual(250_000);
+});
+
+test('four hundred blocks are drawn, and a dragged sash follows', async ({ page, server }) => {
+  await openCopy(page, server);
+  for (const label of ['Blocks across', 'Blocks down']) {
+    await page.getByRole('textbox', { name: label, exact: true }).fill('20');
+    await page.getByRole('textbox', { name: label, exact: true }).press('Enter');
+  }
+  await expect(page.getByText('370 more to make')).toBeVisible();
+  const slider = page.getByRole('slider', { name: 'Sash width' }).first();
+  await slider.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(slider).toHaveAttribute('aria-valuetext', '1 5/8″');
+});

@@ -1,0 +1,7 @@
+import { bin, show, stopped } from '../lib.mjs';
+import { install } from '../prepare.mjs';
+
+export const run = stopped(async (args) => {
+  await install();
+  return show(bin('tsx'), ['bench/src/main.ts', ...args]);
+});

@@ -1,0 +1,49 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { bin, quiet, root, show, stopped } from '../lib.mjs';
+import { build, chromium, install } from '../prepare.mjs';
+
+const ROOMS = ['packages/core', 'apps/server', 'apps/web', 'apps/cli', 'bench', 'e2e', 'scripts'];
+
+/** A check that passes or fails as a whole; its output is shown only when it fails. */
+function check(name, command, args) {
+  const started = Date.now();
+  const { code, out } = quiet(command, args);
+  console.log(`${code === 0 ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+  if (code !== 0) console.log(out);
+  return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+}
+
+/** Runs a test runner that leaves a JSON report; a run that leaves none has failed. */
+async function report(name, file, command, args, env, count) {
+  const place = path.join(root, 'node_modules/.lattice', file);
+  rmSync(place, { force: true });
+  console.log(`\n${name}`);
+  const code = await show(command, args(place), env(place));
+  if (!existsSync(place)) return { passed: 0, failed: 1 };
+  const counted = count(JSON.parse(readFileSync(place, 'utf8')));
+  return code !== 0 && counted.failed === 0 ? { ...counted, failed: 1 } : counted;
+}
+
+export const run = stopped(async () => {
+  await install();
+  const LATTICE_CHROMIUM = chromium();
+  const results = [
+    check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
+    ...ROOMS.map((room) => check(`types of ${room}`, bin('tsc'), ['-p', room])),
+    await report(
+      'Unit tests', 'jest.json', bin('jest'), (place) => ['--json', `--outputFile=${place}`, '--silent'], () => ({}),
+      (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
+    ),
+  ];
+  await build();
+  results.push(
+    await report(
+      'Browser tests', 'browser.json', bin('playwright'), () => ['test', '--config', 'e2e/playwright.config.ts'], (place) => ({ LATTICE_CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: place }),
+      (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.errors.length }),
+    ),
+  );
+  const sum = (key) => results.reduce((total, r) => total + r[key], 0);
+  console.log(`\n${sum('passed')} passed, ${sum('failed')} failed`);
+  return sum('failed') === 0 ? 0 : 1;
+});

@@ -1,0 +1,21 @@
+/** The commands behind ./lattice. Each is its own file; this names them. */
+const COMMANDS = {
+  demo: ['install, build, seed and serve the demo  [--port N] [--data DIR]', () => import('./commands/demo.mjs')],
+  test: ['install what is needed, then lint, types, unit and browser tests', () => import('./commands/test.mjs')],
+  dev: ['serve with live reload for developers', () => import('./commands/dev.mjs')],
+  shots: ['draw docs/screenshots from the demo', () => import('./commands/shots.mjs')],
+  bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
+  compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/compute.mjs')],
+};
+
+const [name, ...args] = process.argv.slice(2);
+const command = COMMANDS[name];
+if (!command) {
+  const asked = name && !['help', '--help', '-h'].includes(name);
+  if (asked) console.error(`./lattice ${name}: there is no such command.`);
+  console.log('Usage: ./lattice COMMAND\n');
+  for (const [key, [says]] of Object.entries(COMMANDS)) console.log(`  ${key.padEnd(9)}${says}`);
+  process.exit(asked ? 2 : 0);
+}
+const { run } = await command[1]();
+process.exitCode = await run(args);

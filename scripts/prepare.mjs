@@ -1,0 +1,55 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { bin, hashOf, once, quiet, Stop } from './lib.mjs';
+
+const isRoot = process.getuid?.() === 0;
+
+/** Installs Debian packages when it may; answers whether they are there now. */
+function apt(...packages) {
+  if (!isRoot || quiet('apt-get', ['--version']).code !== 0) return false;
+  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  quiet('apt-get', ['update', '-qq'], env);
+  return quiet('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], env).code === 0;
+}
+
+/**
+ * Installs the packages of the lock file. The database driver is compiled where no ready-made one can
+ * be had; then it needs a compiler and Node's headers, looked for beside Node itself.
+ */
+export function install() {
+  return once('install', `${hashOf('package-lock.json')} ${process.version}`, async () => {
+    console.log('Installing packages (the first time takes a few minutes)…');
+    const headers = path.resolve(process.execPath, '../..');
+    const env = existsSync(path.join(headers, 'include/node/node.h')) ? { npm_config_nodedir: headers } : {};
+    const attempt = () => quiet('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], env);
+    let { code, out } = attempt();
+    if (code !== 0 && /gyp|python|make|g\+\+/i.test(out) && apt('python3', 'make', 'g++')) ({ code, out } = attempt());
+    if (code !== 0) {
+      console.error(out.trim().split('\n').slice(-25).join('\n'));
+      throw new Stop('The packages could not be installed; npm’s own words are above. Check the network and the disk, then try again.');
+    }
+  });
+}
+
+/** Builds the web app, when its sources or the core's have changed. */
+export async function build() {
+  await once('build', hashOf('apps/web', 'packages/core', 'package-lock.json'), async () => {
+    console.log('Building the web app…');
+    const { code, out } = quiet(bin('vite'), ['build', 'apps/web', '--config', 'apps/web/vite.config.ts', '--logLevel', 'warn']);
+    if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
+  });
+}
+
+const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];
+
+/** Chromium by name, on the path. */
+const findChromium = () => NAMES.map((name) => quiet('sh', ['-c', `command -v ${name}`]).out.trim()).find((found) => found !== '' && existsSync(found));
+
+/** Path of Chromium, installed first where it is missing and may be. */
+export function chromium() {
+  const found = process.env.LATTICE_CHROMIUM ?? findChromium();
+  if (found) return found;
+  console.log('Installing Chromium for the browser tests…');
+  if (apt('chromium') && findChromium()) return findChromium();
+  throw new Stop('The browser tests need Chromium. Install Debian’s package “chromium”, then try again.');
+}

@@ -1,0 +1,74 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+const root = path.resolve(__dirname, '../..');
+
+/** What the linter says of a text, were it a file at this place. */
+function lint(file: string, text: string): string {
+  return spawnSync(path.join(root, 'node_modules/.bin/eslint'), ['--stdin', '--stdin-filename', path.join(root, file)], { cwd: root, input: text, encoding: 'utf8' }).stdout;
+}
+
+describe('the walls of the house', () => {
+  test('core imports nothing from outside it, and nothing impure', () => {
+    const said = lint('packages/core/src/border/x.ts', [
+      "import { useState } from 'react';", "import fs from 'node:fs';", "import knex from 'knex';", "import { a } from '../../../../apps/web/src/main.tsx';",
+      "import { z } from 'zod';", "import { near } from '../length/tolerance.ts';",
+      'export const b = [useState, fs, knex, a, z, near, Date.now(), Math.random(), document.title];',
+    ].join('\n'));
+    for (const line of [1, 2, 3, 4]) expect(said).toMatch(new RegExp(`^ +${line}:.*(core imports nothing outside itself)`, 'm'));
+    for (const line of [5, 6]) expect(said).not.toMatch(new RegExp(`^ +${line}:`, 'm'));
+    expect(said.match(/The core is pure/g)).toHaveLength(3);
+  }, 30_000);
+
+  test('web and server never import each other, and use only the core’s public face', () => {
+    expect(lint('apps/web/src/shelf/x.ts', "import { createApp } from '../../../server/src/app.ts';\nexport default createApp;")).toContain('over HTTP only');
+    expect(lint('apps/web/src/shelf/x.ts', "import { near } from '../../../../packages/core/src/length/tolerance.ts';\nexport default near;")).toContain('public face');
+    expect(lint('apps/server/src/x.ts', "import { api } from '../../web/src/app/api.ts';\nexport default api;")).toContain('knows no interface');
+  }, 30_000);
+
+  test('going round in a circle is noticed', () => {
+    const said = lint('packages/core/src/length/tolerance.ts', "import { rulerUp } from './rounding.ts';\nexport const near = rulerUp;\nexport const TOLERANCE = 1;");
+    expect(said).toContain('Dependency cycle');
+  }, 30_000);
+});
+
+describe('starting the server badly', () => {
+  const start = (...args: string[]) => spawnSync(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', ...args], { cwd: root, encoding: 'utf8', timeout: 20_000 });
+  const oneLine = (run: { status: number | null; stderr: string }, words: RegExp) => {
+    expect(run.status).toBe(1);
+    expect(run.stderr.trim().split('\n')).toEqual([expect.stringMatching(words)]);
+  };
+
+  test('a port in use, a port that is none, a folder that cannot be: one clear line each', async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'lattice-start-'));
+    const holder = createServer().listen(0, '127.0.0.1');
+    await once(holder, 'listening');
+    const { port } = holder.address() as { port: number };
+    oneLine(start('--port', String(port), '--data', folder), new RegExp(`^Port ${port} is in use\\. Choose another with --port N`));
+    holder.close();
+    oneLine(start('--port', 'seven', '--data', folder), /^--port seven: a port is a whole number/);
+    oneLine(start('--data', path.join(root, 'package.json', 'inside')), /cannot be written to\. Choose another with --data DIR\.$/);
+    rmSync(folder, { recursive: true });
+  }, 60_000);
+
+  test('asked to stop it stops cleanly', async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'lattice-stop-'));
+    const child = spawn(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', '--port', '0', '--data', folder], { cwd: root });
+    await once(child.stdout, 'data');
+    child.kill('SIGTERM');
+    expect((await once(child, 'exit'))[0]).toBe(0);
+    rmSync(folder, { recursive: true });
+  }, 30_000);
+});
+
+describe('the project’s papers', () => {
+  test('every screenshot is linked from the README, every script has its line there', () => {
+    const readme = readFileSync(path.join(root, 'README.md'), 'utf8');
+    for (const command of ['demo', 'test', 'dev', 'shots', 'bench', 'compute']) expect(readme).toContain(`./lattice ${command}`);
+    for (const name of ['shelf', 'setting-sashed', 'setting-cut', 'setting-buy', 'setting-on-point-evening']) expect(readme).toContain(`docs/screenshots/${name}.png`);
+  });
+});
