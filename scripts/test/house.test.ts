@@ -1,6 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -63,6 +63,18 @@ describe('starting the server badly', () => {
     expect((await once(child, 'exit'))[0]).toBe(0);
     rmSync(folder, { recursive: true });
   }, 30_000);
+});
+
+describe('an old Node, or none', () => {
+  test('one clear line each', () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'lattice-node-'));
+    const run = () => spawnSync('/bin/sh', [path.join(root, 'lattice'), 'demo'], { encoding: 'utf8', env: { PATH: `${folder}:/usr/sbin:/sbin` } });
+    symlinkSync('/usr/bin/dirname', path.join(folder, 'dirname'));
+    expect(run()).toMatchObject({ status: 1, stderr: 'Dapper Lattice needs Node 20.19 or newer, and there is no Node here. Install it, then try again.\n' });
+    writeFileSync(path.join(folder, 'node'), '#!/bin/sh\n[ "$1" = --version ] && echo v18.2.0 && exit 0\nexit 1\n', { mode: 0o755 });
+    expect(run()).toMatchObject({ status: 1, stderr: 'Dapper Lattice needs Node 20.19 or newer; this is v18.2.0. Install a newer one, then try again.\n' });
+    rmSync(folder, { recursive: true });
+  });
 });
 
 describe('the project’s papers', () => {

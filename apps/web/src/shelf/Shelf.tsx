@@ -1,4 +1,4 @@
-import { computeQuilt, formatSize, type Plan, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
+import { formatSize, layOut, type Plan, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
 import { Copy, FileUp, Moon, Sun, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -156,8 +156,7 @@ export function Shelf() {
 
 function QuiltCard({ quilt, onCopy, onRemove }: { quilt: StoredQuilt; onCopy: () => void; onRemove: () => void }) {
   const { plan, id } = quilt;
-  const { layout } = useMemo(() => computeQuilt(plan), [plan]);
-  const { width, height } = layout.finished;
+  const { width, height } = useMemo(() => layOut(plan).finished, [plan]);
   return (
     <Card>
       <div className="art"><Thumbnail plan={plan} /></div>
