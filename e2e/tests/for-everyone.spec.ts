@@ -28,6 +28,9 @@ for (const scheme of ['light', 'dark'] as const) {
       await tab(page, name);
       await accessible(page);
     }
+    await page.getByRole('link', { name: 'Borders' }).click();
+    await expect(page.getByTestId('corner')).toBeVisible();
+    await accessible(page);
   });
 }
 

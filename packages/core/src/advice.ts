@@ -20,9 +20,10 @@ export function adviseOn(plan: Plan, pile: Pile, fabrics: readonly FabricCut[]):
   say(['pile'], sizeAdvice(pile, plan.unit));
   say(['setting', 'sash'], sashProportion(plan));
   const shorter = Math.min(plan.block.width, plan.block.height);
+  // No border wider than the block (handbook 4, common practice).
   plan.borders.forEach((border, i) => {
-    if (border.width > shorter + TOLERANCE) {
-      say(['borders', i, 'width'], `This border is wider than the block (${formatWithUnit(shorter, plan.unit)}). It will draw the eye away from the blocks.`);
+    if (Math.max(border.sides, border.ends) > shorter + TOLERANCE) {
+      say(['borders', i, 'sides'], `This border is wider than the block (${formatWithUnit(shorter, plan.unit)}). It will draw the eye away from the blocks.`);
     }
   });
   for (const { fabric, tooNarrow } of fabrics) {

@@ -1,6 +1,7 @@
 /** The whole public face of the core. Everything outside imports from here. */
 export { type Advice } from './advice.ts';
 export { judgePile, type Pile } from './block/pile.ts';
+export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './border/corners.ts';
 export { computeQuilt, fabricById, type Quilt } from './compute.ts';
 export { type CutShape } from './cutting/cut-shape.ts';
 export { type FabricCut } from './cutting/fabric-cuts.ts';
@@ -24,7 +25,7 @@ export { convertPlan } from './plan/convert.ts';
 export { BORDER_LIMIT, GRID_LIMIT, planProblems, type Problem } from './plan/problems.ts';
 export { type ReadPlan, readPlan } from './plan/read.ts';
 export { type Fabric, PILE_LIMIT, type PileBlock, type Plan, SCHEMA_VERSION } from './plan/shape.ts';
-export { startPlan, STARTS, type StartId } from './plan/start.ts';
+export { startBorder, startPlan, STARTS, type StartId } from './plan/start.ts';
 export { settingOf, type SettingKind, type SettingOptions, SETTINGS, turnInto } from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type ShopCut, shopCut } from './shopping/shop-cut.ts';

@@ -148,7 +148,7 @@ describe('fabric by fabric', () => {
     const all = plan.fabrics.slice(0, 1);
     const one = all[0]!.id;
     const quilt = quiltOf(12, 3, 4, plan.setting, {
-      fabrics: all, fabricFor: { sash: one, cornerstone: one, triangle: one }, backing: { ...plan.backing, fabric: one }, binding: { ...plan.binding, fabric: one },
+      fabrics: all, fabricFor: { sash: one, 'middle-sash': one, cornerstone: one, triangle: one, plain: one, frame: one }, backing: { ...plan.backing, fabric: one }, binding: { ...plan.binding, fabric: one },
     });
     expect(quilt.fabrics).toHaveLength(1);
     // Sashes and cornerstones are both 2" strips: the cornerstones come out of what the sashes leave.

@@ -1,5 +1,5 @@
 import { compareWithTarget } from '../src/target/compare.ts';
-import { convertPlan, FACES, planProblems, readPlan, readPlanJson, startPlan, STARTS, turnInto, writePlanJson } from '../src/index.ts';
+import { convertPlan, FACES, planProblems, readPlan, readPlanJson, startBorder, startPlan, STARTS, turnInto, writePlanJson } from '../src/index.ts';
 import { migratePlan } from '../src/plan/migrations.ts';
 import { quiltOf } from './support/plans.ts';
 
@@ -24,13 +24,13 @@ describe('a plan from outside', () => {
     ['half a block', { ...start, grid: { across: 2.5, down: 3 } }, /^grid.across: Blocks across must be a whole number/],
     ['no blocks', { ...start, grid: { across: 0, down: 3 } }, /^grid.across: 0 blocks across cannot be laid out/],
     ['an absurd block', { ...start, block: { width: 1200, height: 12 } }, /^block.width: A block of 1200″ cannot be right: it lies between 1″ and 60″/],
-    ['a negative border', { ...start, borders: [{ width: -2, fabric: 'border' }] }, /^borders.0.width: A border of -2″ cannot be right/],
+    ['a negative border', { ...start, borders: [startBorder(-2, 'border')] }, /^borders.0.sides: A border of -2″ cannot be right/],
     ['a fabric nobody listed', { ...start, binding: { stripWidth: 2.5, fabric: 'velvet' } }, /^binding.fabric: No fabric in this plan has the id “velvet”/],
     ['one id twice', { ...start, fabrics: [start.fabrics[0], ...start.fabrics] }, /^fabrics.1.id: Two fabrics share the id/],
     ['a sash wider than the block', { ...start, setting: { ...start.setting, sash: 13 } }, /^setting.sash: A sash of 13″ is wider than the block.* 2 to 3″/],
-    ['no sash width', { ...start, setting: { kind: 'sashed', outerSash: true, cornerstones: true } }, /^setting.sash: The sash width is missing/],
+    ['no sash width', { ...start, setting: { kind: 'sashed', outerSash: true, cornerstones: true, strips: '1' } }, /^setting.sash: The sash width is missing/],
     ['a thread for a sash', { ...start, setting: { ...start.setting, sash: 0 } }, /^setting.sash: A sash of 0″ cannot be sewn/],
-    ['oblong blocks on point', { ...start, block: { width: 9, height: 12 }, setting: { kind: 'on-point' } }, /^setting.kind: Only square blocks/],
+    ['oblong blocks on point', { ...start, block: { width: 9, height: 12 }, setting: { kind: 'on-point', plainBetween: false } }, /^setting.kind: Only square blocks/],
     ['a quilt without a name', { ...start, title: '  ' }, /^title: The quilt’s name is missing/],
   ])('%s', (_, raw, message) => expect(messages(raw).join('\n')).toMatch(message));
 
@@ -39,6 +39,17 @@ describe('a plan from outside', () => {
   });
   test('a byte-order mark is no obstacle', () => expect(readPlanJson(`\uFEFF${writePlanJson(start)}`).ok).toBe(true));
 
+  test('a version 1 plan comes up whole: borders, sash strips, fabrics', () => {
+    const old = {
+      ...start, schemaVersion: 1, borders: [{ width: 4, fabric: 'border' }],
+      setting: { kind: 'sashed', sash: 1.5, outerSash: true, cornerstones: true }, fabricFor: { sash: 'sash', cornerstone: 'accent', triangle: 'border' },
+    };
+    const read = readPlan(old);
+    expect(read).toMatchObject({ ok: true, plan: {
+      schemaVersion: 2, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
+      setting: { strips: '1' }, fabricFor: { 'middle-sash': 'accent', plain: 'border', frame: 'border' },
+    } });
+  });
   test('older versions come up step by step', () => {
     const steps = { 1: (p: Record<string, unknown>) => ({ ...p, two: true }), 2: (p: Record<string, unknown>) => ({ ...p, three: true }) };
     expect(migratePlan({ schemaVersion: 1 }, steps)).toEqual({ schemaVersion: 3, two: true, three: true });
@@ -48,14 +59,15 @@ describe('a plan from outside', () => {
 
 describe('changing a plan', () => {
   test('another setting keeps the choices the two share', () => {
-    const sashed = { kind: 'sashed', sash: 2, outerSash: false, cornerstones: true } as const;
-    expect(turnInto('on-point', sashed, 'in')).toEqual({ kind: 'on-point' });
+    const sashed = { kind: 'sashed', sash: 2, outerSash: false, cornerstones: true, strips: '1' } as const;
+    expect(turnInto('on-point', sashed, 'in')).toEqual({ kind: 'on-point', plainBetween: false });
+    expect(turnInto('on-point-sashed', sashed, 'in')).toEqual({ kind: 'on-point-sashed', sash: 2 });
     expect(turnInto('sashed', sashed, 'in')).toEqual(sashed);
-    expect(turnInto('sashed', { kind: 'on-point' }, 'cm')).toMatchObject({ sash: 4 });
+    expect(turnInto('sashed', { kind: 'on-point', plainBetween: true }, 'cm')).toMatchObject({ sash: 4 });
   });
   test('to centimetres: to the millimetre, the seam as it is sewn', () => {
     const metric = convertPlan(start, 'cm');
-    expect(metric).toMatchObject({ unit: 'cm', seam: 0.75, block: { width: 30.5 }, setting: { sash: 3.8 }, borders: [{ width: 10.2 }] });
+    expect(metric).toMatchObject({ unit: 'cm', seam: 0.75, block: { width: 30.5 }, setting: { sash: 3.8 }, borders: [{ sides: 10.2, ends: 10.2 }] });
     expect(planProblems(metric)).toEqual([]);
     expect(convertPlan(metric, 'cm')).toBe(metric);
     expect(convertPlan({ ...start, seam: 0.375 }, 'cm').seam).toBeCloseTo(1, 9);
@@ -71,15 +83,15 @@ describe('against a target', () => {
 });
 
 describe('advice', () => {
-  const sash = { kind: 'sashed', outerSash: true, cornerstones: true } as const;
+  const sash = { kind: 'sashed', outerSash: true, cornerstones: true, strips: '1' } as const;
   test.each([[0.5, /narrow for the block/], [4.5, /wide for the block/]])('a %p" sash on a 12" block', (width, message) => {
     expect(quiltOf(12, 3, 4, { ...sash, sash: width }).advice.map((a) => a.message).join()).toMatch(message);
   });
   // Common practice: sash 1/6 to 1/4 of the block; no border wider than the block.
   test('a sash within the rule of thumb is let be', () => expect(quiltOf(12, 3, 4, { ...sash, sash: 2 }).advice).toEqual([]));
   test('a border wider than the block', () => {
-    const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [{ width: 7, fabric: 'border' }] });
-    expect(quilt.advice).toMatchObject([{ path: ['borders', 0, 'width'], message: expect.stringContaining('wider than the block') }]);
+    const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [startBorder(7, 'border')] });
+    expect(quilt.advice).toMatchObject([{ path: ['borders', 0, 'sides'], message: expect.stringContaining('wider than the block') }]);
   });
   test('blocks too large and too small to ease in are told apart by name', () => {
     const pile = [

@@ -1,4 +1,4 @@
-import { computeQuilt } from '../src/index.ts';
+import { computeQuilt, shopCut, startBorder } from '../src/index.ts';
 import { cutSize, inchPlan, lineFor, quiltOf } from './support/plans.ts';
 
 const size = (figure: { width: { value: number }; height: { value: number } }) => [figure.width.value, figure.height.value];
@@ -95,10 +95,84 @@ describe('on point', () => {
   });
 });
 
-describe('butted borders', () => {
+describe('on point with plain blocks between', () => {
+  test('the nested places are cut from cloth, the size of a block', () => {
+    const quilt = quiltOf(10, 3, 4, { kind: 'on-point', plainBetween: true });
+    expect(quilt.pile.needed).toBe(12);
+    expect(lineFor(quilt, 'plain').count.value).toBe(6);
+    expect(cutSize(quilt, 'plain')).toEqual([10.5, 10.5]);
+  });
+});
+
+describe('alternate', () => {
+  test.each([[3, 3, 5, 4], [4, 5, 10, 10], [1, 1, 1, 0]])('%p × %p: %p blocks, %p plain', (across, down, blocks, plain) => {
+    const quilt = quiltOf(9, across, down, { kind: 'alternate' });
+    expect(quilt.pile.needed).toBe(blocks);
+    expect(quilt.layout.parts['plain']?.count.value ?? 0).toBe(plain);
+  });
+});
+
+describe('on point, sashed', () => {
+  // Handbook 4: width (n f + (n + 1) s)√2; sashes 4nm; cornerstones n(m + 1) + m(n + 1);
+  // side triangle (f + s)√2 + 1 1/4; corner (f + 2s)/√2 + 7/8. Common practice.
+  test('3 × 4 of 10" with 1 1/2" sash', () => {
+    const quilt = quiltOf(10, 3, 4, { kind: 'on-point-sashed', sash: 1.5 });
+    expect(quilt.layout.finished.width.value).toBeCloseTo((30 + 4 * 1.5) * Math.SQRT2, 9);
+    expect(lineFor(quilt, 'falling')).toMatchObject({ parts: ['falling', 'rising'], count: { value: 48 } });
+    expect(cutSize(quilt, 'falling')).toEqual([2, 10.5]);
+    expect(lineFor(quilt, 'cornerstone').count.value).toBe(3 * 5 + 4 * 4);
+    const eighthUp = (v: number) => Math.ceil(v * 8) / 8;
+    expect(cutSize(quilt, 'side-triangle')).toEqual([eighthUp(11.5 * Math.SQRT2 + 1.25)]);
+    expect(cutSize(quilt, 'corner-triangle')).toEqual([eighthUp(13 / Math.SQRT2 + 0.875)]);
+  });
+});
+
+describe('framed on point', () => {
+  // Common practice: 6" blocks, 7 × 8 = 56, borders finishing 2" and 6": 75 3/8 × 83 7/8; 112 squares, 19 strips of six, 3 1/2 yd
+  // by the generous school's 6 1/2" squares. The exact square here is f/√2 + 7/8, next 1/8 up.
+  test('56 blocks of 6" with borders of 2 and 6', () => {
+    const quilt = quiltOf(6, 7, 8, { kind: 'framed' }, { borders: [startBorder(2, 'accent'), startBorder(6, 'border')] });
+    expect(quilt.pile.needed).toBe(56);
+    expect(Math.round(quilt.layout.finished.width.value * 8) / 8).toBe(75.375);
+    expect(Math.round(quilt.layout.finished.height.value * 8) / 8).toBe(83.875);
+    expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 }, leftOver: 0 } });
+    expect(cutSize(quilt, 'frame')).toEqual([5.125]);
+    expect(shopCut(Math.ceil(112 / 6) * 6.5, 'in').amount).toBe('3 1/2');
+  });
+});
+
+describe('strips between columns or rows', () => {
+  test('columns: long upright strips, height of the blocks alone', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'strip-set', direction: 'columns', sash: 2, outerSash: false });
+    expect(size(quilt.layout.finished)).toEqual([40, 48]);
+    expect(lineFor(quilt, 'strip').count.value).toBe(2);
+    expect(cutSize(quilt, 'strip')).toEqual([2.5, 48.5]);
+  });
+  test('rows, with strips outside', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'strip-set', direction: 'rows', sash: 2, outerSash: true });
+    expect(size(quilt.layout.finished)).toEqual([36, 58]);
+    expect(lineFor(quilt, 'strip').count.value).toBe(5);
+  });
+});
+
+describe('sash pieced of strips', () => {
+  test.each([['2', [[16, 'upright'], [16, 'upright-middle']]], ['3', [[32, 'upright'], [16, 'upright-middle']]]] as const)('of %p', (strips, counts) => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'sashed', sash: 3, outerSash: true, cornerstones: false, strips });
+    for (const [count, part] of counts) expect(lineFor(quilt, part).count.value).toBe(count);
+    expect(cutSize(quilt, 'upright')).toEqual([3 / Number(strips) + 0.5, 12.5]);
+    expect(lineFor(quilt, 'upright-middle').fabric).toBe('accent');
+  });
+  test('strips too thin to sew are refused', () => {
+    expect(() => quiltOf(12, 3, 4, { kind: 'sashed', sash: 0.5, strips: '3' })).toThrow(/sash of 3 strips of 1\/2″ cannot be sewn: make it 3\/4″ or more/);
+  });
+});
+
+describe('borders', () => {
+  const borders = (corners: 'sides-first' | 'top-first' | 'squares' | 'mitred', change = {}) => ({ borders: [{ ...startBorder(2.5, 'border'), corners, ...change }] });
+
   // Common practice: a 24 × 36 centre with borders finishing 1 and 3 1/2 is 33 × 45.
   test('24 × 36, borders 1 and 3 1/2', () => {
-    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, { borders: [{ width: 1, fabric: 'accent' }, { width: 3.5, fabric: 'border' }] });
+    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, { borders: [startBorder(1, 'accent'), startBorder(3.5, 'border')] });
     expect(size(quilt.layout.finished)).toEqual([33, 45]);
     // Sides first: side H, then top W + 2b (handbook 5).
     expect(cutSize(quilt, 'border-0-side')).toEqual([1.5, 36.5]);
@@ -106,5 +180,45 @@ describe('butted borders', () => {
     expect(cutSize(quilt, 'border-1-side')).toEqual([4, 38.5]);
     expect(cutSize(quilt, 'border-1-end')).toEqual([4, 33.5]);
     expect(quilt.layout.finished.width.working).toEqual(['2 blocks × 12 = 24', '24 + 2 × (1 + 3 1/2) = 33']);
+  });
+  test('top first is the reverse', () => {
+    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, borders('top-first'));
+    expect(cutSize(quilt, 'border-0-end')).toEqual([3, 24.5]);
+    expect(cutSize(quilt, 'border-0-side')).toEqual([3, 41.5]);
+  });
+  // Common practice: 42 × 55 1/2 centre, 2 1/2" border with corner squares: two 3 × 42 1/2, two 3 × 56, four 3 × 3.
+  test('corner squares: all four strips at centre size', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'sashed', sash: 1.5 }, borders('squares'));
+    expect(cutSize(quilt, 'border-0-end')).toEqual([3, 42.5]);
+    expect(cutSize(quilt, 'border-0-side')).toEqual([3, 56]);
+    expect(cutSize(quilt, 'border-0-corner')).toEqual([3, 3]);
+    expect(lineFor(quilt, 'border-0-corner').count.value).toBe(4);
+  });
+  // Handbook 5: length + 2b + 2a, plus a hand's breadth (4") to spare.
+  test('mitred: whole outer length and a hand’s breadth', () => {
+    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, borders('mitred'));
+    expect(cutSize(quilt, 'border-0-side')).toEqual([3, 36 + 5 + 0.5 + 4]);
+    expect(cutSize(quilt, 'border-0-end')).toEqual([3, 24 + 5 + 0.5 + 4]);
+  });
+  test('other widths at top and bottom', () => {
+    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, borders('sides-first', { ends: 4 }));
+    expect(size(quilt.layout.finished)).toEqual([29, 44]);
+    expect(cutSize(quilt, 'border-0-end')).toEqual([4.5, 29.5]);
+  });
+  // Common practice: lengthwise 6 1/2" strips, four side by side across a 42" width, the yardage at least the longest strip; 3 yd is 108".
+  test('lengthwise: four strips of 6 1/2" side by side, no joins, as long as the longest', () => {
+    const plan = inchPlan({});
+    const fabrics = plan.fabrics.map((f) => ({ ...f, usableWidth: 42 }));
+    const quilt = quiltOf(12, 6, 8, { kind: 'edge-to-edge' }, {
+      fabrics, binding: { ...plan.binding, fabric: 'accent' }, borders: [{ ...startBorder(6, 'border'), cut: 'lengthwise' }],
+    });
+    const cut = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
+    expect(cut.lengthwise!.length).toMatchObject({ value: 96.5, working: ['4 strips side by side across 42, the longest 96 1/2'] });
+    expect(cut.buy.length.value).toBeLessThanOrEqual(108);
+    expect(cut.strips).toEqual([]);
+  });
+  test('lengthwise strips that do not fit side by side take another length', () => {
+    const quilt = quiltOf(12, 6, 8, { kind: 'edge-to-edge' }, { borders: [{ ...startBorder(12, 'border'), cut: 'lengthwise' }] });
+    expect(quilt.fabrics.find((f) => f.fabric.id === 'border')!.lengthwise!.length.value).toBe(96.5 + 96.5);
   });
 });

@@ -12,7 +12,10 @@ export const createRouter = () =>
         {
           path: 'quilts/:id',
           lazy: async () => ({ Component: (await import('../quilt/QuiltPage.tsx')).QuiltPage }),
-          children: [{ path: 'setting', lazy: async () => ({ Component: (await import('../stages/setting/SettingStage.tsx')).SettingStage }) }],
+          children: [
+            { path: 'setting', lazy: async () => ({ Component: (await import('../stages/setting/SettingStage.tsx')).SettingStage }) },
+            { path: 'borders', lazy: async () => ({ Component: (await import('../stages/borders/BordersStage.tsx')).BordersStage }) },
+          ],
         },
         { path: '*', Component: Lost },
       ],

@@ -2,6 +2,9 @@ import { fabricById, type Layout, type Piece, type Plan } from '@lattice/core';
 import { memo, useId } from 'react';
 import { FaceDefinitions, lookOf, ontoOutline } from './faces.tsx';
 
+/** A seam shows on light cloth and on dark. */
+const SEAM = 'rgb(110 110 110 / 55%)';
+
 const outlinePath = (piece: Piece): string => `M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
 
 /** One path for all pieces of a part: a few elements for a quilt of thousands of pieces. */
@@ -29,7 +32,7 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
       <FaceDefinitions looks={looks} prefix={prefix} />
       {Object.values(layout.parts).map((part) =>
         part.cutFrom ? (
-          <path key={part.key} d={partPath(layout, part.key)} fill={fabricById(plan, part.cutFrom.fabric).colour} stroke="rgb(0 0 0 / 22%)" strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+          <path key={part.key} d={partPath(layout, part.key)} fill={fabricById(plan, part.cutFrom.fabric).colour} stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
         ) : null,
       )}
       {blocks.map((block) =>
@@ -37,7 +40,7 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
           <use key={block.id} href={`#${prefix}-${looks.indexOf(lookAt(block.place!))}`} transform={ontoOutline(block.outline)} />
         ),
       )}
-      <path d={blocks.filter((b) => !isEmpty(b.place!)).map(outlinePath).join('')} fill="none" stroke="rgb(0 0 0 / 22%)" strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+      <path d={blocks.filter((b) => !isEmpty(b.place!)).map(outlinePath).join('')} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
       <path className="empty-places" d={blocks.filter((b) => isEmpty(b.place!)).map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
     </g>
   );

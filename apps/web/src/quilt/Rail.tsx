@@ -1,5 +1,5 @@
 import { formatWithUnit } from '@lattice/core';
-import { NavLink } from 'react-router';
+import { NavLink, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
@@ -62,18 +62,19 @@ function SewnButton({ current }: { current: boolean }) {
 }
 
 /** Stages that exist, in the order of the work. A new stage is one line here and its route. */
-const STAGES = [{ path: 'setting', name: 'Setting' }];
+const STAGES = [{ path: 'setting', name: 'Setting' }, { path: 'borders', name: 'Borders' }];
 
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
   const plan = useAppSelector(selectPlan);
   const { pile } = useAppSelector(selectQuilt);
+  const { id } = useParams();
   const off = pile.small.length + pile.large.length;
   return (
     <Wool aria-label="Stages">
       <ul>
         {STAGES.map(({ path, name }) => (
-          <li key={path}><Stage to={path}>{({ isActive }) => <><SewnButton current={isActive} />{name}</>}</Stage></li>
+          <li key={path}><Stage to={`/quilts/${id}/${path}`}>{({ isActive }) => <><SewnButton current={isActive} />{name}</>}</Stage></li>
         ))}
       </ul>
       <p className="summary">

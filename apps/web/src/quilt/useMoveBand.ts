@@ -1,9 +1,10 @@
 import type { BandHandle, Plan } from '@lattice/core';
+import { withBorderWidth } from './borderEdits.ts';
 import { useEdit } from './useEdit.ts';
 
 /** The plan with the length behind a tape's handle at `width`. */
 function moved(plan: Plan, handle: BandHandle, width: number): Plan {
-  if (handle.what === 'border') return { ...plan, borders: plan.borders.map((b, i) => (i === handle.index ? { ...b, width } : b)) };
+  if (handle.what === 'border') return withBorderWidth(plan, handle.index, handle.side, width);
   return 'sash' in plan.setting ? { ...plan, setting: { ...plan.setting, sash: width } } : plan;
 }
 

@@ -1,7 +1,7 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import type { Grain, Point } from '../layout/piece.ts';
+import type { CutAs, Grain, Point } from '../layout/piece.ts';
 import { formatExact, formatLength, unitMark } from '../length/format.ts';
-import { isOnRuler, type Rounding, rulerNearest, rulerUp } from '../length/rounding.ts';
+import { isOnRuler, ontoMark, type Rounding, rulerNearest, rulerUp } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 
@@ -27,7 +27,11 @@ export const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as
  *
  * @throws when the outline is neither: a setting drew something that cannot be cut yet.
  */
-export function cutShapeOf(outline: readonly Point[], grain: Grain, seam: number, unit: Unit): CutShape {
+export function cutShapeOf(outline: readonly Point[], grain: Grain, seam: number, unit: Unit, cutAs?: CutAs): CutShape {
+  if (cutAs) {
+    const spare = `${formatLength(cutAs.spare, unit)} to spare for the mitres`;
+    return { shape: 'rectangle', width: withSeams(cutAs.width, seam, unit), length: withSeams(cutAs.length, seam, unit, { length: cutAs.spare, says: spare }) };
+  }
   const flat = grain === 'diagonal' ? outline.map(turnedToGrain) : outline;
   if (flat.length === 4 && isUprightRectangle(flat)) {
     const { width, height } = extent(flat);
@@ -50,9 +54,9 @@ export function cutShapeOf(outline: readonly Point[], grain: Grain, seam: number
 }
 
 /** A finished length with a seam at either end, on the ruler. */
-export function withSeams(finished: number, seam: number, unit: Unit): Figure {
-  const exact = finished + 2 * seam;
-  const sum = `${finishedText(finished, unit)} finished + 2 × ${formatLength(seam, unit)} seam`;
+export function withSeams(finished: number, seam: number, unit: Unit, extra?: { length: number; says: string }): Figure {
+  const exact = finished + 2 * seam + (extra?.length ?? 0);
+  const sum = `${finishedText(finished, unit)} finished + 2 × ${formatLength(seam, unit)} seam${extra ? ` + ${extra.says}` : ''}`;
   return rounded(exact, sum, rulerNearest(unit), unit);
 }
 
@@ -76,7 +80,7 @@ export function halfSquareSide(short: number, seam: number, unit: Unit): Figure 
 /** `exact` on the ruler, its working saying which rounding was used, or none when it lies on a mark already. */
 function rounded(exact: number, sum: string, rounding: Rounding, unit: Unit): Figure {
   const needed = rounding === rulerUp(unit) ? !near(rounding.apply(exact), exact) : !isOnRuler(exact, unit);
-  if (!needed) return lengthOf(exact, `${sum} = ${formatLength(exact, unit)}${unitMark(unit)}`);
+  if (!needed) return lengthOf(ontoMark(exact, unit), `${sum} = ${formatLength(exact, unit)}${unitMark(unit)}`);
   const value = rounding.apply(exact);
   return lengthOf(value, `${sum} = ${formatExact(exact)}, ${rounding.name}: ${formatLength(value, unit)}${unitMark(unit)}`);
 }

@@ -5,12 +5,13 @@ import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
 import type { CutPiece } from './pieces.ts';
-import { planStrips, type StripGroup, type StripNeed } from './strips.ts';
+import { type LengthwiseCut, planStrips, type StripGroup, type StripNeed } from './strips.ts';
 
 /** What is cut from one fabric, and what to ask the shop for. */
 export interface FabricCut {
   readonly fabric: Fabric;
   readonly strips: readonly StripGroup[];
+  readonly lengthwise: LengthwiseCut | null;
   readonly needed: Figure;
   readonly buy: ShopCut;
   /** What this fabric is too narrow for, in words. */
@@ -27,11 +28,14 @@ export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], backing: Bac
 function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], backing: Backing, binding: Binding): FabricCut {
   const { unit } = plan;
   const show = (v: number) => formatLength(v, unit);
-  const { groups, tooWide } = planStrips(pieces.map(stripNeed), fabric.usableWidth, unit);
+  const { groups, lengthwise, tooWide } = planStrips(pieces.map(stripNeed), fabric.usableWidth, unit);
   const amounts: { length: number; line: string }[] = groups.map(({ width, strips, yields }) => ({
     length: strips.value * width,
     line: `${yields.map((y) => y.name).join(', ')}: ${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
   }));
+  if (lengthwise) {
+    amounts.unshift({ length: lengthwise.length.value, line: `${lengthwise.yields.map((y) => y.name).join(', ')}, lengthwise: ${formatExact(lengthwise.length.value)}` });
+  }
   if (plan.binding.fabric === fabric.id) {
     const length = binding.strips.value * binding.stripWidth;
     amounts.push({ length, line: `Binding: ${numberOf(binding.strips.value, 'strip')} × ${show(binding.stripWidth)} = ${formatExact(length)}` });
@@ -46,6 +50,7 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], back
   return {
     fabric,
     strips: groups,
+    lengthwise,
     needed: lengthOf(total, ...lines),
     buy: shopCut(total, unit),
     tooNarrow: tooWide.map(
@@ -57,6 +62,6 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], back
 
 function stripNeed(piece: CutPiece): StripNeed {
   const { cut, name } = piece;
-  if (cut.shape === 'rectangle') return { name, width: cut.width.value, length: cut.length.value, count: piece.count.value };
+  if (cut.shape === 'rectangle') return { name, width: cut.width.value, length: cut.length.value, count: piece.count.value, lengthwise: piece.lengthwise };
   return { name: `Squares for ${name.toLowerCase()}`, width: cut.side.value, length: cut.side.value, count: piece.squares!.count.value };
 }

@@ -18,6 +18,8 @@ export interface CutPiece {
   readonly parts: readonly string[];
   readonly cut: CutShape;
   readonly count: Figure;
+  /** Cut along the selvage, without joins, instead of across the fabric. */
+  readonly lengthwise: boolean;
   /** For triangles: the squares they are cut from, and the triangles left over. */
   readonly squares: { readonly count: Figure; readonly leftOver: number } | null;
 }
@@ -32,7 +34,7 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
     const piece = sample.get(part.key);
     if (!part.cutFrom || !piece) continue;
     const { cutFrom } = part;
-    const cut = cutShapeOf(piece.outline, part.grain, plan.seam, plan.unit);
+    const cut = cutShapeOf(piece.outline, part.grain, plan.seam, plan.unit, part.cutAs);
     const same = lines.find((l) => l.parts[0]!.role === part.role && l.cutFrom.fabric === cutFrom.fabric && sameCut(l.cut, cut));
     if (same) same.parts.push(part);
     else lines.push({ parts: [part], cutFrom, cut });
@@ -49,6 +51,7 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
       parts: parts.map((p) => p.key),
       cut,
       count,
+      lengthwise: cutFrom.use.what === 'border' && plan.borders[cutFrom.use.index]!.cut === 'lengthwise',
       squares: cut.shape === 'rectangle' ? null : squaresFor(count.value, TRIANGLES_PER_SQUARE[cut.shape]),
     };
   });

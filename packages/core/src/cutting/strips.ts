@@ -1,4 +1,4 @@
-import { countOf, type Figure, numberOf } from '../figure/figure.ts';
+import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import { atLeast, howManyCover, howManyFit, near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
@@ -9,6 +9,8 @@ export interface StripNeed {
   readonly width: number;
   readonly length: number;
   readonly count: number;
+  /** Cut along the selvage. */
+  readonly lengthwise?: boolean;
 }
 
 /** Strips of one width, selvage to selvage, and what comes out of them. */
@@ -18,8 +20,15 @@ export interface StripGroup {
   readonly yields: readonly { readonly name: string; readonly length: number; readonly count: number; readonly joined: boolean }[];
 }
 
+/** Pieces cut along the selvage, side by side, before anything else. */
+export interface LengthwiseCut {
+  readonly length: Figure;
+  readonly yields: StripGroup['yields'];
+}
+
 /** Strips for a fabric; `tooWide` names what its usable width cannot hold. */
 export interface StripPlan {
+  readonly lengthwise: LengthwiseCut | null;
   readonly groups: readonly StripGroup[];
   readonly tooWide: readonly StripNeed[];
 }
@@ -36,12 +45,14 @@ interface Laid extends StripNeed {
  * Widest strips first.
  */
 export function planStrips(needs: readonly StripNeed[], usable: number, unit: Unit): StripPlan {
-  const fits = needs.filter((need) => atLeast(usable, need.width));
+  const fits = needs.filter((need) => atLeast(usable, need.width) && !need.lengthwise);
+  const along = needs.filter((need) => atLeast(usable, need.width) && need.lengthwise);
   const laid = fits.map((need) => layAlong(need, usable));
   const widths = [...new Set(laid.map((l) => l.stripWidth))].sort((a, b) => b - a);
   return {
     groups: widths.map((width) => groupOf(width, laid.filter((l) => l.stripWidth === width), usable, unit)),
-    tooWide: needs.filter((need) => !fits.includes(need)),
+    lengthwise: along.length === 0 ? null : cutLengthwise(along, usable, unit),
+    tooWide: needs.filter((need) => !atLeast(usable, need.width)),
   };
 }
 
@@ -105,5 +116,32 @@ function groupOf(width: number, laid: readonly Laid[], usable: number, unit: Uni
     width,
     strips: countOf(strips, ...working),
     yields: laid.map((l) => ({ name: l.name, length: l.along, count: l.count, joined: !atLeast(usable, l.along) })),
+  };
+}
+
+/**
+ * Lengthwise strips: laid side by side across the usable width, longest first, a new length of fabric
+ * when the width is full; each length is as long as its longest strip (handbook 5: yardage at least the
+ * longest strip).
+ */
+function cutLengthwise(needs: readonly StripNeed[], usable: number, unit: Unit): LengthwiseCut {
+  const show = (v: number) => formatLength(v, unit);
+  const strips = needs.flatMap((need) => Array.from({ length: need.count }, () => need)).sort((a, b) => b.length - a.length);
+  const lengths: { run: number; left: number; held: number }[] = [];
+  for (const strip of strips) {
+    const room = lengths.find((l) => atLeast(l.left, strip.width));
+    if (room) {
+      room.left -= strip.width;
+      room.held++;
+    } else lengths.push({ run: strip.length, left: usable - strip.width, held: 1 });
+  }
+  const total = lengths.reduce((sum, l) => sum + l.run, 0);
+  return {
+    length: lengthOf(
+      total,
+      ...lengths.map((l) => `${numberOf(l.held, 'strip')} side by side across ${show(usable)}, the longest ${show(l.run)}`),
+      ...(lengths.length > 1 ? [`Together ${formatExact(total)}`] : []),
+    ),
+    yields: needs.map((n) => ({ name: n.name, length: n.length, count: n.count, joined: false })),
   };
 }

@@ -1,4 +1,4 @@
-import { borderTotal, buttedBorders } from '../border/butted.ts';
+import { borderStack, borderTotals } from '../border/stack.ts';
 import type { Figure } from '../figure/figure.ts';
 import { fabricFor } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -19,11 +19,11 @@ export interface Layout {
 /** Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`. */
 export function layOut(plan: Plan): Layout {
   const { unit, block, grid } = plan;
-  const inset = borderTotal(plan.borders);
-  const centre = settingOf(plan.setting.kind).layOut({ unit, block, grid, options: plan.setting, origin: { x: inset, y: inset } });
-  const bordered = buttedBorders(plan.borders, centre, unit);
+  const inset = borderTotals(plan.borders);
+  const centre = settingOf(plan.setting.kind).layOut({ unit, block, grid, options: plan.setting, origin: { x: inset.sides, y: inset.ends } });
+  const bordered = borderStack(plan.borders, centre, unit);
   const withFabric = (part: SettingPart): Part => {
-    const use = ROLE_FABRIC[part.role];
+    const use = part.fabric ? { what: part.fabric } : ROLE_FABRIC[part.role];
     return { ...part, cutFrom: use && { use, fabric: fabricFor(plan, use) } };
   };
   const parts = [...centre.parts.map(withFabric), ...bordered.parts];

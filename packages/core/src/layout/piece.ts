@@ -7,7 +7,19 @@ export interface Point {
 }
 
 /** What a piece is in the quilt. Its names for people are in `roles.ts`. */
-export type Role = 'block' | 'sash' | 'cornerstone' | 'side-triangle' | 'corner-triangle' | 'border';
+export type Role =
+  | 'block'
+  | 'plain-block'
+  | 'sash'
+  | 'cornerstone'
+  | 'side-triangle'
+  | 'corner-triangle'
+  | 'frame-triangle'
+  | 'border'
+  | 'border-corner';
+
+/** Roles a setting's own pieces can have. */
+export type SettingRole = Exclude<Role, 'border' | 'border-corner'>;
 
 /**
  * How the straight grain of a piece lies on the finished quilt: level and upright with the quilt's
@@ -28,8 +40,19 @@ export interface Piece {
 
 /** A job a fabric is chosen for. */
 export type FabricUse =
-  | { readonly what: 'sash' | 'cornerstone' | 'triangle' | 'backing' | 'binding' }
-  | { readonly what: 'border'; readonly index: number };
+  | { readonly what: SettingFabric | 'backing' | 'binding' }
+  | { readonly what: 'border' | 'border-corner'; readonly index: number };
+
+/** Jobs a setting has for fabric; `middle-sash` is the inner strip of a pieced sash. */
+export const SETTING_FABRICS = ['sash', 'middle-sash', 'cornerstone', 'triangle', 'plain', 'frame'] as const;
+export type SettingFabric = (typeof SETTING_FABRICS)[number];
+
+/** A finished rectangle to cut instead of the outline, and what is added to its length for handling. */
+export interface CutAs {
+  readonly width: number;
+  readonly length: number;
+  readonly spare: number;
+}
 
 /** A set of pieces all alike: same finished shape, same turn of grain, same fabric. */
 export interface Part {
@@ -40,6 +63,8 @@ export interface Part {
   readonly grain: Grain;
   /** The fabric it is cut from and the choice behind that; null for blocks, which are made already. */
   readonly cutFrom: { readonly use: FabricUse; readonly fabric: string } | null;
+  /** The finished rectangle to cut when the outline alone does not say, as for a mitred strip. */
+  readonly cutAs?: CutAs;
   /** How many, by the setting's formula. Equal to the pieces drawn: a test holds it. */
   readonly count: Figure;
 }
@@ -55,7 +80,9 @@ export interface Band {
 }
 
 /** The plan's length behind a band. */
-export type BandHandle = { readonly what: 'sash' } | { readonly what: 'border'; readonly index: number };
+export type BandHandle =
+  | { readonly what: 'sash' }
+  | { readonly what: 'border'; readonly index: number; readonly side: 'sides' | 'ends' };
 
 /** The four corners of an upright rectangle. */
 export const rectangle = (x: number, y: number, width: number, height: number): Point[] => [
@@ -63,4 +90,12 @@ export const rectangle = (x: number, y: number, width: number, height: number): 
   { x: x + width, y },
   { x: x + width, y: y + height },
   { x, y: y + height },
+];
+
+/** Outline of a square standing on its point, by its middle and half its diagonal. */
+export const diamond = (x: number, y: number, half: number): Point[] => [
+  { x, y: y - half },
+  { x: x + half, y },
+  { x, y: y + half },
+  { x: x - half, y },
 ];

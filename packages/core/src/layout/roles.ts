@@ -1,20 +1,25 @@
-import type { FabricUse, Role } from './piece.ts';
+import type { FabricUse, Role, SettingRole } from './piece.ts';
 
 /** The field's words for each role, singular and plural. */
 export const ROLE_NAMES: Readonly<Record<Role, { readonly one: string; readonly many: string }>> = {
   block: { one: 'Block', many: 'Blocks' },
+  'plain-block': { one: 'Plain block', many: 'Plain blocks' },
   sash: { one: 'Sash', many: 'Sashes' },
   cornerstone: { one: 'Cornerstone', many: 'Cornerstones' },
   'side-triangle': { one: 'Side triangle', many: 'Side triangles' },
   'corner-triangle': { one: 'Corner triangle', many: 'Corner triangles' },
+  'frame-triangle': { one: 'Frame triangle', many: 'Frame triangles' },
   border: { one: 'Border', many: 'Borders' },
+  'border-corner': { one: 'Border corner', many: 'Border corners' },
 };
 
-/** Which fabric choice a role of a setting is cut from; null for blocks. A border knows its own. */
-export const ROLE_FABRIC: Readonly<Record<Exclude<Role, 'border'>, FabricUse | null>> = {
+/** Which fabric choice a role of a setting is cut from; null for blocks. A border knows its own, a part may too. */
+export const ROLE_FABRIC: Readonly<Record<SettingRole, FabricUse | null>> = {
   block: null,
+  'plain-block': { what: 'plain' },
   sash: { what: 'sash' },
   cornerstone: { what: 'cornerstone' },
   'side-triangle': { what: 'triangle' },
   'corner-triangle': { what: 'triangle' },
+  'frame-triangle': { what: 'frame' },
 };

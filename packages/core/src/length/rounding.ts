@@ -30,10 +30,11 @@ export const rulerNearest = (unit: Unit): Rounding => (unit === 'in' ? nearestEi
 /** To the nearest mark one can read off: 1/16", or 1 mm. Used when a plan changes unit. */
 export const rulerFine = (unit: Unit): Rounding => (unit === 'in' ? nearestSixteenth : nearestMillimetre);
 
-/** Lies on a mark of the fine ruler already (1/16" or 1/2 mm), so nothing needs rounding. */
-export function isOnRuler(value: number, unit: Unit): boolean {
-  return near(nearest(unit === 'in' ? 1 / 16 : 0.05)(value), value);
-}
+/** The nearest mark of the fine ruler, 1/16" or 1/2 mm, without the noise √2 leaves in the last bits. */
+export const ontoMark = (value: number, unit: Unit): number => (unit === 'in' ? nearest(1 / 16)(value) : tidy(nearest(0.05)(value)));
+
+/** Lies on a mark of the fine ruler already, so nothing needs rounding. */
+export const isOnRuler = (value: number, unit: Unit): boolean => near(ontoMark(value, unit), value);
 
 /** A limit known in inches, as a figure one would say in the plan's unit: 1/4" or 0.6 cm. */
 export const limitIn = (inches: number, unit: Unit): number => rulerFine(unit).apply(fromInches(inches, unit));

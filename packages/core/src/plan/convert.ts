@@ -24,7 +24,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     block: { width: length(plan.block.width), height: length(plan.block.height) },
     pile: plan.pile.map((block) => ({ ...block, width: length(block.width), height: length(block.height) })),
     setting: setting as Plan['setting'],
-    borders: plan.borders.map((border) => ({ ...border, width: length(border.width) })),
+    borders: plan.borders.map((border) => ({ ...border, sides: length(border.sides), ends: length(border.ends) })),
     target: plan.target && { width: length(plan.target.width), height: length(plan.target.height) },
     backing: { ...plan.backing, overhang: length(plan.backing.overhang) },
     binding: { ...plan.binding, stripWidth: length(plan.binding.stripWidth) },

@@ -65,7 +65,10 @@ export function planProblems(plan: Plan): Problem[] {
     within(['pile', i, 'height'], block.height, RANGES.measured);
   });
   if (plan.borders.length > BORDER_LIMIT) say(['borders'], `A plan holds at most ${BORDER_LIMIT} borders; this one has ${plan.borders.length}.`);
-  plan.borders.forEach((border, i) => within(['borders', i, 'width'], border.width, RANGES.border));
+  plan.borders.forEach((border, i) => {
+    within(['borders', i, 'sides'], border.sides, RANGES.border);
+    within(['borders', i, 'ends'], border.ends, RANGES.border);
+  });
   if (plan.target) {
     within(['target', 'width'], plan.target.width, RANGES.target);
     within(['target', 'height'], plan.target.height, RANGES.target);

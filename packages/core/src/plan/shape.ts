@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { FACE_NAMES } from '../face/face.ts';
+import { BORDER_CORNERS } from '../border/corners.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
@@ -34,6 +35,17 @@ const fabricSchema = z.strictObject({
 
 const fabricId = name('The fabric', 40);
 
+/** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
+const borderSchema = z.strictObject({
+  sides: length('The border’s width at the sides'),
+  ends: length('The border’s width at top and bottom'),
+  corners: z.enum(BORDER_CORNERS, `A border’s corners are one of: ${BORDER_CORNERS.join(', ')}.`),
+  cut: z.enum(['crosswise', 'lengthwise'], 'A border is cut crosswise or lengthwise.'),
+  fabric: fabricId,
+  /** For the squares of a border with corner squares. */
+  cornerFabric: fabricId,
+});
+
 /**
  * The shape of a plan: everything the quilter decided or measured, and nothing that can be worked
  * out from it. Lengths are plain numbers in `unit`; sizes are finished unless they say otherwise.
@@ -47,12 +59,12 @@ export const planShape = z.strictObject({
   pile: z.array(pileBlockSchema).max(PILE_LIMIT, `A pile holds at most ${PILE_LIMIT} blocks.`),
   grid: z.strictObject({ across: whole('Blocks across'), down: whole('Blocks down') }),
   setting: settingOptionsSchema,
-  borders: z.array(z.strictObject({ width: length('The border’s width'), fabric: fabricId })),
+  borders: z.array(borderSchema),
   target: z.strictObject({ width: length('The target width'), height: length('The target height') }).nullable(),
   backing: z.strictObject({ overhang: length('The overhang'), fabric: fabricId }),
   binding: z.strictObject({ stripWidth: length('The binding strip'), fabric: fabricId }),
   fabrics: z.array(fabricSchema).min(1, 'A plan needs at least one fabric.').max(24, 'A plan holds at most 24 fabrics.'),
-  fabricFor: z.strictObject({ sash: fabricId, cornerstone: fabricId, triangle: fabricId }),
+  fabricFor: z.strictObject({ sash: fabricId, 'middle-sash': fabricId, cornerstone: fabricId, triangle: fabricId, plain: fabricId, frame: fabricId }),
 });
 
 export type Plan = z.infer<typeof planShape>;

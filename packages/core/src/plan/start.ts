@@ -13,6 +13,11 @@ const startFabrics = (unit: Unit): Plan['fabrics'] => {
   ];
 };
 
+/** A border as it begins: butted, sides first, cut across the fabric. */
+export const startBorder = (width: number, fabric: string): Plan['borders'][number] => ({
+  sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', fabric, cornerFabric: fabric,
+});
+
 /** Starting points offered for a new quilt, each a real job with everyday figures. */
 export const STARTS = [
   { id: 'sashed-sampler', name: 'Sashed sampler', unit: 'in', block: 12, across: 3, down: 4, setting: 'sashed', borders: [4] },
@@ -38,11 +43,11 @@ export function startPlan(id: StartId): Plan {
     pile: [],
     grid: { across: start.across, down: start.down },
     setting: settingOf(start.setting).start(start.unit),
-    borders: start.borders.map((width) => ({ width, fabric: 'border' })),
+    borders: start.borders.map((width) => startBorder(width, 'border')),
     target: null,
     backing: { overhang: inches ? 4 : 10, fabric: 'back' },
     binding: { stripWidth: inches ? 2.5 : 6.5, fabric: 'border' },
     fabrics: startFabrics(start.unit),
-    fabricFor: { sash: 'sash', cornerstone: 'accent', triangle: 'border' },
+    fabricFor: { sash: 'sash', 'middle-sash': 'accent', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
   };
 }

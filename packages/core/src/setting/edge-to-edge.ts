@@ -17,7 +17,7 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
   fields: [],
   blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   refusals: () => [],
-  layOut: ({ unit, block, grid, origin }) => {
+  layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across, down } = grid;
     const show = (v: number) => formatLength(v, unit);
     const pieces: Piece[] = [];
@@ -34,7 +34,7 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
     return {
       width: lengthOf(width, `${across} blocks × ${show(block.width)} = ${show(width)}`),
       height: lengthOf(height, `${down} blocks × ${show(block.height)} = ${show(height)}`),
-      parts: [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: edgeToEdge.blocksNeeded(grid) }],
+      parts: [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: edgeToEdge.blocksNeeded(grid, chosen) }],
       pieces,
       bands: { across: bands(across, block.width, origin.x), down: bands(down, block.height, origin.y) },
     };

@@ -1,47 +1,39 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import type { Band, Piece, Point } from '../layout/piece.ts';
-import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
-import { near } from '../length/tolerance.ts';
+import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
+import { formatExact, formatLength } from '../length/format.ts';
+import { squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 
-const options = z.strictObject({ kind: z.literal('on-point') });
-
-/** Outline of a square standing on its point, by its middle and half its diagonal. */
-const diamond = (x: number, y: number, half: number): Point[] => [
-  { x, y: y - half },
-  { x: x + half, y },
-  { x, y: y + half },
-  { x: x - half, y },
-];
+const options = z.strictObject({
+  kind: z.literal('on-point'),
+  /** The nested rows between are plain squares of cloth instead of blocks. */
+  plainBetween: z.boolean('Say whether the nested places are plain: true or false.'),
+});
+type OnPointOptions = z.infer<typeof options>;
 
 /**
  * Square blocks turned 45°: `n` across the top row, `m` down the first column, further rows nested
  * between, side setting triangles along the edges and corner triangles at the four corners
  * (handbook 4). The straight grain of every triangle lies along the quilt's edge.
  */
-export const onPoint: Setting<'on-point', z.infer<typeof options>> = {
+export const onPoint: Setting<'on-point', OnPointOptions> = {
   kind: 'on-point',
   name: 'On point',
   describes: 'Blocks turned to stand on a corner, triangles filling the edges.',
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
-  start: () => ({ kind: 'on-point' }),
-  fields: [],
-  blocksNeeded: ({ across: n, down: m }) => {
+  start: () => ({ kind: 'on-point', plainBetween: false }),
+  fields: [{ key: 'plainBetween', label: 'Plain blocks between', type: 'switch' }],
+  blocksNeeded: ({ across: n, down: m }, { plainBetween }) => {
     const inner = (n - 1) * (m - 1);
-    return countOf(n * m + inner, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${inner} nested between: ${n * m + inner}`);
+    return plainBetween
+      ? countOf(n * m, `${n} × ${m} = ${n * m}`)
+      : countOf(n * m + inner, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${inner} nested between: ${n * m + inner}`);
   },
-  refusals: ({ unit, block }) =>
-    near(block.width, block.height)
-      ? []
-      : [{
-          path: ['setting', 'kind'],
-          message: `Only square blocks can stand on point in one even grid; these finish ${formatLength(block.width, unit)} × ${formatWithUnit(block.height, unit)}. `
-            + 'Make the block square, or choose a straight setting.',
-        }],
+  refusals: ({ unit, block }) => squareBlocksOnly(block, unit),
 
-  layOut: ({ unit, block, grid, origin }) => {
+  layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across: n, down: m } = grid;
     const diagonal = block.width * Math.SQRT2;
     const half = diagonal / 2;
@@ -53,7 +45,9 @@ export const onPoint: Setting<'on-point', z.infer<typeof options>> = {
       const nested = row % 2 === 0;
       for (let column = nested ? 2 : 1; column < 2 * n; column += 2) {
         const middle = at(column, row);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: diamond(middle.x, middle.y, half), place: place++ });
+        const outline = diamond(middle.x, middle.y, half);
+        if (nested && chosen.plainBetween) pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
+        else pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++ });
       }
     }
     const triangle = (part: string, id: string, ...outline: Point[]) => pieces.push({ id, part, outline });
@@ -77,23 +71,27 @@ export const onPoint: Setting<'on-point', z.infer<typeof options>> = {
     return {
       width: size(n),
       height: size(m),
-      parts: parts(grid),
+      parts: parts(grid, chosen),
       pieces,
       bands: { across: bands(n, origin.x), down: bands(m, origin.y) },
     };
   },
 };
 
-function parts(grid: Grid): SettingPart[] {
+function parts(grid: Grid, chosen: OnPointOptions): SettingPart[] {
   const { across: n, down: m } = grid;
   const sides = 2 * (n - 1) + 2 * (m - 1);
   const found: SettingPart[] = [
-    { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPoint.blocksNeeded(grid) },
+    { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPoint.blocksNeeded(grid, chosen) },
     {
       key: 'corner-triangle', role: 'corner-triangle', name: 'Corner triangles', grain: 'square-to-edge',
       count: countOf(4, 'One at each corner: 4'),
     },
   ];
+  const inner = (n - 1) * (m - 1);
+  if (chosen.plainBetween && inner > 0) {
+    found.push({ key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'diagonal', count: countOf(inner, `${n - 1} × ${m - 1} nested between = ${inner}`) });
+  }
   if (sides > 0) {
     found.push({
       key: 'side-triangle', role: 'side-triangle', name: 'Side triangles', grain: 'square-to-edge',

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
-import { type Band, type Piece, rectangle } from '../layout/piece.ts';
-import { formatLength, formatWithUnit } from '../length/format.ts';
-import { limitIn } from '../length/rounding.ts';
-import { atLeast } from '../length/tolerance.ts';
+import { countOf } from '../figure/figure.ts';
+import { type Piece, rectangle } from '../layout/piece.ts';
+import { formatLength } from '../length/format.ts';
+import { sensibleSash } from './refusals.ts';
+import { linesText, sashedSize, sashLines, sashPieces, sashTape, stopsAlong, stripPart } from './sash-lines.ts';
 import type { Centre, Setting, SettingInput, SettingPart } from './setting.ts';
 
 const options = z.strictObject({
@@ -11,31 +11,10 @@ const options = z.strictObject({
   sash: z.number('The sash width is missing.'),
   outerSash: z.boolean('Say whether a sash runs round the outside: true or false.'),
   cornerstones: z.boolean('Say whether there are cornerstones: true or false.'),
+  /** Strips each sash is pieced of. */
+  strips: z.enum(['1', '2', '3'], 'A sash is pieced of "1", "2" or "3" strips.'),
 });
 type SashedOptions = z.infer<typeof options>;
-
-/** Sash lines in one direction: one between each two blocks, and one at either end when it runs round the outside. */
-const sashLines = (blocks: number, outer: boolean): number => (outer ? blocks + 1 : blocks - 1);
-
-/** Where each block and each sash line starts along one direction. */
-function stops(blocks: number, size: number, sash: number, outer: boolean, start: number) {
-  const first = start + (outer ? sash : 0);
-  const blockAt = Array.from({ length: blocks }, (_, i) => first + i * (size + sash));
-  const sashAt = Array.from({ length: sashLines(blocks, outer) }, (_, i) => start + (outer ? 0 : size) + i * (size + sash));
-  return { blockAt, sashAt };
-}
-
-function tape(stop: ReturnType<typeof stops>, size: number, sash: number, part: string): Band[] {
-  const blocks: Band[] = stop.blockAt.map((from) => ({ role: 'block', part: 'block', from, to: from + size }));
-  const sashes: Band[] = stop.sashAt.map((from) => ({ role: 'sash', part, from, to: from + sash, moves: { what: 'sash' } }));
-  return [...blocks, ...sashes].sort((a, b) => a.from - b.from);
-}
-
-function size(blocks: number, block: number, sash: number, outer: boolean, show: (v: number) => string): Figure {
-  const lines = sashLines(blocks, outer);
-  const value = blocks * block + lines * sash;
-  return lengthOf(value, `${blocks} blocks × ${show(block)} + ${lines} sashes × ${show(sash)} = ${show(value)}`);
-}
 
 /**
  * Blocks parted by sashing, with or without a sash round the outside, with or without cornerstones
@@ -48,56 +27,38 @@ export const sashed: Setting<'sashed', SashedOptions> = {
   describes: 'Strips of sashing between the blocks.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
-  start: (unit) => ({ kind: 'sashed', sash: unit === 'in' ? 1.5 : 4, outerSash: true, cornerstones: true }),
+  start: (unit) => ({ kind: 'sashed', sash: unit === 'in' ? 1.5 : 4, outerSash: true, cornerstones: true, strips: '1' }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
     { key: 'outerSash', label: 'Sash round the outside', type: 'switch' },
     { key: 'cornerstones', label: 'Cornerstones', type: 'switch' },
+    { key: 'strips', label: 'Sash made of', type: 'choice', choices: [{ value: '1', label: 'One strip' }, { value: '2', label: 'Two strips' }, { value: '3', label: 'Three strips' }] },
   ],
   blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
-
-  refusals: ({ unit, block, options: { sash } }) => {
-    const path = ['setting', 'sash'];
-    const least = limitIn(1 / 4, unit);
-    const shorter = Math.min(block.width, block.height);
-    if (!atLeast(sash, least)) {
-      return [{ path, message: `A sash of ${formatWithUnit(sash, unit)} cannot be sewn: make it ${formatWithUnit(least, unit)} or more, finished.` }];
-    }
-    if (!atLeast(shorter, sash)) {
-      return [{
-        path,
-        message: `A sash of ${formatWithUnit(sash, unit)} is wider than the block, which finishes ${formatWithUnit(shorter, unit)}. `
-          + `Most sashes are a sixth to a quarter of the block: ${formatLength(shorter / 6, unit)} to ${formatWithUnit(shorter / 4, unit)}.`,
-      }];
-    }
-    return [];
-  },
+  refusals: ({ unit, block, options: { sash, strips } }) => sensibleSash(sash, Number(strips), block, unit),
 
   layOut: (input) => {
-    const { unit, block, grid, options: { sash, outerSash, cornerstones }, origin } = input;
+    const { unit, block, grid, options: { sash, outerSash, cornerstones, strips }, origin } = input;
     const show = (v: number) => formatLength(v, unit);
-    const x = stops(grid.across, block.width, sash, outerSash, origin.x);
-    const y = stops(grid.down, block.height, sash, outerSash, origin.y);
-    const width = size(grid.across, block.width, sash, outerSash, show);
-    const height = size(grid.down, block.height, sash, outerSash, show);
+    const pieced = Number(strips);
+    const x = stopsAlong(grid.across, block.width, sash, outerSash, origin.x);
+    const y = stopsAlong(grid.down, block.height, sash, outerSash, origin.y);
+    const width = sashedSize(grid.across, block.width, sash, outerSash, show);
+    const height = sashedSize(grid.down, block.height, sash, outerSash, show);
     const pieces: Piece[] = [];
     y.blockAt.forEach((top, row) => {
       x.blockAt.forEach((left, column) => {
         const outline = rectangle(left, top, block.width, block.height);
         pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * grid.across + column });
       });
-      x.sashAt.forEach((left, line) => {
-        pieces.push({ id: `upright-${row}-${line}`, part: 'upright', outline: rectangle(left, top, sash, block.height) });
-      });
+      x.sashAt.forEach((left, line) => pieces.push(...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, pieced, true)));
     });
     y.sashAt.forEach((top, line) => {
       if (!cornerstones) {
-        pieces.push({ id: `level-${line}`, part: 'level', outline: rectangle(origin.x, top, width.value, sash) });
+        pieces.push(...sashPieces(`level-${line}`, 'level', origin.x, top, width.value, sash, pieced, false));
         return;
       }
-      x.blockAt.forEach((left, column) => {
-        pieces.push({ id: `level-${line}-${column}`, part: 'level', outline: rectangle(left, top, block.width, sash) });
-      });
+      x.blockAt.forEach((left, column) => pieces.push(...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, pieced, false)));
       x.sashAt.forEach((left, column) => {
         pieces.push({ id: `cornerstone-${line}-${column}`, part: 'cornerstone', outline: rectangle(left, top, sash, sash) });
       });
@@ -107,28 +68,41 @@ export const sashed: Setting<'sashed', SashedOptions> = {
       height,
       parts: parts(input),
       pieces,
-      bands: { across: tape(x, block.width, sash, 'upright'), down: tape(y, block.height, sash, 'level') },
+      bands: { across: sashTape(x, block.width, sash, 'upright'), down: sashTape(y, block.height, sash, 'level') },
     };
   },
 };
 
-function parts({ grid, options: { outerSash, cornerstones } }: SettingInput<SashedOptions>): Centre['parts'] {
+function parts({ grid, options: chosen }: SettingInput<SashedOptions>): Centre['parts'] {
+  const { outerSash, cornerstones, strips } = chosen;
   const { across, down } = grid;
   const uprightLines = sashLines(across, outerSash);
   const levelLines = sashLines(down, outerSash);
   const found: SettingPart[] = [
-    { key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: sashed.blocksNeeded(grid) },
+    { key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: sashed.blocksNeeded(grid, chosen) },
   ];
-  const add = (key: string, role: 'sash' | 'cornerstone', name: string, value: number, working: string) => {
-    if (value > 0) found.push({ key, role, name, grain: 'square-to-edge', count: countOf(value, `${working} = ${value}`) });
+  const sashes = (key: string, name: string, value: number, working: string) => {
+    if (value === 0) return;
+    const add = (partKey: string, partName: string, each: number, fabric?: 'middle-sash') =>
+      found.push({
+        key: partKey, role: 'sash', name: partName, grain: 'square-to-edge', ...(fabric ? { fabric } : {}),
+        count: countOf(value * each, `${working} = ${value}`, ...(each > 1 ? [`${each} strips in each: ${value * each}`] : [])),
+      });
+    add(key, strips === '1' ? name : `${name}, outer strips`, strips === '3' ? 2 : 1);
+    if (strips !== '1') add(stripPart(key, 1), `${name}, ${strips === '3' ? 'middle' : 'second'} strips`, 1, 'middle-sash');
   };
-  const lines = (blocks: number) => (outerSash ? `(${blocks} + 1)` : `(${blocks} − 1)`);
-  add('upright', 'sash', 'Upright sashes', down * uprightLines, `Upright: ${down} rows × ${lines(across)}`);
+  sashes('upright', 'Upright sashes', down * uprightLines, `Upright: ${down} rows × ${linesText(across, outerSash)}`);
   if (cornerstones) {
-    add('level', 'sash', 'Level sashes', across * levelLines, `Level: ${across} across × ${lines(down)}`);
-    add('cornerstone', 'cornerstone', 'Cornerstones', uprightLines * levelLines, `${lines(across)} × ${lines(down)} crossings`);
+    sashes('level', 'Level sashes', across * levelLines, `Level: ${across} across × ${linesText(down, outerSash)}`);
+    const stones = uprightLines * levelLines;
+    if (stones > 0) {
+      found.push({
+        key: 'cornerstone', role: 'cornerstone', name: 'Cornerstones', grain: 'square-to-edge',
+        count: countOf(stones, `${linesText(across, outerSash)} × ${linesText(down, outerSash)} crossings = ${stones}`),
+      });
+    }
   } else {
-    add('level', 'sash', 'Level sashes', levelLines, `Level, the whole width: ${lines(down)}`);
+    sashes('level', 'Level sashes', levelLines, `Level, the whole width: ${linesText(down, outerSash)}`);
   }
   return found;
 }

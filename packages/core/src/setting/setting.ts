@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Figure } from '../figure/figure.ts';
-import type { Band, Grain, Piece, Point, Role } from '../layout/piece.ts';
+import type { Band, Grain, Piece, Point, SettingFabric, SettingRole } from '../layout/piece.ts';
 import type { Unit } from '../length/unit.ts';
 
 /** A finished block: what it measures inside its seams. */
@@ -27,10 +27,12 @@ export interface SettingInput<O> {
 /** A part as a setting knows it, before a fabric is chosen. */
 export interface SettingPart {
   readonly key: string;
-  readonly role: Exclude<Role, 'border'>;
+  readonly role: SettingRole;
   readonly name: string;
   readonly grain: Grain;
   readonly count: Figure;
+  /** A fabric other than the role's usual one. */
+  readonly fabric?: SettingFabric;
 }
 
 /** What every setting answers: the centre of the quilt, inside any borders. */
@@ -45,7 +47,8 @@ export interface Centre {
 /** One choice a setting offers; `key` names a field of its options. */
 export type SettingField =
   | { readonly key: string; readonly label: string; readonly type: 'length' }
-  | { readonly key: string; readonly label: string; readonly type: 'switch' };
+  | { readonly key: string; readonly label: string; readonly type: 'switch' }
+  | { readonly key: string; readonly label: string; readonly type: 'choice'; readonly choices: readonly { readonly value: string; readonly label: string }[] };
 
 /** A reason a setting cannot be laid out with these blocks; `path` is the place in the plan. */
 export interface SettingRefusal {
@@ -68,7 +71,7 @@ export interface Setting<K extends string = string, O extends { kind: K } = { ki
   readonly options: z.ZodType<O>;
   readonly start: (unit: Unit) => O;
   readonly fields: readonly SettingField[];
-  readonly blocksNeeded: (grid: Grid) => Figure;
+  readonly blocksNeeded: (grid: Grid, options: O) => Figure;
   readonly refusals: (input: Omit<SettingInput<O>, 'origin'>) => readonly SettingRefusal[];
   readonly layOut: (input: SettingInput<O>) => Centre;
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { computeQuilt, type Plan, planProblems, type Quilt, type SettingOptions, startPlan } from '../../src/index.ts';
+import { BORDER_CORNERS, computeQuilt, type Plan, planProblems, type Quilt, type SettingField, type SettingKind, settingOf, type SettingOptions, SETTINGS, startPlan } from '../../src/index.ts';
 
 /** An inch plan with everything at its start, changed by `change`. Fails at once when the plan is not sound. */
 export function inchPlan(change: Partial<Plan>): Plan {
@@ -9,9 +9,15 @@ export function inchPlan(change: Partial<Plan>): Plan {
   return plan;
 }
 
+/** A setting by its kind, with whichever options matter to a test. */
+export type SomeSetting = { readonly kind: SettingKind; readonly [option: string]: unknown };
+
+/** The rest of its options at their start. */
+export const wholeSetting = (setting: SomeSetting): SettingOptions => ({ ...settingOf(setting.kind).start('in'), ...setting }) as SettingOptions;
+
 /** A square-block inch plan, worked out. */
-export function quiltOf(block: number, across: number, down: number, setting: SettingOptions, change: Partial<Plan> = {}): Quilt {
-  return computeQuilt(inchPlan({ block: { width: block, height: block }, grid: { across, down }, setting, ...change }));
+export function quiltOf(block: number, across: number, down: number, setting: SomeSetting, change: Partial<Plan> = {}): Quilt {
+  return computeQuilt(inchPlan({ block: { width: block, height: block }, grid: { across, down }, setting: wholeSetting(setting), ...change }));
 }
 
 /** The line of the cutting list that serves this part. */
@@ -29,11 +35,23 @@ export function cutSize(quilt: Quilt, part: string): number[] {
 
 const sixteenths = (least: number, most: number) => fc.integer({ min: least * 16, max: most * 16 }).map((n) => n / 16);
 
-const settings: fc.Arbitrary<SettingOptions> = fc.oneof(
-  fc.constant<SettingOptions>({ kind: 'edge-to-edge' }),
-  fc.constant<SettingOptions>({ kind: 'on-point' }),
-  fc.record({ kind: fc.constant('sashed' as const), sash: sixteenths(1, 4), outerSash: fc.boolean(), cornerstones: fc.boolean() }),
+/** Every setting there is, its options at random: a new one in the registry is taken up by itself. */
+const settings: fc.Arbitrary<SettingOptions> = fc.constantFrom(...SETTINGS).chain((setting) =>
+  fc.record(Object.fromEntries(setting.fields.map((field) => [field.key, optionOf(field)]))).map(
+    (options) => ({ ...setting.start('in'), ...options }) as SettingOptions,
+  ),
 );
+
+function optionOf(field: SettingField): fc.Arbitrary<unknown> {
+  if (field.type === 'switch') return fc.boolean();
+  if (field.type === 'choice') return fc.constantFrom(...field.choices.map((c) => c.value));
+  return sixteenths(2, 4);
+}
+
+const borders: fc.Arbitrary<Plan['borders'][number]> = fc.record({
+  sides: sixteenths(1, 8), ends: sixteenths(1, 8), corners: fc.constantFrom(...BORDER_CORNERS), cut: fc.constantFrom('crosswise' as const, 'lengthwise' as const),
+  fabric: fc.constantFrom('border', 'accent'), cornerFabric: fc.constantFrom('border', 'accent'),
+});
 
 /** Any sound plan from 1 × 1 to 20 × 20, in inches or centimetres, any seam, up to three borders. */
 export const anyPlan: fc.Arbitrary<Plan> = fc
@@ -42,11 +60,11 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
     block: fc.record({ width: sixteenths(4, 20), height: sixteenths(4, 20), square: fc.boolean() }),
     grid: fc.record({ across: fc.integer({ min: 1, max: 20 }), down: fc.integer({ min: 1, max: 20 }) }),
     setting: settings,
-    borders: fc.array(fc.record({ width: sixteenths(1, 8), fabric: fc.constantFrom('border', 'accent') }), { maxLength: 3 }),
+    borders: fc.array(borders, { maxLength: 3 }),
     seam: fc.constantFrom(0.25, 0.375, 0.5),
   })
   .map(({ block, setting, ...rest }): Plan => {
     const base = startPlan(rest.unit === 'in' ? 'sashed-sampler' : 'metric-sashed');
-    const square = block.square || setting.kind === 'on-point';
+    const square = block.square || settingOf(setting.kind).refusals({ unit: 'in', block: { width: 8, height: 9 }, grid: { across: 1, down: 1 }, options: setting }).length > 0;
     return { ...base, ...rest, setting, block: { width: block.width, height: square ? block.width : block.height } };
   });

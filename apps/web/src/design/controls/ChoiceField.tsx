@@ -1,6 +1,7 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
+import { FieldLabel, fieldRow } from './fieldStyles.ts';
 
 const Trigger = styled(Button)`
   display: inline-flex;
@@ -48,6 +49,11 @@ export const Swatch = styled.span<{ $colour: string }>`
   border-radius: 3px;
   background: ${({ $colour }) => $colour};
 `;
+const Chosen = styled.span`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+`;
 const Hidden = styled(Label)`
   position: absolute;
   width: 1px;
@@ -56,23 +62,36 @@ const Hidden = styled(Label)`
   clip-path: inset(50%);
 `;
 
-interface Choice {
+export interface Choice {
   readonly id: string;
   readonly name: string;
-  readonly colour: string;
+  /** For cloth: shown as a swatch beside the name. */
+  readonly colour?: string;
 }
 
-/** One of a few fabrics, shown by its colour and name. */
-export function ChoiceField({ label, value, choices, onChange }: { label: string; value: string; choices: readonly Choice[]; onChange: (id: string) => void }) {
+interface ChoiceFieldProps {
+  readonly label: string;
+  /** The label stands before the choice; otherwise it is only read out. */
+  readonly labelled?: boolean;
+  readonly value: string;
+  readonly choices: readonly Choice[];
+  readonly onChange: (id: string) => void;
+}
+
+const Row = styled(Select)`
+  &[data-labelled] { ${fieldRow} }
+`;
+
+const face = ({ colour, name }: Choice) => <>{colour && <Swatch $colour={colour} />}{name}</>;
+
+/** One of a few: a fabric by its colour and name, or a way of doing something by its name. */
+export function ChoiceField({ label, labelled = false, value, choices, onChange }: ChoiceFieldProps) {
   return (
-    <Select value={value} onChange={(key) => onChange(String(key))}>
-      <Hidden>{label}</Hidden>
+    <Row value={value} onChange={(key) => onChange(String(key))} data-labelled={labelled || undefined}>
+      {labelled ? <FieldLabel>{label}</FieldLabel> : <Hidden>{label}</Hidden>}
       <Trigger>
         <SelectValue>
-          {() => {
-            const chosen = choices.find((c) => c.id === value)!;
-            return <span style={{ display: 'inline-flex', alignItems: 'center', gap: 6 }}><Swatch $colour={chosen.colour} />{chosen.name}</span>;
-          }}
+          {() => <Chosen>{face(choices.find((c) => c.id === value)!)}</Chosen>}
         </SelectValue>
         <ChevronDown size={13} aria-hidden />
       </Trigger>
@@ -80,11 +99,11 @@ export function ChoiceField({ label, value, choices, onChange }: { label: string
         <ListBox items={choices}>
           {(choice) => (
             <Item id={choice.id} textValue={choice.name}>
-              {({ isSelected }) => <><Swatch $colour={choice.colour} />{choice.name}{isSelected && <Check size={14} aria-hidden />}</>}
+              {({ isSelected }) => <>{face(choice)}{isSelected && <Check size={14} aria-hidden />}</>}
             </Item>
           )}
         </ListBox>
       </List>
-    </Select>
+    </Row>
   );
 }

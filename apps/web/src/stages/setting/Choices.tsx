@@ -1,6 +1,5 @@
-import { BORDER_LIMIT, convertPlan, type Plan, settingOf } from '@lattice/core';
+import { convertPlan, type Plan, settingOf } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
-import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -9,9 +8,10 @@ import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
-import { AdviceFor } from './AdviceFor.tsx';
+import { BordersSection } from '../borders/BordersSection.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { PileSection } from './PileSection.tsx';
-import { Section } from './Section.tsx';
+import { Section } from '../../figures/Section.tsx';
 import { SettingCards } from './SettingCards.tsx';
 
 /** Everything the quilter chooses at this stage, in the order one thinks of it. */
@@ -46,6 +46,15 @@ function SettingSection() {
             <LengthField label={field.label} value={options[field.key] as number} unit={plan.unit} onCommit={(value) => setOption(field.key, value)} />
             <AdviceFor path={`setting.${field.key}`} />
           </div>
+        ) : field.type === 'choice' ? (
+          <ChoiceField
+            key={field.key}
+            label={field.label}
+            labelled
+            value={String(options[field.key])}
+            choices={field.choices.map((c) => ({ id: c.value, name: c.label }))}
+            onChange={(value) => setOption(field.key, value)}
+          />
         ) : (
           <SwitchField key={field.key} label={field.label} value={options[field.key] as boolean} onChange={(value) => setOption(field.key, value)} />
         ),
@@ -72,46 +81,6 @@ function BlockSection() {
       <LengthField label="Block width, finished" value={block.width} unit={unit} onCommit={setWidth} />
       <LengthField label="Block height, finished" value={block.height} unit={unit} onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))} />
       <LengthField label="Seam allowance" value={plan.seam} unit={unit} step={unit === 'in' ? 1 / 16 : 0.05} onCommit={(seam) => edit((p) => ({ ...p, seam }))} />
-    </Section>
-  );
-}
-
-const BorderRow = styled.li`
-  display: grid;
-  grid-template-columns: 1fr auto;
-  align-items: center;
-  > :first-child { grid-column: 1 / -1; }
-  > :last-child { grid-column: 1 / -1; }
-`;
-
-function BordersSection() {
-  const plan = useAppSelector(selectPlan);
-  const edit = useEdit();
-  const { borders, fabrics, unit } = plan;
-  const add = () => edit((p) => ({ ...p, borders: [...p.borders, { width: unit === 'in' ? 3 : 8, fabric: p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id }] }));
-  return (
-    <Section title="Borders, from the centre out" action={<Button look="quiet" isDisabled={borders.length >= BORDER_LIMIT} onPress={add}><Plus size={15} aria-hidden />Add</Button>}>
-      <ul>
-        {borders.map((border, i) => (
-          // A border has no name of its own: its place in the stack is what it is.
-          <BorderRow key={i}>
-            <LengthField
-              label={`Border ${i + 1}, finished`}
-              value={border.width}
-              unit={unit}
-              onCommit={(width) => edit((p) => ({ ...p, borders: p.borders.map((b, at) => (at === i ? { ...b, width } : b)) }))}
-            />
-            <ChoiceField
-              label={`Fabric of border ${i + 1}`}
-              value={border.fabric}
-              choices={fabrics}
-              onChange={(fabric) => edit((p) => ({ ...p, borders: p.borders.map((b, at) => (at === i ? { ...b, fabric } : b)) }))}
-            />
-            <Button look="quiet" aria-label={`Take border ${i + 1} off`} onPress={() => edit((p) => ({ ...p, borders: p.borders.filter((_, at) => at !== i) }))}><X size={15} aria-hidden /></Button>
-            <div><AdviceFor path={`borders.${i}.width`} /></div>
-          </BorderRow>
-        ))}
-      </ul>
     </Section>
   );
 }

@@ -8,8 +8,8 @@ import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
-import { AdviceFor } from './AdviceFor.tsx';
-import { Section } from './Section.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
+import { Section } from '../../figures/Section.tsx';
 
 const Veil = styled(ModalOverlay)`
   position: fixed;

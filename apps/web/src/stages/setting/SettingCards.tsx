@@ -9,7 +9,7 @@ import { Wrong } from '../../design/controls/fieldStyles.ts';
 
 const Cards = styled(RadioGroup)`
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(4, 1fr);
   gap: 8px;
   margin-bottom: 8px;
 `;
@@ -21,11 +21,11 @@ const Card = styled(Radio)`
   padding: 9px 4px 8px;
   border: 1.5px solid var(--line);
   border-radius: 9px;
-  font-size: 13px;
+  font-size: 12.5px;
   line-height: 1.2;
   text-align: center;
   cursor: pointer;
-  svg { width: 54px; height: 54px; }
+  svg { width: 46px; height: 46px; }
   path { fill: none; stroke: var(--soft); stroke-width: 0.6; vector-effect: non-scaling-stroke; }
   .block { fill: color-mix(in srgb, var(--soft) 22%, transparent); }
   &[data-hovered] { border-color: var(--soft); }
@@ -34,17 +34,24 @@ const Card = styled(Radio)`
   &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
 `;
 
-/** A setting drawn small by laying it out: three across, or two on point, so that its nature shows. */
+/** A kind whose blocks stand on point: it refuses oblong ones. */
+const standsOnPoint = (kind: SettingKind): boolean => {
+  const setting = settingOf(kind);
+  return setting.refusals({ unit: 'in', block: { width: 10, height: 11 }, grid: { across: 1, down: 1 }, options: setting.start('in') }).length > 0;
+};
+
+/** A setting drawn small by laying it out: so that its nature shows. */
 function Sample({ kind }: { kind: SettingKind }) {
   const centre = useMemo(() => {
     const setting = settingOf(kind);
-    const across = kind === 'on-point' ? 2 : 3;
-    return setting.layOut({ unit: 'in', block: { width: 10, height: 10 }, grid: { across, down: across }, options: { ...setting.start('in'), ...(kind === 'sashed' ? { sash: 2.5 } : {}) } as never, origin: { x: 0, y: 0 } });
+    // Turned blocks show what they are with two; straight ones need three.
+    const across = standsOnPoint(kind) ? 2 : 3;
+    return setting.layOut({ unit: 'in', block: { width: 10, height: 10 }, grid: { across, down: across }, options: setting.start('in'), origin: { x: 0, y: 0 } });
   }, [kind]);
   return (
     <svg viewBox={`-0.5 -0.5 ${centre.width.value + 1} ${centre.height.value + 1}`} aria-hidden>
       {centre.pieces.map((piece) => (
-        <path key={piece.id} className={piece.part === 'block' ? 'block' : ''} d={`M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} />
+        <path key={piece.id} className={piece.place === undefined ? '' : 'block'} d={`M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} />
       ))}
     </svg>
   );

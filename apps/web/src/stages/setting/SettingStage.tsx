@@ -1,37 +1,12 @@
-import { useCallback, useMemo } from 'react';
-import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { QuiltBoard } from '../../drawing/QuiltBoard.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useMoveBand } from '../../quilt/useMoveBand.ts';
-import { pointedAt } from '../../quilt/viewSlice.ts';
-import { Panel } from './Panel.tsx';
-
-const Stage = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 336px;
-  height: 100%;
-  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
-  @media (max-width: 760px) {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: min(110vw, 62vh) auto;
-    height: auto;
-  }
-`;
+import { StageWithBoard } from '../StageWithBoard.tsx';
+import { Choices } from './Choices.tsx';
+import { Panel } from '../../figures/Panel.tsx';
 
 /** Setting: the quilt to scale with its tapes, and beside it every choice and figure that makes it so. */
 export function SettingStage() {
-  const plan = useAppSelector(selectPlan);
-  const quilt = useAppSelector(selectQuilt);
-  const pointed = useAppSelector((s) => s.view.pointed);
-  const dispatch = useAppDispatch();
-  const onPoint = useCallback((parts: readonly string[]) => dispatch(pointedAt(parts)), [dispatch]);
-  const onMove = useMoveBand();
-  const known = useMemo(() => pointed.filter((part) => part in quilt.layout.parts), [pointed, quilt.layout]);
   return (
-    <Stage>
-      <QuiltBoard plan={plan} quilt={quilt} pointed={known} onPoint={onPoint} onMove={onMove} />
-      <Panel />
-    </Stage>
+    <StageWithBoard>
+      <Panel choices={<Choices />} />
+    </StageWithBoard>
   );
 }

@@ -1,13 +1,13 @@
 import { type CutPiece, fabricFor, type FabricUse, formatLength, formatWithUnit, type Unit, withFabric } from '@lattice/core';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
-import { LengthField } from '../../design/controls/LengthField.tsx';
-import { Why } from '../../design/controls/Why.tsx';
-import { Lengths } from '../../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
-import { pointedAt } from '../../quilt/viewSlice.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { ChoiceField } from '../design/controls/ChoiceField.tsx';
+import { LengthField } from '../design/controls/LengthField.tsx';
+import { Why } from '../design/controls/Why.tsx';
+import { Lengths } from '../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { useEdit } from '../quilt/useEdit.ts';
+import { pointedAt } from '../quilt/viewSlice.ts';
 import { Section } from './Section.tsx';
 
 export const Line = styled.li`

@@ -2,13 +2,13 @@ import { type Fabric, type FabricCut, fabricFor, fabricUses, formatWithUnit, typ
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
-import { LengthField } from '../../design/controls/LengthField.tsx';
-import { Why } from '../../design/controls/Why.tsx';
-import { Lengths } from '../../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { useAppSelector } from '../app/store.ts';
+import { Button } from '../design/controls/Button.tsx';
+import { LengthField } from '../design/controls/LengthField.tsx';
+import { Why } from '../design/controls/Why.tsx';
+import { Lengths } from '../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { useEdit } from '../quilt/useEdit.ts';
 import { AdviceFor } from './AdviceFor.tsx';
 import { Section } from './Section.tsx';
 
@@ -80,6 +80,7 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
       {cut && (
         <p className="why">
           <Why figure={cut.needed} text={formatWithUnit(cut.needed.value, unit)} what={`${formatWithUnit(cut.needed.value, unit)} needed`} /> needed
+          {cut.lengthwise && <span>; <Why figure={cut.lengthwise.length} text={formatWithUnit(cut.lengthwise.length.value, unit)} what="this length" /> lengthwise for {cut.lengthwise.yields.map((y) => y.name.toLowerCase()).join(', ')}</span>}
           {cut.strips.map((group) => (
             <span key={group.width}>; <Why figure={group.strips} text={`${group.strips.value} ${group.strips.value === 1 ? 'strip' : 'strips'} of ${formatWithUnit(group.width, unit)}`} what={`${group.strips.value} strips`} /> for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
           ))}

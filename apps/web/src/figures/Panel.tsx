@@ -1,12 +1,11 @@
 import { formatSize } from '@lattice/core';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
-import { Why } from '../../design/controls/Why.tsx';
-import { Lengths } from '../../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { useAppSelector } from '../app/store.ts';
+import { Why } from '../design/controls/Why.tsx';
+import { Lengths } from '../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { Buying } from './Buying.tsx';
-import { Choices } from './Choices.tsx';
 import { CuttingList } from './CuttingList.tsx';
 
 const Side = styled.aside`
@@ -65,8 +64,8 @@ const Open = styled(TabPanel)`
   @media (max-width: 760px) { overflow: visible; }
 `;
 
-/** Beside the drawing: the finished size, then what was chosen, what to cut and what to buy. */
-export function Panel() {
+/** Beside the drawing: the finished size, then what this stage chooses, what to cut and what to buy. */
+export function Panel({ choices }: { choices: React.ReactNode }) {
   const { unit } = useAppSelector(selectPlan);
   const { layout, target } = useAppSelector(selectQuilt);
   const { width, height } = layout.finished;
@@ -87,7 +86,7 @@ export function Panel() {
           <Leaf id="cut">Cut</Leaf>
           <Leaf id="buy">Buy</Leaf>
         </Leaves>
-        <Open id="choices"><Choices /></Open>
+        <Open id="choices">{choices}</Open>
         <Open id="cut"><CuttingList /></Open>
         <Open id="buy"><Buying /></Open>
       </Book>

@@ -1,7 +1,7 @@
-import { useAppSelector } from '../../app/store.ts';
-import { Advice } from '../../design/controls/fieldStyles.ts';
-import { Lengths } from '../../design/Lengths.tsx';
-import { selectQuilt } from '../../quilt/selectors.ts';
+import { useAppSelector } from '../app/store.ts';
+import { Advice } from '../design/controls/fieldStyles.ts';
+import { Lengths } from '../design/Lengths.tsx';
+import { selectQuilt } from '../quilt/selectors.ts';
 
 /** What is worth knowing about the field at this place in the plan, right beside it. */
 export function AdviceFor({ path }: { path: string }) {

@@ -1,0 +1,15 @@
+import type { Plan } from '@lattice/core';
+
+type Border = Plan['borders'][number];
+
+/** The plan with one border changed. */
+export const withBorder = (plan: Plan, index: number, change: Partial<Border>): Plan => ({
+  ...plan,
+  borders: plan.borders.map((border, i) => (i === index ? { ...border, ...change } : border)),
+});
+
+/** The plan with a border's width changed. A border as wide at the ends as at the sides stays so all round. */
+export function withBorderWidth(plan: Plan, index: number, side: 'sides' | 'ends', width: number): Plan {
+  const { sides, ends } = plan.borders[index]!;
+  return withBorder(plan, index, sides === ends ? { sides: width, ends: width } : { [side]: width });
+}

@@ -1,0 +1,13 @@
+import { StageWithBoard } from '../StageWithBoard.tsx';
+import { Panel } from '../../figures/Panel.tsx';
+import { BordersSection } from './BordersSection.tsx';
+import { CornerCloseUp } from './CornerCloseUp.tsx';
+
+/** Borders: the stack from the centre out, each corner style, and the corner in close-up. */
+export function BordersStage() {
+  return (
+    <StageWithBoard>
+      <Panel choices={<><CornerCloseUp /><BordersSection whole /></>} />
+    </StageWithBoard>
+  );
+}

@@ -1,0 +1,139 @@
+import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
+import { type Band, type CutAs, type FabricUse, type Part, type Piece, type Point, rectangle } from '../layout/piece.ts';
+import { formatLength } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import type { BorderCorners } from './corners.ts';
+
+/** One border of a stack, from the centre outward; widths are finished. */
+export interface Border {
+  readonly sides: number;
+  readonly ends: number;
+  readonly corners: BorderCorners;
+  readonly fabric: string;
+  readonly cornerFabric: string;
+}
+
+interface Size {
+  readonly width: Figure;
+  readonly height: Figure;
+}
+
+/** A bordered centre: the pieces of every border, and the size outside the last. */
+export interface Bordered {
+  readonly finished: Size;
+  readonly parts: readonly Part[];
+  readonly pieces: readonly Piece[];
+  readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
+}
+
+/** Width of all borders together on one side, and at one end. */
+export const borderTotals = (borders: readonly Border[]): { sides: number; ends: number } => ({
+  sides: borders.reduce((sum, b) => sum + b.sides, 0),
+  ends: borders.reduce((sum, b) => sum + b.ends, 0),
+});
+
+/** A hand's breadth left on a mitred strip to fold and trim (handbook 5). */
+const MITRE_SPARE_INCHES = 4;
+
+/**
+ * A stack of borders round a centre, each butted (sides or top first), with corner squares, or mitred
+ * (handbook 5). The quilt's top left corner is the origin, so the centre starts at the stack's totals.
+ */
+export function borderStack(borders: readonly Border[], centre: Size, unit: Unit): Bordered {
+  const parts: Part[] = [];
+  const pieces: Piece[] = [];
+  const across: Band[] = [];
+  const down: Band[] = [];
+  const { sides, ends } = borderTotals(borders);
+  let inner: Box = { x: sides, y: ends, width: centre.width.value, height: centre.height.value };
+  borders.forEach((border, index) => {
+    const outer: Box = { x: inner.x - border.sides, y: inner.y - border.ends, width: inner.width + 2 * border.sides, height: inner.height + 2 * border.ends };
+    const side = `border-${index}-side`;
+    const end = `border-${index}-end`;
+    const label = borders.length === 1 ? 'Border' : `Border ${index + 1}`;
+    const part = (key: string, name: string, count: number, working: string, use: FabricUse, cutAs?: CutAs) =>
+      parts.push({
+        key, role: use.what === 'border' ? 'border' : 'border-corner', name, grain: 'square-to-edge', count: countOf(count, working),
+        cutFrom: { use, fabric: use.what === 'border' ? border.fabric : border.cornerFabric }, ...(cutAs ? { cutAs } : {}),
+      });
+    const use: FabricUse = { what: 'border', index };
+    const mitred = border.corners === 'mitred';
+    const spare = fromInches(MITRE_SPARE_INCHES, unit);
+    part(side, `${label} sides`, 2, 'One on each of two sides: 2', use, mitred ? { width: border.sides, length: outer.height, spare } : undefined);
+    part(end, `${label} top and bottom`, 2, 'One at top, one at bottom: 2', use, mitred ? { width: border.ends, length: outer.width, spare } : undefined);
+    const { left, right, top, bottom, squares } = strips(inner, outer, border.corners);
+    pieces.push(
+      { id: `${side}-left`, part: side, outline: left },
+      { id: `${side}-right`, part: side, outline: right },
+      { id: `${end}-top`, part: end, outline: top },
+      { id: `${end}-bottom`, part: end, outline: bottom },
+    );
+    if (squares.length > 0) {
+      const corner = `border-${index}-corner`;
+      part(corner, `${label} corners`, 4, 'One at each corner: 4', { what: 'border-corner', index });
+      squares.forEach((outline, i) => pieces.push({ id: `${corner}-${i}`, part: corner, outline }));
+    }
+    const band = (key: string, from: number, width: number, which: 'sides' | 'ends'): Band => ({
+      role: 'border', part: key, from, to: from + width, moves: { what: 'border', index, side: which },
+    });
+    across.push(band(side, outer.x, border.sides, 'sides'), band(side, inner.x + inner.width, border.sides, 'sides'));
+    down.push(band(end, outer.y, border.ends, 'ends'), band(end, inner.y + inner.height, border.ends, 'ends'));
+    inner = outer;
+  });
+  return {
+    finished: {
+      width: grown(centre.width, borders.map((b) => b.sides), unit),
+      height: grown(centre.height, borders.map((b) => b.ends), unit),
+    },
+    parts,
+    pieces,
+    bands: { across, down },
+  };
+}
+
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Finished outlines of one border between two boxes. */
+function strips(inner: Box, outer: Box, corners: BorderCorners) {
+  const b = inner.x - outer.x;
+  const e = inner.y - outer.y;
+  const ir = inner.x + inner.width;
+  const ib = inner.y + inner.height;
+  const or = outer.x + outer.width;
+  const ob = outer.y + outer.height;
+  if (corners === 'mitred') {
+    const at = (x: number, y: number): Point => ({ x, y });
+    return {
+      left: [at(outer.x, outer.y), at(inner.x, inner.y), at(inner.x, ib), at(outer.x, ob)],
+      right: [at(or, outer.y), at(or, ob), at(ir, ib), at(ir, inner.y)],
+      top: [at(outer.x, outer.y), at(or, outer.y), at(ir, inner.y), at(inner.x, inner.y)],
+      bottom: [at(outer.x, ob), at(inner.x, ib), at(ir, ib), at(or, ob)],
+      squares: [],
+    };
+  }
+  const sideRuns = corners === 'top-first' ? { y: outer.y, height: outer.height } : { y: inner.y, height: inner.height };
+  const endRuns = corners === 'sides-first' ? { x: outer.x, width: outer.width } : { x: inner.x, width: inner.width };
+  return {
+    left: rectangle(outer.x, sideRuns.y, b, sideRuns.height),
+    right: rectangle(ir, sideRuns.y, b, sideRuns.height),
+    top: rectangle(endRuns.x, outer.y, endRuns.width, e),
+    bottom: rectangle(endRuns.x, ib, endRuns.width, e),
+    squares: corners === 'squares' ? [rectangle(outer.x, outer.y, b, e), rectangle(ir, outer.y, b, e), rectangle(ir, ib, b, e), rectangle(outer.x, ib, b, e)] : [],
+  };
+}
+
+/** A side of the centre with the borders on both its ends. */
+function grown(figure: Figure, widths: readonly number[], unit: Unit): Figure {
+  const total = widths.reduce((sum, w) => sum + w, 0);
+  if (near(total, 0)) return figure;
+  const show = (v: number) => formatLength(v, unit);
+  const value = figure.value + 2 * total;
+  const sum = widths.length === 1 ? show(total) : `(${widths.map(show).join(' + ')})`;
+  return lengthOf(value, ...figure.working, `${show(figure.value)} + 2 × ${sum} = ${show(value)}`);
+}

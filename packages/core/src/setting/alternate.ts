@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { countOf, lengthOf } from '../figure/figure.ts';
+import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { formatLength } from '../length/format.ts';
+import type { Grid, Setting, SettingPart } from './setting.ts';
+
+const options = z.strictObject({ kind: z.literal('alternate') });
+
+const blocksOf = ({ across, down }: Grid): number => Math.ceil((across * down) / 2);
+
+/** Blocks and plain squares of cloth in turn, a block at the top left: half as many blocks for the same size. */
+export const alternate: Setting<'alternate', z.infer<typeof options>> = {
+  kind: 'alternate',
+  name: 'Alternate',
+  describes: 'Blocks and plain blocks in turn.',
+  gridMeans: { across: 'places across', down: 'places down' },
+  options,
+  start: () => ({ kind: 'alternate' }),
+  fields: [],
+  blocksNeeded: (grid) => countOf(blocksOf(grid), `Every other of ${grid.across} × ${grid.down} places, a block first: ${blocksOf(grid)}`),
+  refusals: () => [],
+  layOut: ({ unit, block, grid, options: chosen, origin }) => {
+    const { across, down } = grid;
+    const show = (v: number) => formatLength(v, unit);
+    const pieces: Piece[] = [];
+    let place = 0;
+    for (let row = 0; row < down; row++) {
+      for (let column = 0; column < across; column++) {
+        const outline = rectangle(origin.x + column * block.width, origin.y + row * block.height, block.width, block.height);
+        if ((row + column) % 2 === 0) pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++ });
+        else pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
+      }
+    }
+    const bands = (count: number, size: number, start: number): Band[] =>
+      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * size, to: start + (i + 1) * size }));
+    const plain = across * down - blocksOf(grid);
+    const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: alternate.blocksNeeded(grid, chosen) }];
+    if (plain > 0) {
+      parts.push({ key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'square-to-edge', count: countOf(plain, `${across} × ${down} places less ${blocksOf(grid)} blocks = ${plain}`) });
+    }
+    return {
+      width: lengthOf(across * block.width, `${across} places × ${show(block.width)} = ${show(across * block.width)}`),
+      height: lengthOf(down * block.height, `${down} places × ${show(block.height)} = ${show(down * block.height)}`),
+      parts,
+      pieces,
+      bands: { across: bands(across, block.width, origin.x), down: bands(down, block.height, origin.y) },
+    };
+  },
+};

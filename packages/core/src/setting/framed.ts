@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { countOf, lengthOf } from '../figure/figure.ts';
+import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
+import { formatExact, formatLength } from '../length/format.ts';
+import { squareBlocksOnly } from './refusals.ts';
+import type { Setting } from './setting.ts';
+
+const options = z.strictObject({ kind: z.literal('framed') });
+
+/**
+ * Each block stands on its point inside a frame of four half-square triangles, and the units are sewn
+ * in straight rows (handbook 4). A unit finishes `f√2`; the straight grain of a frame triangle lies
+ * along the unit's outside.
+ */
+export const framed: Setting<'framed', z.infer<typeof options>> = {
+  kind: 'framed',
+  name: 'Framed',
+  describes: 'Each block on point in a square of four triangles, sewn in straight rows.',
+  gridMeans: { across: 'blocks across', down: 'blocks down' },
+  options,
+  start: () => ({ kind: 'framed' }),
+  fields: [],
+  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  refusals: ({ unit, block }) => squareBlocksOnly(block, unit),
+  layOut: ({ unit, block, grid, options: chosen, origin }) => {
+    const { across, down } = grid;
+    const side = block.width * Math.SQRT2;
+    const half = side / 2;
+    const at = (column: number, row: number): Point => ({ x: origin.x + column * half, y: origin.y + row * half });
+    const pieces: Piece[] = [];
+    for (let row = 0; row < down; row++) {
+      for (let column = 0; column < across; column++) {
+        const c = 2 * column;
+        const r = 2 * row;
+        const middle = at(c + 1, r + 1);
+        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: diamond(middle.x, middle.y, half), place: row * across + column });
+        const triangle = (name: string, outline: Point[]) => pieces.push({ id: `frame-${name}-${row}-${column}`, part: 'frame', outline });
+        triangle('nw', [at(c, r), at(c + 1, r), at(c, r + 1)]);
+        triangle('ne', [at(c + 2, r), at(c + 2, r + 1), at(c + 1, r)]);
+        triangle('se', [at(c + 2, r + 2), at(c + 1, r + 2), at(c + 2, r + 1)]);
+        triangle('sw', [at(c, r + 2), at(c, r + 1), at(c + 1, r + 2)]);
+      }
+    }
+    const size = (count: number) => lengthOf(count * side, `${count} blocks × ${formatLength(block.width, unit)} × √2 = ${formatExact(count * side)}`);
+    const bands = (count: number, start: number): Band[] =>
+      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * side, to: start + (i + 1) * side }));
+    const triangles = 4 * across * down;
+    return {
+      width: size(across),
+      height: size(down),
+      parts: [
+        { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: framed.blocksNeeded(grid, chosen) },
+        { key: 'frame', role: 'frame-triangle', name: 'Frame triangles', grain: 'square-to-edge', count: countOf(triangles, `4 round each of ${across * down} blocks = ${triangles}`) },
+      ],
+      pieces,
+      bands: { across: bands(across, origin.x), down: bands(down, origin.y) },
+    };
+  },
+};

@@ -1,0 +1,34 @@
+import { formatLength, formatWithUnit } from '../length/format.ts';
+import { limitIn } from '../length/rounding.ts';
+import { atLeast, near } from '../length/tolerance.ts';
+import type { Unit } from '../length/unit.ts';
+import type { BlockSize, SettingRefusal } from './setting.ts';
+
+/** Blocks that stand on point fit one even grid only when they are square. */
+export function squareBlocksOnly(block: BlockSize, unit: Unit): SettingRefusal[] {
+  if (near(block.width, block.height)) return [];
+  return [{
+    path: ['setting', 'kind'],
+    message: `Only square blocks can stand on point in one even grid; these finish ${formatLength(block.width, unit)} × ${formatWithUnit(block.height, unit)}. `
+      + 'Make the block square, or choose a straight setting.',
+  }];
+}
+
+/** A sash that can be sewn (each of its strips too) and is no wider than the block. */
+export function sensibleSash(sash: number, strips: number, block: BlockSize, unit: Unit): SettingRefusal[] {
+  const path = ['setting', 'sash'];
+  const least = limitIn(1 / 4, unit) * strips;
+  const shorter = Math.min(block.width, block.height);
+  if (!atLeast(sash, least)) {
+    const pieced = strips === 1 ? '' : ` of ${strips} strips`;
+    return [{ path, message: `A sash${pieced} of ${formatWithUnit(sash, unit)} cannot be sewn: make it ${formatWithUnit(least, unit)} or more, finished.` }];
+  }
+  if (!atLeast(shorter, sash)) {
+    return [{
+      path,
+      message: `A sash of ${formatWithUnit(sash, unit)} is wider than the block, which finishes ${formatWithUnit(shorter, unit)}. `
+        + `Most sashes are a sixth to a quarter of the block: ${formatLength(shorter / 6, unit)} to ${formatWithUnit(shorter / 4, unit)}.`,
+    }];
+  }
+  return [];
+}

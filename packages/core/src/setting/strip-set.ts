@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { countOf } from '../figure/figure.ts';
+import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { formatLength } from '../length/format.ts';
+import { sensibleSash } from './refusals.ts';
+import { linesText, sashedSize, sashLines, sashTape, stopsAlong } from './sash-lines.ts';
+import type { Setting, SettingPart } from './setting.ts';
+
+const options = z.strictObject({
+  kind: z.literal('strip-set'),
+  direction: z.enum(['columns', 'rows'], 'Strips run between "columns" or "rows".'),
+  sash: z.number('The sash width is missing.'),
+  outerSash: z.boolean('Say whether a strip runs along both outsides: true or false.'),
+});
+
+/**
+ * Blocks sewn straight to one another in columns (or rows), with long strips only between the columns
+ * (or rows) (handbook 4). Strips are cut over-long and trimmed after sewing; the list gives the
+ * length they finish at, with seams.
+ */
+export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
+  kind: 'strip-set',
+  name: 'Strips',
+  describes: 'Long strips between columns or rows only.',
+  gridMeans: { across: 'blocks across', down: 'blocks down' },
+  options,
+  start: (unit) => ({ kind: 'strip-set', direction: 'columns', sash: unit === 'in' ? 2 : 5, outerSash: false }),
+  fields: [
+    { key: 'direction', label: 'Strips between', type: 'choice', choices: [{ value: 'columns', label: 'Columns' }, { value: 'rows', label: 'Rows' }] },
+    { key: 'sash', label: 'Strip, finished', type: 'length' },
+    { key: 'outerSash', label: 'Strips along the outsides', type: 'switch' },
+  ],
+  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  refusals: ({ unit, block, options: { sash } }) => sensibleSash(sash, 1, block, unit),
+  layOut: ({ unit, block, grid, options: chosen, origin }) => {
+    const { direction, sash, outerSash } = chosen;
+    const show = (v: number) => formatLength(v, unit);
+    const columns = direction === 'columns';
+    const along = (blocks: number, size: number, stripped: boolean, start: number) => ({
+      stops: stopsAlong(blocks, size, stripped ? sash : 0, stripped && outerSash, start),
+      size: stripped ? sashedSize(blocks, size, sash, outerSash, show) : undefined,
+    });
+    const x = along(grid.across, block.width, columns, origin.x);
+    const y = along(grid.down, block.height, !columns, origin.y);
+    const plain = (blocks: number, size: number) => ({ value: blocks * size, kind: 'length' as const, working: [`${blocks} blocks × ${show(size)} = ${show(blocks * size)}`] });
+    const width = x.size ?? plain(grid.across, block.width);
+    const height = y.size ?? plain(grid.down, block.height);
+    const pieces: Piece[] = [];
+    y.stops.blockAt.forEach((top, row) =>
+      x.stops.blockAt.forEach((left, column) =>
+        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: rectangle(left, top, block.width, block.height), place: row * grid.across + column })));
+    x.stops.sashAt.forEach((left, i) => pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(left, origin.y, sash, height.value) }));
+    y.stops.sashAt.forEach((top, i) => pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(origin.x, top, width.value, sash) }));
+    const blocks = columns ? grid.across : grid.down;
+    const lines = sashLines(blocks, outerSash);
+    const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: stripSet.blocksNeeded(grid, chosen) }];
+    if (lines > 0) {
+      const working = `Between ${blocks} ${direction}${outerSash ? ' and outside them' : ''}: ${linesText(blocks, outerSash)} = ${lines}`;
+      parts.push({ key: 'strip', role: 'sash', name: 'Strips', grain: 'square-to-edge', count: countOf(lines, working) });
+    }
+    const bands = (stops: typeof x.stops, size: number, stripped: boolean): Band[] => sashTape(stops, size, stripped ? sash : 0, 'strip');
+    return { width, height, parts, pieces, bands: { across: bands(x.stops, block.width, columns), down: bands(y.stops, block.height, !columns) } };
+  },
+};
