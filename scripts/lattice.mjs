@@ -5,7 +5,8 @@ const COMMANDS = {
   dev: ['serve with live reload for developers', () => import('./commands/dev.mjs')],
   shots: ['draw docs/screenshots from the demo', () => import('./commands/shots.mjs')],
   bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
-  compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/compute.mjs')],
+  compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
+  fit: ['find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]', () => import('./commands/core.mjs')],
 };
 
 const [name, ...args] = process.argv.slice(2);
@@ -18,4 +19,4 @@ if (!command) {
   process.exit(asked ? 2 : 0);
 }
 const { run } = await command[1]();
-process.exitCode = await run(args);
+process.exitCode = await run(args, name);

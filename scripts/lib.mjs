@@ -57,9 +57,9 @@ export async function once(name, mark, work) {
 
 /** Stops with one clear line. */
 export class Stop extends Error {}
-export const stopped = (work) => async (args) => {
+export const stopped = (work) => async (...args) => {
   try {
-    return await work(args);
+    return await work(...args);
   } catch (error) {
     if (!(error instanceof Stop)) throw error;
     console.error(error.message);

@@ -1,5 +1,9 @@
 import { Command, CommanderError } from 'commander';
 import { compute } from './compute.ts';
+import { fit } from './fit.ts';
+import type { Surroundings } from './open-plan.ts';
+
+const around: Surroundings = { base: process.env['LATTICE_CALLED_FROM'] ?? '.', out: console.log, complain: console.error };
 
 const program = new Command('lattice')
   .description('Dapper Lattice on the command line: the same sums as the app, with the same working.')
@@ -12,7 +16,18 @@ program
   .argument('<plan>', 'a plan file, as the app exports it')
   .option('--json', 'the whole result as JSON')
   .action((file: string, options: { json?: boolean }) => {
-    process.exitCode = compute(file, { json: options.json ?? false, base: process.env['LATTICE_CALLED_FROM'] ?? '.', out: console.log, complain: console.error });
+    process.exitCode = compute(file, { json: options.json ?? false }, around);
+  });
+
+program
+  .command('fit')
+  .description('Searches for the settings, grids, sashes and borders that bring a plan’s blocks to a size.')
+  .argument('<plan>', 'a plan file, as the app exports it')
+  .requiredOption('--target <size>', 'width x height, like 90x100, in the plan’s unit unless a unit is written')
+  .option('--blocks <count>', 'blocks on hand; the plan’s pile when left out')
+  .option('--json', 'the best designs as JSON')
+  .action((file: string, options: { target: string; blocks?: string; json?: boolean }) => {
+    process.exitCode = fit(file, { ...options, json: options.json ?? false }, around);
   });
 
 try {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { computeQuilt, readPlanJson } from '@lattice/core';
 import { compute } from '../src/compute.ts';
+import { fit } from '../src/fit.ts';
 
 const root = path.resolve(__dirname, '../../..');
 const demo = path.join(root, 'demo/potting-shed.plan.json');
@@ -15,7 +16,7 @@ function run(text: string, json = false) {
   const out: string[] = [];
   const complaints: string[] = [];
   writeFileSync(path.join(folder, 'plan.json'), text);
-  const code = compute('plan.json', { json, base: folder, out: (l) => out.push(l), complain: (l) => complaints.push(l) });
+  const code = compute('plan.json', { json }, { base: folder, out: (l) => out.push(l), complain: (l) => complaints.push(l) });
   return { code, out: out.join('\n'), complaints };
 }
 const plan = readFileSync(demo, 'utf8');
@@ -58,13 +59,40 @@ describe('compute', () => {
   });
 });
 
+describe('fit', () => {
+  const ask = (target: string, blocks?: string, json = false) => {
+    const out: string[] = [];
+    const complaints: string[] = [];
+    const around = { base: root, out: (l: string) => out.push(l), complain: (l: string) => complaints.push(l) };
+    const code = fit(demo, { target, json, ...(blocks === undefined ? {} : { blocks }) }, around);
+    return { code, out, complaints };
+  };
+  test('ranks designs, each with its size, sash, borders and blocks', () => {
+    const { code, out } = ask('72x84', '30');
+    expect(code).toBe(0);
+    expect(out).toHaveLength(20);
+    expect(out[0]).toMatch(/^ 1 {2}[\d /]+ × [\d /]+″ .*(border|no border).*(over|missing)/);
+  });
+  test('--json is the request and the best', () => {
+    const { request, best } = JSON.parse(ask('180 cm x 200 cm', undefined, true).out.join('')) as { request: { blocks: number; target: { width: number } }; best: { score: number }[] };
+    expect(request.blocks).toBe(null);
+    expect(request.target.width).toBeCloseTo(180 / 2.54, 9);
+    expect(best.map((b) => b.score)).toEqual([...best.map((b) => b.score)].sort((a, b) => a - b));
+  });
+  test.each([['72', undefined, /^--target 72: write a width and a height/], ['0x9', undefined, /^--target/], ['72x84', 'many', /^--blocks many: a whole number/]])('%s %s is refused in one line', (target, blocks, words) => {
+    const { code, complaints } = ask(target, blocks);
+    expect(code).toBe(2);
+    expect(complaints).toEqual([expect.stringMatching(words)]);
+  });
+});
+
 describe('./lattice', () => {
   const lattice = (...args: string[]) => spawnSync(path.join(root, 'lattice'), args, { cwd: root, encoding: 'utf8' });
   test('compute works out a plan file named from where one stands', () => {
     expect(execFileSync(path.join(root, 'lattice'), ['compute', 'potting-shed.plan.json'], { cwd: path.join(root, 'demo'), encoding: 'utf8' })).toContain('Potting-shed raffle quilt');
   });
   test('a missing file, a wrong flag, no file: exit 2 and one line', () => {
-    for (const args of [['compute', 'none.json'], ['compute', demo, '--yaml'], ['compute']]) {
+    for (const args of [['fit', demo], ['compute', 'none.json'], ['compute', demo, '--yaml'], ['compute']]) {
       const { status, stderr } = lattice(...args);
       expect(status).toBe(2);
       expect(stderr.trim().split('\n')).toHaveLength(1);

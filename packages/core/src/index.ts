@@ -29,4 +29,7 @@ export { startBorder, startPlan, STARTS, type StartId } from './plan/start.ts';
 export { settingOf, type SettingKind, type SettingOptions, SETTINGS, turnInto } from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type ShopCut, shopCut } from './shopping/shop-cut.ts';
+export { applyFit } from './target/apply.ts';
 export { type TargetComparison } from './target/compare.ts';
+export { BEST, findFits, type Fit, type Progress } from './target/find.ts';
+export { type FitRequest, fitRequestSchema, START_WEIGHTS, startRequest, type Weights } from './target/request.ts';

@@ -18,6 +18,8 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
   start: () => ({ kind: 'alternate' }),
   fields: [],
   blocksNeeded: (grid) => countOf(blocksOf(grid), `Every other of ${grid.across} × ${grid.down} places, a block first: ${blocksOf(grid)}`),
+  extent: (_, count, size) => count * size,
+  pieceCount: ({ across, down }) => across * down,
   refusals: () => [],
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across, down } = grid;

@@ -16,6 +16,8 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
   start: () => ({ kind: 'edge-to-edge' }),
   fields: [],
   blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  extent: (_, count, size) => count * size,
+  pieceCount: ({ across, down }) => across * down,
   refusals: () => [],
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across, down } = grid;

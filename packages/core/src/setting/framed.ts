@@ -21,6 +21,8 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
   start: () => ({ kind: 'framed' }),
   fields: [],
   blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  extent: (_, count, size) => count * size * Math.SQRT2,
+  pieceCount: ({ across, down }) => 5 * across * down,
   refusals: ({ unit, block }) => squareBlocksOnly(block, unit),
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across, down } = grid;

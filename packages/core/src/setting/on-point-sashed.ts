@@ -30,6 +30,11 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
     const { across: n, down: m } = grid;
     return countOf(blocksIn(grid), `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${(n - 1) * (m - 1)} nested between: ${blocksIn(grid)}`);
   },
+  extent: (_, count, size, { sash }) => (count * size + (count + 1) * sash) * Math.SQRT2,
+  pieceCount: (grid) => {
+    const { across: n, down: m } = grid;
+    return blocksIn(grid) + 4 * n * m + n * (m + 1) + m * (n + 1) + 2 * (n - 1) + 2 * (m - 1) + 4;
+  },
   refusals: ({ unit, block, options: { sash } }) => [...squareBlocksOnly(block, unit), ...sensibleSash(sash, 1, block, unit)],
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {

@@ -24,13 +24,15 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
   start: () => ({ kind: 'on-point', plainBetween: false }),
-  fields: [{ key: 'plainBetween', label: 'Plain blocks between', type: 'switch' }],
+  fields: [{ key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true }],
   blocksNeeded: ({ across: n, down: m }, { plainBetween }) => {
     const inner = (n - 1) * (m - 1);
     return plainBetween
       ? countOf(n * m, `${n} × ${m} = ${n * m}`)
       : countOf(n * m + inner, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${inner} nested between: ${n * m + inner}`);
   },
+  extent: (_, count, size) => count * size * Math.SQRT2,
+  pieceCount: ({ across: n, down: m }) => n * m + (n - 1) * (m - 1) + 2 * (n - 1) + 2 * (m - 1) + 4,
   refusals: ({ unit, block }) => squareBlocksOnly(block, unit),
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {

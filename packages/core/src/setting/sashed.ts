@@ -30,11 +30,17 @@ export const sashed: Setting<'sashed', SashedOptions> = {
   start: (unit) => ({ kind: 'sashed', sash: unit === 'in' ? 1.5 : 4, outerSash: true, cornerstones: true, strips: '1' }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
-    { key: 'outerSash', label: 'Sash round the outside', type: 'switch' },
+    { key: 'outerSash', label: 'Sash round the outside', type: 'switch', sizes: true },
     { key: 'cornerstones', label: 'Cornerstones', type: 'switch' },
     { key: 'strips', label: 'Sash made of', type: 'choice', choices: [{ value: '1', label: 'One strip' }, { value: '2', label: 'Two strips' }, { value: '3', label: 'Three strips' }] },
   ],
   blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  extent: (_, count, size, { sash, outerSash }) => count * size + sashLines(count, outerSash) * sash,
+  pieceCount: ({ across, down }, { outerSash, cornerstones, strips }) => {
+    const [uprights, levels] = [sashLines(across, outerSash), sashLines(down, outerSash)];
+    const sashes = down * uprights + levels * (cornerstones ? across : 1);
+    return across * down + sashes * Number(strips) + (cornerstones ? uprights * levels : 0);
+  },
   refusals: ({ unit, block, options: { sash, strips } }) => sensibleSash(sash, Number(strips), block, unit),
 
   layOut: (input) => {

@@ -44,11 +44,11 @@ export interface Centre {
   readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
 }
 
-/** One choice a setting offers; `key` names a field of its options. */
+/** One choice a setting offers; `key` names a field of its options. `sizes`: it changes the finished size or the number of blocks. */
 export type SettingField =
   | { readonly key: string; readonly label: string; readonly type: 'length' }
-  | { readonly key: string; readonly label: string; readonly type: 'switch' }
-  | { readonly key: string; readonly label: string; readonly type: 'choice'; readonly choices: readonly { readonly value: string; readonly label: string }[] };
+  | { readonly key: string; readonly label: string; readonly type: 'switch'; readonly sizes?: true }
+  | { readonly key: string; readonly label: string; readonly type: 'choice'; readonly sizes?: true; readonly choices: readonly { readonly value: string; readonly label: string }[] };
 
 /** A reason a setting cannot be laid out with these blocks; `path` is the place in the plan. */
 export interface SettingRefusal {
@@ -72,6 +72,10 @@ export interface Setting<K extends string = string, O extends { kind: K } = { ki
   readonly start: (unit: Unit) => O;
   readonly fields: readonly SettingField[];
   readonly blocksNeeded: (grid: Grid, options: O) => Figure;
+  /** Finished size along one direction, bare of its working: what a search asks thousands of times. Equals the layout's. */
+  readonly extent: (direction: 'across' | 'down', count: number, size: number, options: O) => number;
+  /** Pieces in the centre, blocks and all. Equals the number the layout draws. */
+  readonly pieceCount: (grid: Grid, options: O) => number;
   readonly refusals: (input: Omit<SettingInput<O>, 'origin'>) => readonly SettingRefusal[];
   readonly layOut: (input: SettingInput<O>) => Centre;
 }

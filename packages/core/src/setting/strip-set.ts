@@ -26,11 +26,14 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
   options,
   start: (unit) => ({ kind: 'strip-set', direction: 'columns', sash: unit === 'in' ? 2 : 5, outerSash: false }),
   fields: [
-    { key: 'direction', label: 'Strips between', type: 'choice', choices: [{ value: 'columns', label: 'Columns' }, { value: 'rows', label: 'Rows' }] },
+    { key: 'direction', label: 'Strips between', type: 'choice', sizes: true, choices: [{ value: 'columns', label: 'Columns' }, { value: 'rows', label: 'Rows' }] },
     { key: 'sash', label: 'Strip, finished', type: 'length' },
-    { key: 'outerSash', label: 'Strips along the outsides', type: 'switch' },
+    { key: 'outerSash', label: 'Strips along the outsides', type: 'switch', sizes: true },
   ],
   blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  extent: (way, count, size, { direction, sash, outerSash }) =>
+    count * size + ((way === 'across') === (direction === 'columns') ? sashLines(count, outerSash) * sash : 0),
+  pieceCount: ({ across, down }, { direction, outerSash }) => across * down + sashLines(direction === 'columns' ? across : down, outerSash),
   refusals: ({ unit, block, options: { sash } }) => sensibleSash(sash, 1, block, unit),
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { direction, sash, outerSash } = chosen;
