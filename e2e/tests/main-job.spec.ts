@@ -95,7 +95,7 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
 
   await reach(page.getByRole('radiogroup', { name: 'Kind of setting' }));
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('radio', { name: /On point/ })).toBeChecked();
+  await expect(page.getByRole('radio', { name: /^On point:/ })).toBeChecked();
   await expect(page.getByRole('note').filter({ hasText: '20 more to make' })).toBeVisible();
 
   await reach(field(page, 'Blocks across the top row'));
@@ -109,7 +109,7 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
 
   await page.keyboard.press('Shift+Tab');
   const cut = page.getByRole('tab', { name: 'Cut' });
-  for (let i = 0; i < 10 && !(await page.getByRole('tab', { name: 'Choose' }).evaluate((e) => e === document.activeElement)); i++) await page.keyboard.press('Shift+Tab');
+  for (let i = 0; i < 30 && !(await page.getByRole('tab', { name: 'Choose' }).evaluate((e) => e === document.activeElement)); i++) await page.keyboard.press('Shift+Tab');
   await page.keyboard.press('ArrowRight');
   await expect(cut).toHaveAttribute('aria-selected', 'true');
   await reach(page.getByRole('button', { name: /why squares of 15 1\/2″/ }));

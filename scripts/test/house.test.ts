@@ -81,6 +81,6 @@ describe('the project’s papers', () => {
   test('every screenshot is linked from the README, every script has its line there', () => {
     const readme = readFileSync(path.join(root, 'README.md'), 'utf8');
     for (const command of ['demo', 'test', 'dev', 'shots', 'bench', 'compute', 'fit']) expect(readme).toContain(`./lattice ${command}`);
-    for (const name of ['shelf', 'setting-sashed', 'setting-cut', 'setting-buy', 'borders', 'setting-on-point-evening']) expect(readme).toContain(`docs/screenshots/${name}.png`);
+    for (const name of ['shelf', 'setting-sashed', 'setting-cut', 'setting-buy', 'borders', 'finder', 'setting-on-point-evening']) expect(readme).toContain(`docs/screenshots/${name}.png`);
   });
 });

@@ -5,6 +5,9 @@ import type { Surroundings } from './open-plan.ts';
 
 const around: Surroundings = { base: process.env['LATTICE_CALLED_FROM'] ?? '.', out: console.log, complain: console.error };
 
+// Whoever reads may stop early, as `head` does; that is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+
 const program = new Command('lattice')
   .description('Dapper Lattice on the command line: the same sums as the app, with the same working.')
   .exitOverride()

@@ -93,6 +93,17 @@ describe('quilts over HTTP', () => {
     expect((await request(app()).post('/api/quilts').send({ plan })).body).toMatchObject({ code: 'disk-full' });
   });
 
+  test('a quilt that cannot be read does not hide the others', async () => {
+    const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const { id } = await add();
+    await add();
+    await knex('quilts').where({ id }).update({ plan: '{"schemaVersion": 1, "ti' });
+    expect((await request(app()).get('/api/quilts')).body).toHaveLength(1);
+    expect(said).toHaveBeenCalledWith(expect.stringContaining(`Quilt ${id} cannot be read`));
+    expect((await request(app()).get(`/api/quilts/${id}`)).status).toBe(500);
+    said.mockRestore();
+  });
+
   test('one log line a request', async () => {
     const lines: string[] = [];
     await request(app((line) => lines.push(line))).get('/api/health');

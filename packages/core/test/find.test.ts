@@ -96,12 +96,12 @@ describe('the search', () => {
 
 describe('a stack of borders', () => {
   // Common practice: several borders go narrow to wide.
-  test.each([[7, 3, [1, 2, 4]], [0, 2, []], [0.5, 3, [0.5]], [3, 2, [1, 2]], [4, 0, []]])('%p" as %p: %j', (total, count, stack) => {
-    expect(splitBorders(total, count, 0.25)).toEqual(stack);
+  test.each([[7, 3, [1, 2, 4]], [0, 2, []], [0.5, 3, [0.5]], [1.5, 3, [1.5]], [3, 2, [1, 2]], [4, 0, []]])('%p" as %p: %j', (total, count, stack) => {
+    expect(splitBorders(total, count, 0.25, 1)).toEqual(stack);
   });
   test('adds up and never narrows outward', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 80 }), fc.integer({ min: 1, max: 3 }), (steps, count) => {
-      const stack = splitBorders(steps / 4, count, 0.25);
+      const stack = splitBorders(steps / 4, count, 0.25, 1);
       expect(stack.reduce((sum, b) => sum + b, 0)).toBeCloseTo(steps / 4, 9);
       expect([...stack].sort((a, b) => a - b)).toEqual(stack);
     }));

@@ -23,8 +23,16 @@ export class QuiltService {
     private readonly outside: Surroundings,
   ) {}
 
+  /** Quilts on the shelf. One that cannot be read is left out, and said in the log, so that it does not hide the others. */
   async list(): Promise<StoredQuilt[]> {
-    return (await this.rows.list()).map(stored);
+    return (await this.rows.list()).flatMap((row) => {
+      try {
+        return [stored(row)];
+      } catch (error) {
+        console.error(`Quilt ${row.id} cannot be read and is left off the shelf: ${(error as Error).message}`);
+        return [];
+      }
+    });
   }
 
   async get(id: string): Promise<StoredQuilt> {

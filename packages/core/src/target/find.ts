@@ -152,7 +152,7 @@ export function fitOf(ground: Ground, shape: Shape, sash: number, border: number
   return {
     setting: shape.sashed ? ({ ...shape.options, sash } as SettingOptions) : shape.options,
     grid: shape.grid,
-    borders: splitBorders(border, request.borders.count, step),
+    borders: splitBorders(border, request.borders.count, step, ground.leastBorder),
     finished: { width: centre.width + 2 * border, height: centre.height + 2 * border },
     blocks: shape.blocks,
     over: request.blocks === null ? null : request.blocks - shape.blocks,
@@ -163,17 +163,17 @@ export function fitOf(ground: Ground, shape: Shape, sash: number, border: number
 
 /**
  * A border total as a stack, narrow to wide, each about twice the one inside it (several borders go
- * narrow to wide, common practice), on the ruler. Fewer borders when there is not room for all.
+ * narrow to wide, common practice), on the ruler. Fewer borders when there is not room for each to be `least` wide.
  */
-export function splitBorders(total: number, count: number, step: number): number[] {
+export function splitBorders(total: number, count: number, step: number, least: number): number[] {
   if (near(total, 0) || count === 0) return [];
   const steps = Math.round(total / step);
-  // A finished border under 1/2" (two steps) is a flange, not a border.
-  const borders = Math.max(1, Math.min(count, Math.floor(steps / 2)));
+  const leastSteps = Math.round(least / step);
+  const borders = Math.max(1, Math.min(count, Math.floor(steps / leastSteps)));
   const shares = Array.from({ length: borders }, (_, i) => 2 ** i);
   const whole = shares.reduce((sum, s) => sum + s, 0);
-  const inner = shares.slice(0, -1).map((share) => Math.max(2, Math.round((steps * share) / whole)));
+  const inner = shares.slice(0, -1).map((share) => Math.max(leastSteps, Math.round((steps * share) / whole)));
   const outer = steps - inner.reduce((sum, s) => sum + s, 0);
-  if (inner.length > 0 && outer < inner.at(-1)!) return splitBorders(total, borders - 1, step);
+  if (inner.length > 0 && outer < inner.at(-1)!) return splitBorders(total, borders - 1, step, least);
   return [...inner, outer].map((s) => s * step);
 }

@@ -28,12 +28,15 @@ export interface Ground {
   readonly request: FitRequest;
   readonly block: { readonly width: number; readonly height: number };
   readonly inches: (value: number) => number;
+  /** Narrowest border worth sewing beside another: about an inch (from memory). */
+  readonly leastBorder: number;
 }
 
 export const groundOf = (plan: Plan, request: FitRequest): Ground => ({
   request,
   block: plan.block,
   inches: (value) => convertLength(value, plan.unit, 'in'),
+  leastBorder: plan.unit === 'in' ? 1 : 2.5,
 });
 
 /** Finished centre of a shape with this sash. */

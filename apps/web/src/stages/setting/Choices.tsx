@@ -1,5 +1,6 @@
 import { convertPlan, type Plan, settingOf } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -18,10 +19,10 @@ import { SettingCards } from './SettingCards.tsx';
 export function Choices() {
   return (
     <>
+      <TargetSection />
       <SettingSection />
       <BlockSection />
       <BordersSection />
-      <TargetSection />
       <PileSection />
     </>
   );
@@ -85,7 +86,11 @@ function BlockSection() {
   );
 }
 
+/** The search brings a chart library with it; fetched when it is first asked for. */
+const Finder = lazy(async () => ({ default: (await import('../../finder/Finder.tsx')).Finder }));
+
 function TargetSection() {
+  const [finding, setFinding] = useState(false);
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { target, unit } = plan;
@@ -101,6 +106,8 @@ function TargetSection() {
       ) : (
         <Button onPress={() => set(start)}><Plus size={15} aria-hidden />Set a target</Button>
       )}
+      <div style={{ marginTop: 8 }}><Button look="main" onPress={() => setFinding(true)}>Fit to a target…</Button></div>
+      {finding && <Suspense fallback={null}><Finder onClose={() => setFinding(false)} /></Suspense>}
     </Section>
   );
 }

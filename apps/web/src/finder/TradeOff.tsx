@@ -1,0 +1,47 @@
+import type { Fit } from '@lattice/core';
+import { Chart, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js';
+import { useMemo } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import styled from 'styled-components';
+import { useAppSelector } from '../app/store.ts';
+
+Chart.register(ScatterController, LinearScale, PointElement, Tooltip);
+
+const Frame = styled.div`
+  height: 190px;
+`;
+
+/** Inches missed against square yards of cloth: each point a design, which pressing picks. The list below says the same in words. */
+export function TradeOff({ fits, chosen, onChoose }: { fits: readonly Fit[]; chosen: number; onChoose: (index: number) => void }) {
+  const theme = useAppSelector((s) => s.view.theme);
+  const colours = useMemo(() => {
+    const style = getComputedStyle(document.documentElement);
+    const token = (name: string) => style.getPropertyValue(name).trim();
+    return { theme, chalk: token('--chalk'), thread: token('--thread'), soft: token('--soft'), line: token('--line') };
+  }, [theme]);
+  const axis = (text: string) => ({ title: { display: true, text, color: colours.soft }, ticks: { color: colours.soft }, grid: { color: colours.line }, beginAtZero: true });
+  return (
+    <Frame>
+      <Scatter
+        role="img"
+        aria-label={`${fits.length} designs: how far each misses the target against the cloth it takes`}
+        data={{
+          datasets: [{
+            data: fits.map((fit) => ({ x: fit.costs.size, y: fit.costs.fabric })),
+            pointRadius: fits.map((_, i) => (i === chosen ? 9 : 6)),
+            pointStyle: fits.map((_, i) => (i === chosen ? 'rectRot' : 'circle')),
+            pointHitRadius: 14,
+            backgroundColor: fits.map((_, i) => (i === chosen ? colours.thread : colours.chalk)),
+          }],
+        }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          scales: { x: axis('Inches off the target, both ways added'), y: axis('Cloth, square yards') },
+          plugins: { tooltip: { callbacks: { label: ({ dataIndex }) => `Design ${dataIndex + 1}` } } },
+          onClick: (_, [point]) => point && onChoose(point.index),
+        }}
+      />
+    </Frame>
+  );
+}
