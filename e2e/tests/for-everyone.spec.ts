@@ -28,6 +28,11 @@ for (const scheme of ['light', 'dark'] as const) {
       await tab(page, name);
       await accessible(page);
     }
+    await tab(page, 'Choose');
+    await page.getByRole('button', { name: 'Fit to a target…' }).click();
+    await expect(page.getByText('best first')).toBeVisible();
+    await accessible(page);
+    await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Borders' }).click();
     await expect(page.getByTestId('corner')).toBeVisible();
     await accessible(page);
@@ -71,4 +76,23 @@ test('four hundred blocks are drawn, and a dragged sash follows', async ({ page,
   await slider.focus();
   await page.keyboard.press('ArrowRight');
   await expect(slider).toHaveAttribute('aria-valuetext', '1 5/8″');
+});
+
+test.describe('on a phone, by touch', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('widen a sash with the buttons, read a working, see what to buy', async ({ page, server }) => {
+    await openCopy(page, server);
+    await page.getByRole('button', { name: 'More: Sash, finished' }).tap();
+    await expect(page.getByRole('textbox', { name: 'Sash, finished' })).toHaveValue('1 5/8″');
+    await page.getByRole('tab', { name: 'Cut' }).tap();
+    await page.getByRole('button', { name: '71: why 71 sashes' }).tap();
+    await expect(page.getByRole('dialog')).toContainText('Together 71');
+    await page.keyboard.press('Escape');
+    await page.getByRole('tab', { name: 'Buy' }).tap();
+    await expect(page.getByTestId('shopping-list')).toContainText('yd');
+    // Fingers need room: every button on this page is at least 24 px, those beside fields 44.
+    const box = (await page.getByRole('button', { name: 'More: Usable width' }).first().boundingBox())!;
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(42);
+  });
 });

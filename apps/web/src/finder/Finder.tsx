@@ -1,38 +1,24 @@
 import { applyFit, type Fit, type FitRequest, formatLength, formatSize, formatWithUnit, type Plan, settingOf, SETTINGS, startRequest, type Unit, type Weights } from '@lattice/core';
 import { useState } from 'react';
-import { Checkbox, CheckboxGroup, Dialog, Heading, Label, Modal, ModalOverlay, ProgressBar, Slider, SliderThumb, SliderTrack } from 'react-aria-components';
+import { Checkbox, CheckboxGroup, Label, ProgressBar, Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { CountField } from '../design/controls/CountField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { Lengths } from '../design/Lengths.tsx';
+import { Sheet } from '../design/Sheet.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 import { selectPlan } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { TradeOff } from './TradeOff.tsx';
 import { useFits } from './useFits.ts';
 
-const Veil = styled(ModalOverlay)`
-  position: fixed;
-  z-index: 30;
-  inset: 0;
+const Halves = styled.div`
   display: grid;
-  place-items: center;
-  padding: 16px;
-  background: rgb(15 20 30 / 45%);
-`;
-const Sheet = styled(Modal)`
-  width: min(1120px, 100%);
-  max-height: 94vh;
-  overflow: auto;
-  border-radius: 14px;
-  background: var(--card);
-  color: var(--ink);
-  box-shadow: var(--shadow);
-  > [role='dialog'] { display: grid; grid-template-columns: 290px minmax(0, 1fr); gap: 0 26px; padding: 20px 24px; outline: none; }
-  @media (max-width: 760px) { > [role='dialog'] { grid-template-columns: minmax(0, 1fr); } }
-  h2 { grid-column: 1 / -1; font: 650 22px/1.25 var(--name); margin-bottom: 8px; }
+  grid-template-columns: 290px minmax(0, 1fr);
+  gap: 0 26px;
+  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); }
   h3 { margin: 14px 0 4px; font-size: 13px; font-weight: 600; color: var(--soft); }
   .found { min-width: 0; }
 `;
@@ -130,51 +116,48 @@ export function Finder({ onClose }: { onClose: () => void }) {
     return null;
   };
   return (
-    <Veil isOpen onOpenChange={(open) => !open && onClose()} isDismissable>
-      <Sheet>
-        <Dialog>
-          <Heading slot="title" level={2}>Fit to a target</Heading>
-          <Asking plan={plan} request={request} ask={ask} />
-          <div className="found">
-            <State>
-              {failed ? (
-                <span role="alert">The search stopped working. Change anything at the left to begin it again.</span>
-              ) : !news || !news.finished ? (
-                <ProgressBar aria-label="Searching" value={news ? (100 * news.done) / news.of : 0} style={{ display: 'flex', flex: 1, gap: 12, alignItems: 'center' }}>
-                  {({ valueText }) => <>Searching, {valueText}<Button onPress={stop}>Stop</Button></>}
-                </ProgressBar>
-              ) : (
-                <span role="status">{best.length === 0 ? 'Nothing comes near this size. Allow another setting, wider borders, or another number of blocks.' : `The best ${best.length} designs, best first.`}</span>
-              )}
-            </State>
-            {best.length > 0 && <TradeOff fits={best} chosen={chosen} onChoose={setChosen} />}
-            <Grid aria-label="Designs found">
-              {best.map((fit, i) => (
-                <li key={`${fit.setting.kind}-${JSON.stringify(fit.setting)}-${fit.grid.across}-${fit.grid.down}`}>
-                  <button type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
-                    <span className="art"><Thumbnail plan={applyFit({ ...plan, pile: plan.pile.slice(0, fit.blocks) }, fit, request.target)} /></span>
-                    <Said fit={fit} unit={plan.unit} />
-                  </button>
-                </li>
-              ))}
-            </Grid>
-          </div>
-          <Ways>
-            <Button onPress={onClose}>Leave the quilt as it is</Button>
-            <Button
-              look="main"
-              isDisabled={!pick}
-              onPress={() => {
-                if (pick) edit((p) => applyFit(p, pick, request.target));
-                onClose();
-              }}
-            >
-              Set the quilt like this
-            </Button>
-          </Ways>
-        </Dialog>
-      </Sheet>
-    </Veil>
+    <Sheet title="Fit to a target" width={1120} isOpen onClose={onClose}>
+      <Halves>
+        <Asking plan={plan} request={request} ask={ask} />
+        <div className="found">
+          <State>
+            {failed ? (
+              <span role="alert">The search stopped working. Change anything at the left to begin it again.</span>
+            ) : !news || !news.finished ? (
+              <ProgressBar aria-label="Searching" value={news ? (100 * news.done) / news.of : 0} style={{ display: 'flex', flex: 1, gap: 12, alignItems: 'center' }}>
+                {({ valueText }) => <>Searching, {valueText}<Button onPress={stop}>Stop</Button></>}
+              </ProgressBar>
+            ) : (
+              <span role="status">{best.length === 0 ? 'Nothing comes near this size. Allow another setting, wider borders, or another number of blocks.' : `The best ${best.length} designs, best first.`}</span>
+            )}
+          </State>
+          {best.length > 0 && <TradeOff fits={best} chosen={chosen} onChoose={setChosen} />}
+          <Grid aria-label="Designs found">
+            {best.map((fit, i) => (
+              <li key={`${fit.setting.kind}-${JSON.stringify(fit.setting)}-${fit.grid.across}-${fit.grid.down}`}>
+                <button type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
+                  <span className="art"><Thumbnail plan={applyFit({ ...plan, pile: plan.pile.slice(0, fit.blocks) }, fit, request.target)} /></span>
+                  <Said fit={fit} unit={plan.unit} />
+                </button>
+              </li>
+            ))}
+          </Grid>
+        </div>
+        <Ways>
+          <Button onPress={onClose}>Leave the quilt as it is</Button>
+          <Button
+            look="main"
+            isDisabled={!pick}
+            onPress={() => {
+              if (pick) edit((p) => applyFit(p, pick, request.target));
+              onClose();
+            }}
+          >
+            Set the quilt like this
+          </Button>
+        </Ways>
+      </Halves>
+    </Sheet>
   );
 }
 

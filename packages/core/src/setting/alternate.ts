@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { type Piece, rectangle } from '../layout/piece.ts';
 import { formatLength } from '../length/format.ts';
+import { evenTape } from './even-tape.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 
 const options = z.strictObject({ kind: z.literal('alternate') });
@@ -33,8 +34,6 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
         else pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
       }
     }
-    const bands = (count: number, size: number, start: number): Band[] =>
-      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * size, to: start + (i + 1) * size }));
     const plain = across * down - blocksOf(grid);
     const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: alternate.blocksNeeded(grid, chosen) }];
     if (plain > 0) {
@@ -45,7 +44,7 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
       height: lengthOf(down * block.height, `${down} places × ${show(block.height)} = ${show(down * block.height)}`),
       parts,
       pieces,
-      bands: { across: bands(across, block.width, origin.x), down: bands(down, block.height, origin.y) },
+      bands: { across: evenTape(across, block.width, origin.x), down: evenTape(down, block.height, origin.y) },
     };
   },
 };

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { type Piece, rectangle } from '../layout/piece.ts';
 import { formatLength } from '../length/format.ts';
+import { evenTape } from './even-tape.ts';
 import type { Setting } from './setting.ts';
 
 const options = z.strictObject({ kind: z.literal('edge-to-edge') });
@@ -29,8 +30,6 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
         pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * across + column });
       }
     }
-    const bands = (count: number, size: number, start: number): Band[] =>
-      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * size, to: start + (i + 1) * size }));
     const width = across * block.width;
     const height = down * block.height;
     return {
@@ -38,7 +37,7 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
       height: lengthOf(height, `${down} blocks × ${show(block.height)} = ${show(height)}`),
       parts: [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: edgeToEdge.blocksNeeded(grid, chosen) }],
       pieces,
-      bands: { across: bands(across, block.width, origin.x), down: bands(down, block.height, origin.y) },
+      bands: { across: evenTape(across, block.width, origin.x), down: evenTape(down, block.height, origin.y) },
     };
   },
 };

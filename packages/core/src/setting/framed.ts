@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
+import { diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatLength } from '../length/format.ts';
+import { evenTape } from './even-tape.ts';
 import { squareBlocksOnly } from './refusals.ts';
 import type { Setting } from './setting.ts';
 
@@ -44,8 +45,6 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
       }
     }
     const size = (count: number) => lengthOf(count * side, `${count} blocks × ${formatLength(block.width, unit)} × √2 = ${formatExact(count * side)}`);
-    const bands = (count: number, start: number): Band[] =>
-      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * side, to: start + (i + 1) * side }));
     const triangles = 4 * across * down;
     return {
       width: size(across),
@@ -55,7 +54,7 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
         { key: 'frame', role: 'frame-triangle', name: 'Frame triangles', grain: 'square-to-edge', count: countOf(triangles, `4 round each of ${across * down} blocks = ${triangles}`) },
       ],
       pieces,
-      bands: { across: bands(across, origin.x), down: bands(down, origin.y) },
+      bands: { across: evenTape(across, side, origin.x), down: evenTape(down, side, origin.y) },
     };
   },
 };

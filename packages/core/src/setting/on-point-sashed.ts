@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
 import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatLength } from '../length/format.ts';
+import { edgeTriangleParts, sideTriangles } from './edge-triangles.ts';
 import { sensibleSash, squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 
@@ -33,7 +34,7 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
   extent: (_, count, size, { sash }) => (count * size + (count + 1) * sash) * Math.SQRT2,
   pieceCount: (grid) => {
     const { across: n, down: m } = grid;
-    return blocksIn(grid) + 4 * n * m + n * (m + 1) + m * (n + 1) + 2 * (n - 1) + 2 * (m - 1) + 4;
+    return blocksIn(grid) + 4 * n * m + n * (m + 1) + m * (n + 1) + sideTriangles(grid) + 4;
   },
   refusals: ({ unit, block, options: { sash } }) => [...squareBlocksOnly(block, unit), ...sensibleSash(sash, 1, block, unit)],
 
@@ -115,12 +116,11 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
 
 function parts(grid: Grid, chosen: OnPointSashedOptions): SettingPart[] {
   const { across: n, down: m } = grid;
-  const sides = 2 * (n - 1) + 2 * (m - 1);
   const stones = n * (m + 1) + m * (n + 1);
   const sash = (key: string, name: string): SettingPart => ({
     key, role: 'sash', name, grain: 'diagonal', count: countOf(2 * n * m, `${name}: 2 × ${n} × ${m} = ${2 * n * m}`),
   });
-  const found: SettingPart[] = [
+  return [
     { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPointSashed.blocksNeeded(grid, chosen) },
     sash('falling', 'Falling sashes'),
     sash('rising', 'Rising sashes'),
@@ -128,13 +128,6 @@ function parts(grid: Grid, chosen: OnPointSashedOptions): SettingPart[] {
       key: 'cornerstone', role: 'cornerstone', name: 'Cornerstones', grain: 'diagonal',
       count: countOf(stones, `${n} × (${m} + 1) + ${m} × (${n} + 1) = ${stones}`),
     },
-    { key: 'corner-triangle', role: 'corner-triangle', name: 'Corner triangles', grain: 'square-to-edge', count: countOf(4, 'One at each corner: 4') },
+    ...edgeTriangleParts(grid),
   ];
-  if (sides > 0) {
-    found.push({
-      key: 'side-triangle', role: 'side-triangle', name: 'Side triangles', grain: 'square-to-edge',
-      count: countOf(sides, `Top and bottom 2 × (${n} − 1), sides 2 × (${m} − 1): ${sides}`),
-    });
-  }
-  return found;
 }

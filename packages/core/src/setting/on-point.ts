@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
+import { diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatLength } from '../length/format.ts';
+import { edgeTriangleParts, sideTriangles } from './edge-triangles.ts';
+import { evenTape } from './even-tape.ts';
 import { squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 
@@ -32,7 +34,7 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
       : countOf(n * m + inner, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${inner} nested between: ${n * m + inner}`);
   },
   extent: (_, count, size) => count * size * Math.SQRT2,
-  pieceCount: ({ across: n, down: m }) => n * m + (n - 1) * (m - 1) + 2 * (n - 1) + 2 * (m - 1) + 4,
+  pieceCount: (grid) => grid.across * grid.down + (grid.across - 1) * (grid.down - 1) + sideTriangles(grid) + 4,
   refusals: ({ unit, block }) => squareBlocksOnly(block, unit),
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
@@ -68,37 +70,21 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
 
     const size = (blocks: number) =>
       lengthOf(blocks * diagonal, `${blocks} blocks × ${formatLength(block.width, unit)} × √2 = ${formatExact(blocks * diagonal)}`);
-    const bands = (count: number, start: number): Band[] =>
-      Array.from({ length: count }, (_, i) => ({ role: 'block', part: 'block', from: start + i * diagonal, to: start + (i + 1) * diagonal }));
     return {
       width: size(n),
       height: size(m),
       parts: parts(grid, chosen),
       pieces,
-      bands: { across: bands(n, origin.x), down: bands(m, origin.y) },
+      bands: { across: evenTape(n, diagonal, origin.x), down: evenTape(m, diagonal, origin.y) },
     };
   },
 };
 
 function parts(grid: Grid, chosen: OnPointOptions): SettingPart[] {
   const { across: n, down: m } = grid;
-  const sides = 2 * (n - 1) + 2 * (m - 1);
-  const found: SettingPart[] = [
-    { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPoint.blocksNeeded(grid, chosen) },
-    {
-      key: 'corner-triangle', role: 'corner-triangle', name: 'Corner triangles', grain: 'square-to-edge',
-      count: countOf(4, 'One at each corner: 4'),
-    },
-  ];
   const inner = (n - 1) * (m - 1);
-  if (chosen.plainBetween && inner > 0) {
-    found.push({ key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'diagonal', count: countOf(inner, `${n - 1} × ${m - 1} nested between = ${inner}`) });
-  }
-  if (sides > 0) {
-    found.push({
-      key: 'side-triangle', role: 'side-triangle', name: 'Side triangles', grain: 'square-to-edge',
-      count: countOf(sides, `Top and bottom 2 × (${n} − 1), sides 2 × (${m} − 1): ${sides}`),
-    });
-  }
-  return found;
+  const blocks: SettingPart = { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPoint.blocksNeeded(grid, chosen) };
+  if (!chosen.plainBetween || inner === 0) return [blocks, ...edgeTriangleParts(grid)];
+  const plain: SettingPart = { key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'diagonal', count: countOf(inner, `${n - 1} × ${m - 1} nested between = ${inner}`) };
+  return [blocks, plain, ...edgeTriangleParts(grid)];
 }

@@ -1,40 +1,22 @@
 import { formatSize, readBlocksCsv, type ReadBlocks } from '@lattice/core';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
-import { Dialog, FileTrigger, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { Sheet } from '../../design/Sheet.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
 
-const Veil = styled(ModalOverlay)`
-  position: fixed;
-  z-index: 30;
-  inset: 0;
-  display: grid;
-  place-items: center;
-  padding: 16px;
-  background: rgb(15 20 30 / 45%);
-`;
-const Sheet = styled(Modal)`
-  width: min(560px, 100%);
-  max-height: 86vh;
-  overflow: auto;
-  padding: 20px 24px;
-  border-radius: 14px;
-  background: var(--card);
-  color: var(--ink);
-  box-shadow: var(--shadow);
-  h2 { font: 650 21px/1.25 var(--name); margin-bottom: 8px; }
+const Understood = styled.div`
   ul { margin: 10px 0; padding: 10px 14px; max-height: 34vh; overflow: auto; border-radius: 8px; background: var(--wrong-wash); font-size: 14px; }
   li + li { margin-top: 6px; }
   .note { color: var(--soft); font-size: 14px; }
-  .ways { display: flex; gap: 8px; margin-top: 16px; }
-  [role='dialog'] { outline: none; }
+  .ways { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 16px; }
 `;
 const Summary = styled.p`
   margin-bottom: 8px;
@@ -78,39 +60,39 @@ export function PileSection() {
           <Button><FileUp size={15} aria-hidden />Take measurements from a CSV</Button>
         </FileTrigger>
       </div>
-      <Veil isOpen={read !== null} onOpenChange={(open) => !open && setRead(null)} isDismissable>
-        <Sheet>
-          <Dialog>
-            {read && (
+      <Sheet
+        title={read?.blocks.length === 0 ? 'No blocks could be taken' : `${read?.blocks.length} blocks understood`}
+        width={560}
+        isOpen={read !== null}
+        onClose={() => setRead(null)}
+      >
+        {read && (
+          <Understood>
+            {read.notes.map((note) => <p className="note" key={note}>{note}</p>)}
+            {read.problems.length > 0 && (
               <>
-                <Heading slot="title" level={2}>{read.blocks.length === 0 ? 'No blocks could be taken' : `${read.blocks.length} blocks understood`}</Heading>
-                {read.notes.map((note) => <p className="note" key={note}>{note}</p>)}
-                {read.problems.length > 0 && (
-                  <>
-                    <p>{read.problems.length === 1 ? 'One thing needs your eye:' : `${read.problems.length} things need your eye:`}</p>
-                    <ul>{read.problems.slice(0, 100).map((p) => <li key={p}><Lengths text={p} /></li>)}</ul>
-                    {read.problems.length > 100 && <p className="note">And {read.problems.length - 100} more like these.</p>}
-                  </>
-                )}
-                <div className="ways">
-                  {read.blocks.length > 0 && (
-                    <Button
-                      look="main"
-                      onPress={() => {
-                        edit((p) => ({ ...p, pile: [...read.blocks] }));
-                        setRead(null);
-                      }}
-                    >
-                      {plan.pile.length > 0 ? `Put these ${read.blocks.length} in place of the pile` : `Use these ${read.blocks.length} blocks`}
-                    </Button>
-                  )}
-                  <Button onPress={() => setRead(null)}>{read.blocks.length > 0 ? 'Leave the pile as it is' : 'Close'}</Button>
-                </div>
+                <p>{read.problems.length === 1 ? 'One thing needs your eye:' : `${read.problems.length} things need your eye:`}</p>
+                <ul>{read.problems.slice(0, 100).map((p) => <li key={p}><Lengths text={p} /></li>)}</ul>
+                {read.problems.length > 100 && <p className="note">And {read.problems.length - 100} more like these.</p>}
               </>
             )}
-          </Dialog>
-        </Sheet>
-      </Veil>
+            <div className="ways">
+              {read.blocks.length > 0 && (
+                <Button
+                  look="main"
+                  onPress={() => {
+                    edit((p) => ({ ...p, pile: [...read.blocks] }));
+                    setRead(null);
+                  }}
+                >
+                  {plan.pile.length > 0 ? `Put these ${read.blocks.length} in place of the pile` : `Use these ${read.blocks.length} blocks`}
+                </Button>
+              )}
+              <Button onPress={() => setRead(null)}>{read.blocks.length > 0 ? 'Leave the pile as it is' : 'Close'}</Button>
+            </div>
+          </Understood>
+        )}
+      </Sheet>
     </Section>
   );
 }

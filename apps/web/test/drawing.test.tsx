@@ -1,0 +1,78 @@
+import { computeQuilt, layOut, type Plan, startPlan } from '@lattice/core';
+import { act, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { ontoOutline } from '../src/drawing/faces.tsx';
+import { partPath, QuiltArt } from '../src/drawing/QuiltArt.tsx';
+import { Tape } from '../src/drawing/Tape.tsx';
+
+const plan: Plan = startPlan('sashed-sampler');
+const pile = (count: number): Plan['pile'] => Array.from({ length: count }, (_, i) => ({ name: `B${i}`, face: i % 2 ? 'star' : 'pinwheel', colours: ['#112233', '#445566'], width: 12.5, height: 12.5 }));
+
+function tape(onMove = jest.fn((): string | null => null), direction: 'across' | 'down' = 'across') {
+  const { layout } = computeQuilt(plan);
+  render(
+    <Tape direction={direction} bands={layout.bands[direction]} unit="in" scale={8} start={50} offset={50} colourOf={() => '#2e4a5f'} pointed={[]} onPoint={jest.fn()} partsOf={() => ['upright', 'level']} onMove={onMove} />,
+  );
+  return onMove;
+}
+
+describe('a tape', () => {
+  test('one grip for each width one can choose, in the tab order, saying its width', () => {
+    tape();
+    const grips = screen.getAllByRole('slider');
+    expect(grips.map((g) => [g.getAttribute('aria-label'), g.getAttribute('aria-valuetext')])).toEqual([['Border 1 width', '4″'], ['Sash width', '1 1/2″']]);
+    expect(grips.every((g) => g.tabIndex === 0)).toBe(true);
+  });
+  test('arrow keys move by one mark of the ruler, either way', async () => {
+    const onMove = tape();
+    act(() => screen.getByRole('slider', { name: 'Sash width' }).focus());
+    await userEvent.keyboard('{ArrowRight}');
+    expect(onMove).toHaveBeenLastCalledWith({ what: 'sash' }, 1.625, expect.any(String));
+    await userEvent.keyboard('{ArrowLeft}');
+    expect(onMove).toHaveBeenLastCalledWith({ what: 'sash' }, 1.375, expect.any(String));
+  });
+  test('the side tape moves the ends of a border', async () => {
+    const onMove = tape(undefined, 'down');
+    act(() => screen.getByRole('slider', { name: 'Border 1 width' }).focus());
+    await userEvent.keyboard('{ArrowUp}');
+    expect(onMove).toHaveBeenLastCalledWith({ what: 'border', index: 0, side: 'ends' }, 4.125, expect.any(String));
+  });
+  test('a width that cannot be is said in the bubble', async () => {
+    tape(jest.fn(() => 'A sash of 13″ is wider than the block.'));
+    act(() => screen.getByRole('slider', { name: 'Sash width' }).focus());
+    await userEvent.keyboard('{ArrowRight}');
+    expect(screen.getByRole('status').textContent).toContain('wider than the block');
+  });
+  test('every movable division can be held, for the pointer alone', () => {
+    tape();
+    expect(document.querySelectorAll('[data-hold=sash][aria-hidden]')).toHaveLength(plan.grid.across + 1);
+    expect(document.querySelectorAll('[data-hold=border][aria-hidden]')).toHaveLength(2);
+  });
+});
+
+describe('the drawing', () => {
+  const draw = (drawn: Plan) => render(<svg><QuiltArt plan={drawn} layout={layOut(drawn)} /></svg>).container;
+  test('a block for each of the pile, each look defined once', () => {
+    const svg = draw({ ...plan, pile: pile(12) });
+    expect(svg.querySelectorAll('use')).toHaveLength(12);
+    expect(svg.querySelectorAll('defs > g')).toHaveLength(2);
+  });
+  test('a place without a block is an empty outline, and only that', () => {
+    const svg = draw({ ...plan, pile: pile(10) });
+    expect(svg.querySelectorAll('use')).toHaveLength(10);
+    expect(svg.querySelector('.empty-places')!.getAttribute('d')!.match(/M/g)).toHaveLength(2);
+  });
+  test('no pile yet: every place is drawn plain', () => {
+    const svg = draw(plan);
+    expect(svg.querySelectorAll('use')).toHaveLength(12);
+    expect(svg.querySelector('.empty-places')!.getAttribute('d')).toBe('');
+  });
+  test('a part is one path, with an outline for each of its pieces', () => {
+    expect(partPath(layOut(plan), 'cornerstone').match(/M/g)).toHaveLength(20);
+    expect(partPath(layOut(plan), 'nothing')).toBe('');
+  });
+  test('a face is laid on its block, turned with it', () => {
+    expect(ontoOutline([{ x: 1, y: 2 }, { x: 4, y: 2 }, { x: 4, y: 5 }, { x: 1, y: 5 }])).toBe('matrix(3 0 0 3 1 2)');
+    expect(ontoOutline([{ x: 5, y: 0 }, { x: 10, y: 5 }, { x: 5, y: 10 }, { x: 0, y: 5 }])).toBe('matrix(5 5 -5 5 5 0)');
+  });
+});

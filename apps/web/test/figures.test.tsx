@@ -1,0 +1,86 @@
+import { type Plan, startBorder, startPlan } from '@lattice/core';
+import { act, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Provider } from 'react-redux';
+import { createStore } from '../src/app/store.ts';
+import { Buying } from '../src/figures/Buying.tsx';
+import { CuttingList } from '../src/figures/CuttingList.tsx';
+import { withBorder, withBorderWidth } from '../src/quilt/borderEdits.ts';
+import { clearHistory, planOpened, undo } from '../src/quilt/planSlice.ts';
+import { selectQuilt } from '../src/quilt/selectors.ts';
+import { BordersSection } from '../src/stages/borders/BordersSection.tsx';
+
+Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
+const plan = startPlan('sashed-sampler');
+
+function show(what: React.ReactNode, change: Partial<Plan> = {}) {
+  const store = createStore();
+  store.dispatch(planOpened({ ...plan, ...change }));
+  store.dispatch(clearHistory());
+  render(<Provider store={store}>{what}</Provider>);
+  return store;
+}
+const now = (store: ReturnType<typeof createStore>) => store.getState().plan.present!;
+
+describe('the cutting list', () => {
+  test('counts and cut sizes are the core’s own', () => {
+    const store = show(<CuttingList />);
+    const lines = within(screen.getByTestId('cutting-list')).getAllByRole('listitem');
+    const { pieces } = selectQuilt(store.getState());
+    expect(lines).toHaveLength(pieces.length);
+    lines.forEach((line, i) => expect(line.textContent).toContain(`${pieces[i]!.name}${pieces[i]!.count.value} at`));
+  });
+  test('pointing at a line lights its parts, leaving puts them out', async () => {
+    const store = show(<CuttingList />);
+    const [line] = within(screen.getByTestId('cutting-list')).getAllByRole('listitem');
+    await userEvent.hover(line!);
+    expect(store.getState().view.pointed).toEqual(['upright', 'level']);
+    await userEvent.unhover(line!);
+    expect(store.getState().view.pointed).toEqual([]);
+  });
+  test('triangles say what square they come from, and what is left over', () => {
+    show(<CuttingList />, { setting: { kind: 'on-point', plainBetween: false }, block: { width: 10, height: 10 }, grid: { across: 1, down: 2 }, borders: [] });
+    const list = screen.getByTestId('cutting-list').textContent!;
+    expect(list).toContain('from 1 square of 15 1/2″, cut twice corner to corner; 2 left over');
+    expect(list).toContain('from 2 squares of 8″, cut once corner to corner');
+  });
+  test('nothing to cut is said', () => {
+    show(<CuttingList />, { setting: { kind: 'edge-to-edge' }, borders: [] });
+    expect(screen.getByText(/Nothing to cut/)).toBeTruthy();
+  });
+});
+
+describe('what to buy', () => {
+  test('each fabric with its shop cut; an unused one can be taken off, a used one cannot', async () => {
+    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'spare', name: 'Spare', colour: '#123456', usableWidth: 40 }] });
+    expect(screen.getByTestId('shopping-list').textContent).toContain('5/8 yd');
+    expect(screen.queryByRole('button', { name: 'Take Sash off the list' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Take Spare off the list' }));
+    expect(now(store).fabrics.map((f) => f.id)).not.toContain('spare');
+  });
+  test('a new fabric gets an id nobody has', async () => {
+    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'fabric-6', name: 'Six', colour: '#123456', usableWidth: 40 }] });
+    await userEvent.click(screen.getByRole('button', { name: 'Add a fabric' }));
+    const ids = now(store).fabrics.map((f) => f.id);
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+});
+
+describe('borders', () => {
+  test('added up to the limit, taken off, undone', async () => {
+    const store = show(<BordersSection />, { borders: [] });
+    for (let i = 0; i < 6; i++) await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(now(store).borders).toHaveLength(6);
+    expect(screen.getByRole('button', { name: 'Add' }).getAttribute('disabled')).not.toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Take border 2 off' }));
+    expect(now(store).borders).toHaveLength(5);
+    act(() => void store.dispatch(undo()));
+    expect(now(store).borders).toHaveLength(6);
+  });
+  test('a border as wide at the ends as at the sides stays so; one that is not does not', () => {
+    const even = { ...plan, borders: [startBorder(3, 'border')] };
+    expect(withBorderWidth(even, 0, 'ends', 5).borders[0]).toMatchObject({ sides: 5, ends: 5 });
+    const uneven = withBorder(even, 0, { ends: 4 });
+    expect(withBorderWidth(uneven, 0, 'sides', 2).borders[0]).toMatchObject({ sides: 2, ends: 4 });
+  });
+});
