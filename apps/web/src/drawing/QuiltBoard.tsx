@@ -3,7 +3,7 @@ import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../design/Lengths.tsx';
 import { partPath, QuiltArt } from './QuiltArt.tsx';
-import { Tape, TAPE } from './Tape.tsx';
+import { gripSize, Tape, TAPE } from './Tape.tsx';
 import { useRoom } from './useRoom.ts';
 
 const Board = styled.div`
@@ -31,8 +31,8 @@ const Legend = styled.div`
   .dash { display: inline-block; width: 22px; margin-right: 8px; border-top: 2px dashed var(--thread); vertical-align: middle; }
 `;
 
-/** Pixels kept free round the quilt: tapes with their grips, the legend. */
-const MARGIN = { left: 84, top: 84, right: 30, bottom: 48 };
+/** Pixels kept free round the quilt: tapes, with room for their grips beside them, and the legend. */
+const marginFor = (grip: number) => ({ left: 60 + grip, top: 60 + grip, right: 30, bottom: 48 });
 
 interface QuiltBoardProps {
   readonly plan: Plan;
@@ -61,10 +61,11 @@ export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoard
   const { unit, target } = plan;
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
   const shown = { width: Math.max(size.width, target?.width ?? 0), height: Math.max(size.height, target?.height ?? 0) };
-  const free = { width: room.width - MARGIN.left - MARGIN.right, height: room.height - MARGIN.top - MARGIN.bottom };
+  const margin = marginFor(gripSize());
+  const free = { width: room.width - margin.left - margin.right, height: room.height - margin.top - margin.bottom };
   const scale = Math.max(0, Math.min(free.width / shown.width, free.height / shown.height));
-  const x = MARGIN.left + Math.max(0, (free.width - shown.width * scale) / 2);
-  const y = MARGIN.top + Math.max(0, (free.height - shown.height * scale) / 2);
+  const x = margin.left + Math.max(0, (free.width - shown.width * scale) / 2);
+  const y = margin.top + Math.max(0, (free.height - shown.height * scale) / 2);
   const floor = fromInches(unit === 'in' ? 6 : 10 / 2.54, unit);
 
   const lit = useMemo(() => pointed.map((part) => partPath(layout, part)).join(''), [layout, pointed]);

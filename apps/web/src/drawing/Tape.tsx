@@ -162,7 +162,7 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
 }
 
 /** Big enough for a finger where fingers are used. */
-const gripSize = (): number => (window.matchMedia?.('(pointer: coarse)').matches ? 44 : 24);
+export const gripSize = (): number => (window.matchMedia?.('(pointer: coarse)').matches ? 44 : 24);
 
 /** Places in order, moved apart until none is nearer to the last than `gap`. */
 function spreadOut(places: readonly number[], gap: number): number[] {

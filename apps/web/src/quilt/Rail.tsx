@@ -23,9 +23,12 @@ const Wool = styled.nav`
     flex-direction: row;
     align-items: center;
     padding: 0 12px;
-    ul { flex: none; }
+    ul { flex: none; display: flex; }
     ul::before { display: none; }
-    .summary { padding: 6px 12px; }
+    .summary { padding: 6px 8px; }
+  }
+  @media (max-width: 480px) {
+    .summary { display: none; }
   }
 `;
 const Stage = styled(NavLink)`

@@ -6,7 +6,8 @@ import { Lengths } from '../Lengths.tsx';
 const Number = styled(Button)`
   padding: 0 1px;
   border: 0;
-  border-bottom: 2px dotted var(--chalk);
+  text-decoration: underline 2px dotted var(--chalk);
+  text-underline-offset: 5px;
   background: transparent;
   font: inherit;
   font-weight: inherit;
