@@ -1,6 +1,6 @@
 import { Command, CommanderError } from 'commander';
 import { compute } from './compute.ts';
-import { fit } from './fit.ts';
+import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
 
 const around: Surroundings = { base: process.env['LATTICE_CALLED_FROM'] ?? '.', out: console.log, complain: console.error };
@@ -26,10 +26,14 @@ program
   .command('fit')
   .description('Searches for the settings, grids, sashes and borders that bring a plan’s blocks to a size.')
   .argument('<plan>', 'a plan file, as the app exports it')
-  .requiredOption('--target <size>', 'width x height, like 90x100, in the plan’s unit unless a unit is written')
+  .requiredOption('--target <size>', 'width x height, like 90x100, in the plan’s unit unless a unit is written; or largest')
   .option('--blocks <count>', 'blocks on hand; the plan’s pile when left out')
+  .option('--sash <width>', 'a sash that is fixed')
+  .option('--borders <count>', 'borders in the stack, 0 to 3')
+  .option('--even', 'borders as wide at top and bottom as at the sides')
+  .option('--have <cloth...>', 'cloth in hand, like "sash=1 1/4 yd"')
   .option('--json', 'the best designs as JSON')
-  .action((file: string, options: { target: string; blocks?: string; json?: boolean }) => {
+  .action((file: string, options: Omit<FitFlags, 'json'> & { json?: boolean }) => {
     process.exitCode = fit(file, { ...options, json: options.json ?? false }, around);
   });
 

@@ -1,11 +1,10 @@
-import { type CutPiece, type Figure, formatLength, formatSize, formatWithUnit, type Plan, type Quilt, settingOf } from '@lattice/core';
+import { type Backing, type CutPiece, type Figure, formatLength, formatSize, formatWithUnit, type Plan, type Quilt, settingOf, type Unit } from '@lattice/core';
 
 /** The whole result as lines of text, each figure followed by its working. */
 export function report(plan: Plan, quilt: Quilt): string[] {
   const { unit } = plan;
-  const { layout, backing, binding } = quilt;
-  const { width, height } = layout.finished;
-  const best = backing.options[0];
+  const { backing, binding } = quilt;
+  const { width, height } = quilt.finished;
   const heading = (text: string) => ['', text];
   return [
     plan.title,
@@ -13,18 +12,24 @@ export function report(plan: Plan, quilt: Quilt): string[] {
     ...heading(`Finished size  ${formatSize(width.value, height.value, unit)}`),
     ...why(width, 'across'),
     ...why(height, 'down'),
-    ...(quilt.target ? [`  ${quilt.target.text}`] : []),
+    ...(quilt.target ? [`  ${quilt.target.against.text}`, ...(quilt.target.says ? [`  ${quilt.target.says}`] : [])] : []),
     ...heading('Cut'),
-    ...quilt.pieces.flatMap((piece) => [`  ${piece.count.value} ${piece.name}: ${cutText(piece, plan)}`, ...piece.count.working.map((line) => `      ${line}`), ...cutWorking(piece)]),
-    ...heading('Backing'),
-    `  ${formatSize(backing.width.value, backing.height.value, unit)}: ${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${best.seams === 'none' ? 'no seam' : `${best.seams} seams`}, ${formatWithUnit(best.fabric.value, unit)} of fabric`,
-    ...best.fabric.working.map((line) => `      ${line}`),
+    ...quilt.pieces.flatMap((piece) => [`  ${piece.count.value} ${piece.name}: ${cutText(piece, plan)}`, ...piece.count.working.map((line) => `      ${line}`), ...cutWorking(piece), ...piece.notes.map((note) => `      ${note}`)]),
+    ...(backing ? [...heading('Backing'), ...backingLines(backing, unit)] : []),
     ...heading('Binding'),
     `  ${binding.strips.value} strips of ${formatWithUnit(binding.stripWidth, unit)} for ${formatWithUnit(binding.length.value, unit)}`,
     ...[...binding.length.working, ...binding.strips.working].map((line) => `      ${line}`),
     ...heading('Buy'),
     ...quilt.fabrics.flatMap(({ fabric, needed, buy }) => [`  ${buy.text.padEnd(9)} ${fabric.name}`, ...[...needed.working, ...buy.length.working].map((line) => `      ${line}`)]),
     ...(quilt.advice.length > 0 ? [...heading('Worth knowing'), ...quilt.advice.map((a) => `  ${a.message}`)] : []),
+  ];
+}
+
+function backingLines({ width, height, options: [best] }: Backing, unit: Unit): string[] {
+  const seams = best.seams === 'none' ? 'no seam' : `${best.seams} seams`;
+  return [
+    `  ${formatSize(width.value, height.value, unit)}: ${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${seams}, ${formatWithUnit(best.fabric.value, unit)} of fabric`,
+    ...best.fabric.working.map((line) => `      ${line}`),
   ];
 }
 

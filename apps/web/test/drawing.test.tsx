@@ -27,9 +27,9 @@ describe('a tape', () => {
     const onMove = tape();
     act(() => screen.getByRole('slider', { name: 'Sash width' }).focus());
     await userEvent.keyboard('{ArrowRight}');
-    expect(onMove).toHaveBeenLastCalledWith({ what: 'sash' }, 1.625, expect.any(String));
+    expect(onMove).toHaveBeenLastCalledWith({ what: 'setting', key: 'sash' }, 1.625, expect.any(String));
     await userEvent.keyboard('{ArrowLeft}');
-    expect(onMove).toHaveBeenLastCalledWith({ what: 'sash' }, 1.375, expect.any(String));
+    expect(onMove).toHaveBeenLastCalledWith({ what: 'setting', key: 'sash' }, 1.375, expect.any(String));
   });
   test('the side tape moves the ends of a border', async () => {
     const onMove = tape(undefined, 'down');

@@ -39,7 +39,7 @@ describe('the cutting list', () => {
     expect(store.getState().view.pointed).toEqual([]);
   });
   test('triangles say what square they come from, and what is left over', () => {
-    show(<CuttingList />, { setting: { kind: 'on-point', plainBetween: false }, block: { width: 10, height: 10 }, grid: { across: 1, down: 2 }, borders: [] });
+    show(<CuttingList />, { setting: { kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' }, block: { width: 10, height: 10 }, grid: { across: 1, down: 2 }, borders: [] });
     const list = screen.getByTestId('cutting-list').textContent!;
     expect(list).toContain('from 1 square of 15 1/2″, cut twice corner to corner; 2 left over');
     expect(list).toContain('from 2 squares of 8″, cut once corner to corner');

@@ -1,7 +1,11 @@
 import { pileAdvice, type Pile, sizeAdvice } from './block/pile.ts';
 import type { FabricCut } from './cutting/fabric-cuts.ts';
+import { SHOWS_INCHES } from './cutting/joins.ts';
+import type { CutPiece } from './cutting/pieces.ts';
+import type { LieCounts } from './layout/lie.ts';
 import { formatLength, formatWithUnit } from './length/format.ts';
 import { TOLERANCE } from './length/tolerance.ts';
+import { fromInches } from './length/unit.ts';
 import type { Plan } from './plan/shape.ts';
 
 /** Something worth knowing that stops nothing. `path` is the field it belongs beside. */
@@ -10,8 +14,16 @@ export interface Advice {
   readonly message: string;
 }
 
-/** Everything worth saying about a plan that can be drawn: the pile, proportions, fabrics too narrow. */
-export function adviseOn(plan: Plan, pile: Pile, fabrics: readonly FabricCut[]): Advice[] {
+/** What advice is drawn from besides the plan. */
+interface Known {
+  readonly pile: Pile;
+  readonly pieces: readonly CutPiece[];
+  readonly fabrics: readonly FabricCut[];
+  readonly lies: LieCounts;
+}
+
+/** Everything worth saying about a plan that can be drawn: the pile, proportions, fabrics too narrow, joins that show. */
+export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies }: Known): Advice[] {
   const said: Advice[] = [];
   const say = (path: Advice['path'], message: string | null) => {
     if (message !== null) said.push({ path, message });
@@ -30,7 +42,25 @@ export function adviseOn(plan: Plan, pile: Pile, fabrics: readonly FabricCut[]):
     const index = plan.fabrics.findIndex((f) => f.id === fabric.id);
     for (const message of tooNarrow) say(['fabrics', index, 'usableWidth'], message);
   }
+  if (plan.places.swap !== 'none') say(['places', 'swap'], `${lies.swapped.working[0]}: make that many so, and the rest as usual.`);
+  for (const { path, message } of joinsThatShow(plan, pieces, fabrics)) say(path, message);
   return said;
+}
+
+/** Joins that cannot be kept from the middle or an end of a strip, with what one strip more would do. */
+function joinsThatShow({ unit }: Plan, pieces: readonly CutPiece[], fabrics: readonly FabricCut[]): Advice[] {
+  const shows = fromInches(SHOWS_INCHES, unit) - TOLERANCE;
+  return fabrics.flatMap(({ strips }) =>
+    strips.flatMap(({ joined, yields }): Advice[] => {
+      const use = pieces.find((p) => yields.some((y) => y.key === p.key && y.joins.length > 0))?.use;
+      if (!joined || joined.clear >= shows || !use) return [];
+      const mended = joined.withOneMore >= shows ? ` Cut one strip more and it moves to ${formatWithUnit(joined.withOneMore, unit)} away.` : '';
+      return [{
+        path: use.what === 'border' ? ['borders', use.index, 'sides'] : ['setting', 'sash'],
+        message: `A join falls ${formatWithUnit(joined.clear, unit)} from the middle or an end of its strip, however they are cut.${mended}`,
+      }];
+    }),
+  );
 }
 
 /** Sash 1/6 to 1/4 of the block: a rule of thumb (handbook 4, common practice), so only well outside it is worth a word. */

@@ -1,21 +1,33 @@
 import { adviseOn, type Advice } from './advice.ts';
 import { judgePile, type Pile } from './block/pile.ts';
+import type { Size } from './border/sizes.ts';
 import { cutFabrics, type FabricCut } from './cutting/fabric-cuts.ts';
+import { type JoinLine, joinLines } from './cutting/join-lines.ts';
 import { type CutPiece, cutPieces } from './cutting/pieces.ts';
 import { type Binding, straightBinding } from './edge/binding.ts';
 import { type Backing, planBacking } from './layer/backing.ts';
 import { type Layout, layOut } from './layout/lay-out.ts';
-import type { Fabric, Plan } from './plan/shape.ts';
+import { countLies, type LieCounts } from './layout/lie.ts';
+import type { Unit } from './length/unit.ts';
+import type { Fabric, Plan, Target } from './plan/shape.ts';
+import { settingOf } from './setting/registry.ts';
 import { compareWithTarget, type TargetComparison } from './target/compare.ts';
+import { targetSize, type TargetSize } from './target/size.ts';
 
 /** Everything worked out from a plan. The drawing, the lists, print and the command line all read this. */
 export interface Quilt {
   readonly layout: Layout;
+  /** What the top comes to: as planned, or as far as it was measured, from there. */
+  readonly finished: Size;
+  readonly lies: LieCounts;
   readonly pieces: readonly CutPiece[];
-  readonly backing: Backing;
+  /** Null for blocks that are quilted already: every piece has a back of its own. */
+  readonly backing: Backing | null;
   readonly binding: Binding;
   readonly fabrics: readonly FabricCut[];
-  readonly target: TargetComparison | null;
+  /** Where strips longer than their fabric is wide are joined. */
+  readonly joins: readonly JoinLine[];
+  readonly target: (TargetSize & { readonly against: TargetComparison }) | null;
   readonly pile: Pile;
   readonly advice: readonly Advice[];
 }
@@ -23,22 +35,33 @@ export interface Quilt {
 /** The one way through: plan → layout → pieces → layers and edge → cutting → shopping. */
 export function computeQuilt(plan: Plan): Quilt {
   const layout = layOut(plan);
-  const finished = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const top = layout.sizes.at(-1)!.used;
+  const finished = { width: top.width.value, height: top.height.value };
   const pieces = cutPieces(plan, layout);
-  const backing = planBacking(finished, plan.backing.overhang, fabricById(plan, plan.backing.fabric).usableWidth, plan.unit);
+  const { quilted } = settingOf(plan.setting.kind);
+  const backing = quilted ? null : planBacking(finished, plan.backing.overhang, fabricById(plan, plan.backing.fabric).usableWidth, plan.unit);
   const binding = straightBinding(finished, plan.binding.stripWidth, fabricById(plan, plan.binding.fabric).usableWidth, plan.unit);
+  const lies = countLies(plan, layout);
   const fabrics = cutFabrics(plan, pieces, backing, binding);
-  const pile = judgePile(plan, layout.parts['block']!.count.value);
+  const pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value);
   return {
     layout,
+    finished: top,
+    lies,
     pieces,
     backing,
     binding,
     fabrics,
-    target: plan.target && compareWithTarget(finished, plan.target, plan.unit),
+    joins: joinLines(layout, pieces, fabrics),
+    target: plan.target && comparedWith(plan.target, finished, plan.unit),
     pile,
-    advice: adviseOn(plan, pile, fabrics),
+    advice: adviseOn(plan, { pile, pieces, fabrics, lies }),
   };
+}
+
+function comparedWith(target: Target, finished: { width: number; height: number }, unit: Unit): Quilt['target'] {
+  const size = targetSize(target, unit);
+  return { ...size, against: compareWithTarget(finished, { width: size.width.value, height: size.height.value }, unit) };
 }
 
 /** The fabric with this id. The plan has passed `planProblems`, so there is one. */

@@ -30,7 +30,7 @@ describe('a plan from outside', () => {
     ['a sash wider than the block', { ...start, setting: { ...start.setting, sash: 13 } }, /^setting.sash: A sash of 13″ is wider than the block.* 2 to 3″/],
     ['no sash width', { ...start, setting: { kind: 'sashed', outerSash: true, cornerstones: true, strips: '1' } }, /^setting.sash: The sash width is missing/],
     ['a thread for a sash', { ...start, setting: { ...start.setting, sash: 0 } }, /^setting.sash: A sash of 0″ cannot be sewn/],
-    ['oblong blocks on point', { ...start, block: { width: 9, height: 12 }, setting: { kind: 'on-point', plainBetween: false } }, /^setting.kind: Only square blocks/],
+    ['oblong blocks on point', { ...start, block: { width: 9, height: 12 }, setting: { kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' } }, /^setting.kind: Only square blocks/],
     ['a quilt without a name', { ...start, title: '  ' }, /^title: The quilt’s name is missing/],
   ])('%s', (_, raw, message) => expect(messages(raw).join('\n')).toMatch(message));
 
@@ -46,9 +46,26 @@ describe('a plan from outside', () => {
     };
     const read = readPlan(old);
     expect(read).toMatchObject({ ok: true, plan: {
-      schemaVersion: 2, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
+      schemaVersion: 3, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
       setting: { strips: '1' }, fabricFor: { 'middle-sash': 'accent', plain: 'border', frame: 'border' },
     } });
+  });
+  test('a version 2 plan comes up whole: floats, joins, a target of a size, layers for covered sashing', () => {
+    const younger = ['places', 'measured', 'measureBy'];
+    const old = {
+      ...Object.fromEntries(Object.entries(start).filter(([key]) => !younger.includes(key))), schemaVersion: 2, target: { width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true },
+      borders: [{ sides: 4, ends: 3, corners: 'mitred', cut: 'lengthwise', fabric: 'border', cornerFabric: 'accent' }],
+      fabrics: start.fabrics.filter((f) => f.id !== 'batting'),
+      fabricFor: { sash: 'sash', 'middle-sash': 'accent', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
+    };
+    expect(readPlan(old)).toMatchObject({ ok: true, plan: {
+      schemaVersion: 3, target: { of: 'size', width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' },
+      borders: [{ sides: 4, ends: 3, joins: 'diagonal', repeat: null }], places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle',
+      fabricFor: { 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash' },
+    } });
+    // With no room for another fabric, what there is serves.
+    const full = { ...old, fabrics: Array.from({ length: 24 }, (_, i) => ({ ...start.fabrics[i % 4]!, id: i < 4 ? start.fabrics[i]!.id : `f${i}` })) };
+    expect(readPlan(full)).toMatchObject({ ok: true, plan: { fabricFor: { 'sash-batting': 'sash' } } });
   });
   test('older versions come up step by step', () => {
     const steps = { 1: (p: Record<string, unknown>) => ({ ...p, two: true }), 2: (p: Record<string, unknown>) => ({ ...p, three: true }) };
@@ -60,10 +77,10 @@ describe('a plan from outside', () => {
 describe('changing a plan', () => {
   test('another setting keeps the choices the two share', () => {
     const sashed = { kind: 'sashed', sash: 2, outerSash: false, cornerstones: true, strips: '1' } as const;
-    expect(turnInto('on-point', sashed, 'in')).toEqual({ kind: 'on-point', plainBetween: false });
-    expect(turnInto('on-point-sashed', sashed, 'in')).toEqual({ kind: 'on-point-sashed', sash: 2 });
+    expect(turnInto('on-point', sashed, 'in')).toEqual({ kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' });
+    expect(turnInto('on-point-sashed', sashed, 'in')).toMatchObject({ kind: 'on-point-sashed', sash: 2, edgeStones: 'whole' });
     expect(turnInto('sashed', sashed, 'in')).toEqual(sashed);
-    expect(turnInto('sashed', { kind: 'on-point', plainBetween: true }, 'cm')).toMatchObject({ sash: 4 });
+    expect(turnInto('sashed', { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' }, 'cm')).toMatchObject({ sash: 4 });
   });
   test('to centimetres: to the millimetre, the seam as it is sewn', () => {
     const metric = convertPlan(start, 'cm');

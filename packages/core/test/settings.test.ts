@@ -141,6 +141,106 @@ describe('framed on point', () => {
   });
 });
 
+describe('a float', () => {
+  // Handbook 4: blocks float inside the edge, and the float is part of the finished size. Geometry: a float of t makes
+  // every triangle's leg along the edge 2t longer.
+  test('adds itself on every side and makes the triangles larger', () => {
+    const quilt = quiltOf(10, 2, 3, { kind: 'on-point', float: 0.75 });
+    expect(quilt.layout.finished.width.value).toBeCloseTo(20 * Math.SQRT2 + 1.5, 12);
+    expect(quilt.layout.finished.height.value).toBeCloseTo(30 * Math.SQRT2 + 1.5, 12);
+    const eighthUp = (v: number) => Math.ceil(v * 8) / 8;
+    expect(cutSize(quilt, 'side-triangle')).toEqual([eighthUp(10 * Math.SQRT2 + 1.5 + 1.25)]);
+    expect(cutSize(quilt, 'corner-triangle')).toEqual([eighthUp(10 / Math.SQRT2 + 1.5 + 0.875)]);
+  });
+  test('with the exact rule each is the exact form, up to the next mark', () => {
+    const quilt = quiltOf(10, 2, 3, { kind: 'on-point', triangles: 'exact' });
+    expect(lineFor(quilt, 'side-triangle').cut).toMatchObject({ side: { value: Math.ceil((10 * Math.SQRT2 + 0.5 * (1 + Math.SQRT2)) * 8) / 8, working: [expect.stringContaining('× (1 + √2)')] } });
+  });
+  test('no wider than the block, no less than nothing', () => {
+    expect(() => quiltOf(10, 2, 3, { kind: 'on-point', float: 11 })).toThrow(/A float of 11″ is wider than the block/);
+    expect(() => quiltOf(10, 2, 3, { kind: 'on-point-sashed', float: -1 })).toThrow(/cannot be less than nothing/);
+  });
+});
+
+describe('on point, sashed, the edge halving its cornerstones', () => {
+  test('finishes n (f + s)√2; every cornerstone is cut whole', () => {
+    const quilt = quiltOf(10, 3, 4, { kind: 'on-point-sashed', sash: 1.5, edgeStones: 'halved' });
+    expect(quilt.layout.finished.width.value).toBeCloseTo(3 * 11.5 * Math.SQRT2, 9);
+    expect(lineFor(quilt, 'cornerstone').count.value).toBe(3 * 5 + 4 * 4);
+    expect(lineFor(quilt, 'edge-cornerstone').parts).toEqual(['cornerstone', 'edge-cornerstone']);
+    expect(quilt.layout.parts['edge-cornerstone']!.count.value).toBe(14);
+    // The edge lies a cornerstone's half diagonal further in than with whole ones, so the long side is 2 × that shorter: f√2.
+    const eighthUp = (v: number) => Math.ceil(v * 8) / 8;
+    expect(cutSize(quilt, 'side-triangle')).toEqual([eighthUp(11.5 * Math.SQRT2 - 1.5 * Math.SQRT2 + 1.25)]);
+  });
+});
+
+describe('framed, the generous school', () => {
+  // Common practice: 6" blocks, two squares of 6 1/2" a block: 112, six to a strip → 19 strips → 3 1/2 yd; squared up with 1/4" left beyond each point.
+  test('56 blocks of 6": 112 squares of 6 1/2", 3 1/2 yd', () => {
+    const quilt = quiltOf(6, 7, 8, { kind: 'framed', frame: 'generous' });
+    expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 } } });
+    expect(cutSize(quilt, 'frame')).toEqual([6.5]);
+    expect(lineFor(quilt, 'frame').notes.join()).toContain('1/4″ left beyond every point');
+    const fabric = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
+    expect(fabric.strips[0]!.strips.value).toBe(19);
+    expect(shopCut(fabric.strips[0]!.strips.value * 6.5, 'in').amount).toBe('3 1/2');
+    expect(quilt.layout.finished.width.value).toBeCloseTo(7 * 6 * Math.SQRT2, 9);
+  });
+});
+
+describe('blocks quilted already, joined by covered sashing', () => {
+  // Common practice: 12 1/4" blocks (cut), 3 in a row, 2" sash: front strips 4", batting 1 7/8", back 2 1/2", row strip 39 3/4".
+  const quilt = quiltOf(11.75, 3, 4, { kind: 'quilted', sash: 2 });
+  const line = (name: string) => quilt.pieces.find((p) => p.name === name)!;
+  test('a sash is three strips', () => {
+    expect(line('Upright sashes, front').cut).toMatchObject({ width: { value: 4 }, length: { value: 12.25 } });
+    expect(line('Upright sashes, batting').cut).toMatchObject({ width: { value: 1.875 }, length: { value: 12.25 } });
+    expect(line('Upright sashes, back').cut).toMatchObject({ width: { value: 2.5 }, length: { value: 12.25 } });
+    expect(line('Upright sashes, front').count.value).toBe(8);
+  });
+  test('row strips are as long as the joined row: n c − 2a(n − 1) + (n − 1)s', () => {
+    expect(line('Row strips, front').cut).toMatchObject({ length: { value: 39.75 } });
+    expect(3 * 12.25 - 0.5 * 2 + 2 * 2).toBe(39.75);
+    expect(line('Row strips, front').count.value).toBe(3);
+  });
+  test('marked where uprights cross, and with a quilting grid: 12 1/4 less 1/8 at each end is six 2" squares', () => {
+    expect(line('Row strips, front').notes.join(' ')).toContain('12 to 14, 25 3/4 to 27 3/4');
+    expect(line('Row strips, front').notes.join(' ')).toContain('Join the rows in pairs, then the pairs');
+    expect(line('Upright sashes, front').notes.join(' ')).toContain('12 1/4 less 1/8 at each end = 12, 6 squares of 2″');
+  });
+  test('no backing goes under the whole; each layer has its own cloth; borders have their layers too', () => {
+    expect(quilt.backing).toBeNull();
+    expect(line('Upright sashes, batting').fabric).toBe('batting');
+    const bordered = quiltOf(11.75, 2, 2, { kind: 'quilted', sash: 2 }, { borders: [startBorder(3, 'border')] });
+    expect(bordered.pieces.map((p) => p.name)).toEqual(expect.arrayContaining(['Border sides, front', 'Border sides, batting', 'Border sides, back']));
+  });
+  test('one block alone has nothing to join', () => expect(quiltOf(11.75, 1, 1, { kind: 'quilted', sash: 2 }).pieces).toEqual([]));
+});
+
+describe('blocks of two sizes', () => {
+  test('12" and 9" in turn: coping strips finishing 1 1/2" bring the small ones up', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'coped', small: 9 });
+    expect(size(quilt.layout.finished)).toEqual([36, 48]);
+    expect(quilt.pile.needed).toBe(12);
+    expect(quilt.layout.parts['small-block']!.count.value).toBe(6);
+    expect(cutSize(quilt, 'coping-side')).toEqual([2, 9.5]);
+    expect(cutSize(quilt, 'coping-end')).toEqual([2, 12.5]);
+    expect(lineFor(quilt, 'coping-side').count.value).toBe(12);
+  });
+  test.each([['odd', 6], ['rows', 6], ['columns', 4]] as const)('small ones in every other %s', (places, small) => {
+    expect(quiltOf(12, 3, 4, { kind: 'coped', small: 9, places }).layout.parts['small-block']!.count.value).toBe(small);
+  });
+  test('generous strips are cut 1/2" more each way and trimmed', () => {
+    const quilt = quiltOf(12, 3, 4, { kind: 'coped', small: 9, coping: 'generous' });
+    expect(cutSize(quilt, 'coping-side')).toEqual([2.5, 10]);
+    expect(lineFor(quilt, 'coping-side').notes.join()).toContain('trim every small block back to 12 × 12″ finished');
+  });
+  test('a difference too small for a strip is refused', () => {
+    expect(() => quiltOf(12, 3, 4, { kind: 'coped', small: 11.75 })).toThrow(/too narrow to sew/);
+  });
+});
+
 describe('strips between columns or rows', () => {
   test('columns: long upright strips, height of the blocks alone', () => {
     const quilt = quiltOf(12, 3, 4, { kind: 'strip-set', direction: 'columns', sash: 2, outerSash: false });
@@ -179,7 +279,7 @@ describe('borders', () => {
     expect(cutSize(quilt, 'border-0-end')).toEqual([1.5, 26.5]);
     expect(cutSize(quilt, 'border-1-side')).toEqual([4, 38.5]);
     expect(cutSize(quilt, 'border-1-end')).toEqual([4, 33.5]);
-    expect(quilt.layout.finished.width.working).toEqual(['2 blocks × 12 = 24', '24 + 2 × (1 + 3 1/2) = 33']);
+    expect(quilt.layout.finished.width.working).toEqual(['2 blocks × 12 = 24', '24 + 2 × 1 = 26', '26 + 2 × 3 1/2 = 33']);
   });
   test('top first is the reverse', () => {
     const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, borders('top-first'));

@@ -1,4 +1,4 @@
-import { fabricById, type Layout, type Piece, type Plan } from '@lattice/core';
+import { fabricById, type Layout, lieOf, type Piece, type Plan } from '@lattice/core';
 import { memo, useId } from 'react';
 import { FaceDefinitions, lookOf, ontoOutline } from './faces.tsx';
 
@@ -19,13 +19,13 @@ interface QuiltArtProps {
 
 /**
  * The quilt itself in quilt units, seams as hairlines: cloth by part, blocks with the faces of the
- * pile in its order, an empty place where the pile has no block left.
+ * pile in its order, turned and swapped as the plan says, an empty place where the pile has no block left.
  */
 export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) {
   const prefix = useId().replace(/[^\w-]/g, '');
   const blocks = layout.pieces.filter((p) => p.place !== undefined);
-  const lookAt = (place: number) => (plan.pile.length === 0 ? lookOf(undefined) : lookOf(plan.pile[place]));
-  const looks = [...new Set(blocks.map((b) => lookAt(b.place!)))];
+  const lookAt = ({ place, spot }: Piece) => lookOf(plan.pile[place!], lieOf(plan.places, spot!).swapped);
+  const looks = [...new Set(blocks.map(lookAt))];
   const isEmpty = (place: number) => plan.pile.length > 0 && place >= plan.pile.length;
   return (
     <g>
@@ -37,7 +37,7 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
       )}
       {blocks.map((block) =>
         isEmpty(block.place!) ? null : (
-          <use key={block.id} href={`#${prefix}-${looks.indexOf(lookAt(block.place!))}`} transform={ontoOutline(block.outline)} />
+          <use key={block.id} href={`#${prefix}-${looks.indexOf(lookAt(block))}`} transform={ontoOutline(block.outline, lieOf(plan.places, block.spot!).turn)} />
         ),
       )}
       <path d={blocks.filter((b) => !isEmpty(b.place!)).map(outlinePath).join('')} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />

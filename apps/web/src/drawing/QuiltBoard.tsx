@@ -1,7 +1,9 @@
-import { type BandHandle, fabricById, formatSize, formatWithUnit, fromInches, type Layout, type Plan, type Quilt } from '@lattice/core';
+import { type BandHandle, fabricById, formatSize, formatWithUnit, fromInches, type Layout, type Plan, type Quilt, type Role } from '@lattice/core';
+import { ToggleButton } from 'react-aria-components';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../design/Lengths.tsx';
+import { GrainMarks, JoinMarks } from './marks.tsx';
 import { partPath, QuiltArt } from './QuiltArt.tsx';
 import { gripSize, Tape, TAPE } from './Tape.tsx';
 import { useRoom } from './useRoom.ts';
@@ -28,7 +30,23 @@ const Legend = styled.div`
   font-size: 13px;
   color: var(--soft);
   pointer-events: none;
+  .marks { display: flex; align-items: center; gap: 14px; }
   .dash { display: inline-block; width: 22px; margin-right: 8px; border-top: 2px dashed var(--thread); vertical-align: middle; }
+`;
+
+const Mark = styled(ToggleButton)`
+  padding: 3px 10px;
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  background: var(--card);
+  color: var(--soft);
+  font-size: 13px;
+  cursor: pointer;
+  pointer-events: auto;
+  &[data-hovered] { border-color: var(--soft); }
+  &[data-selected] { border-color: var(--ink); color: var(--ink); font-weight: 650; }
+  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  @media (pointer: coarse) { min-height: 44px; padding: 3px 16px; border-radius: 22px; }
 `;
 
 /** Pixels kept free round the quilt: tapes, with room for their grips beside them, and the legend. */
@@ -37,10 +55,16 @@ const marginFor = (grip: number) => ({ left: 60 + grip, top: 60 + grip, right: 3
 interface QuiltBoardProps {
   readonly plan: Plan;
   readonly quilt: Quilt;
+  /** Mark the straight grain on every cut piece. */
+  readonly grain: boolean;
+  readonly onGrain: (on: boolean) => void;
   readonly pointed: readonly string[];
   readonly onPoint: (parts: readonly string[]) => void;
   readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
 }
+
+/** What a setting's own length shows in, by its key. */
+const MOVED: Readonly<Record<string, readonly Role[]>> = { sash: ['sash'], float: ['side-triangle', 'corner-triangle'] };
 
 /** Invisible areas that answer the pointer, one a part. Kept apart so that pointing never redraws the quilt. */
 const HitAreas = memo(function HitAreas({ layout, onPoint }: { layout: Layout; onPoint: (parts: readonly string[]) => void }) {
@@ -54,11 +78,12 @@ const HitAreas = memo(function HitAreas({ layout, onPoint }: { layout: Layout; o
 });
 
 /** The quilt to scale on a gridded floor, a tape along the top and the left, the target as a dashed line. */
-export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoardProps) {
+export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMove }: QuiltBoardProps) {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const room = useRoom(element);
   const { layout } = quilt;
-  const { unit, target } = plan;
+  const { unit } = plan;
+  const target = quilt.target && { width: quilt.target.width.value, height: quilt.target.height.value };
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
   const shown = { width: Math.max(size.width, target?.width ?? 0), height: Math.max(size.height, target?.height ?? 0) };
   const margin = marginFor(gripSize());
@@ -75,7 +100,7 @@ export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoard
   };
   const partsOf = (handle: BandHandle) =>
     Object.values(layout.parts)
-      .filter((part) => (handle.what === 'sash' ? part.role === 'sash' : part.cutFrom?.use.what === 'border' && part.cutFrom.use.index === handle.index))
+      .filter((part) => (handle.what === 'border' ? part.cutFrom?.use.what === 'border' && part.cutFrom.use.index === handle.index : MOVED[handle.key]?.includes(part.role)))
       .map((part) => part.key);
   const tape = { unit, scale, colourOf, pointed, onPoint, partsOf, onMove };
   return (
@@ -92,6 +117,8 @@ export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoard
             <rect className="cloth" x={x} y={y} width={size.width * scale} height={size.height * scale} fill="var(--card)" />
             <g transform={`translate(${x} ${y}) scale(${scale})`}>
               <QuiltArt plan={plan} layout={layout} />
+              <JoinMarks joins={quilt.joins} />
+              {grain && <GrainMarks layout={layout} most={fromInches(4, unit)} />}
               <HitAreas layout={layout} onPoint={onPoint} />
               {lit && <path className="lit" d={lit} fill="var(--chalk)" fillOpacity={0.28} stroke="var(--chalk)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" pointerEvents="none" />}
             </g>
@@ -108,7 +135,10 @@ export function QuiltBoard({ plan, quilt, pointed, onPoint, onMove }: QuiltBoard
       )}
       <Legend>
         <span>{target && <><span className="dash" />target <Lengths text={formatSize(target.width, target.height, unit)} /></>}</span>
-        <span>floor squares <Lengths text={formatWithUnit(floor, unit)} /></span>
+        <span className="marks">
+          <Mark isSelected={grain} onChange={onGrain}>Straight grain</Mark>
+          floor squares <Lengths text={formatWithUnit(floor, unit)} />
+        </span>
       </Legend>
     </Board>
   );

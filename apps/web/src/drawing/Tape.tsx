@@ -111,8 +111,8 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
   const strip = down ? { left: offset, top: start, width: TAPE, height: end * scale } : { left: start, top: offset, width: end * scale, height: TAPE };
   const held = bands.flatMap((band, i) => {
     if (!band.moves) return [];
-    // A border's outer copy grows towards the quilt's edge; everything else grows to the right or down.
-    const mirrored = band.moves.what === 'border' && band.from > end / 2;
+    // The outer copy of a border or float grows towards the quilt's edge; everything else grows to the right or down.
+    const mirrored = (band.moves.what === 'border' || band.moves.key === 'float') && band.from > end / 2;
     return [{ band, i, moves: band.moves, what: handleName(band.moves), mirrored }];
   });
   const gripped = held.filter((h, at) => held.findIndex((other) => other.what === h.what) === at);
@@ -174,7 +174,7 @@ function spreadOut(places: readonly number[], gap: number): number[] {
 const holdPlace = (down: boolean, from: number, length: number, offset: number) =>
   down ? { top: from, height: length, left: offset, width: TAPE } : { left: from, width: length, top: offset, height: TAPE };
 
-const handleName = (handle: BandHandle): string => (handle.what === 'sash' ? 'Sash' : `Border ${handle.index + 1}`);
+const handleName = (handle: BandHandle): string => (handle.what === 'border' ? `Border ${handle.index + 1}` : handle.key[0]!.toUpperCase() + handle.key.slice(1));
 
 interface MoveProps {
   readonly band: Band;
@@ -226,7 +226,7 @@ function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties 
     <Hold
       {...moveProps}
       aria-hidden
-      data-hold={props.moves.what}
+      data-hold={props.moves.what === 'border' ? 'border' : props.moves.key}
       data-down={props.down || undefined}
       style={style}
       onPointerEnter={() => props.onPoint(true)}

@@ -6,20 +6,24 @@ const BACKGROUND = '#f6efe0';
 const PLAIN: readonly [string, string] = ['#d9d2c2', '#cfc7b5'];
 
 /** One key for blocks that look alike, so that each look is drawn once and used many times. */
-export const lookOf = (block: PileBlock | undefined): string => (block?.face ? [block.face, ...(block.colours ?? [])].join('|') : 'plain');
+export const lookOf = (block: PileBlock | undefined, swapped = false): string =>
+  [swapped ? 'swapped' : '', ...(block?.face ? [block.face, ...(block.colours ?? [])] : ['plain'])].join('|');
 
 function FaceArt({ look }: { look: string }) {
-  const [face, ...colours] = look.split('|');
-  const patches = look === 'plain' ? FACES['square in square'] : FACES[face as FaceName];
-  const [first = PLAIN[0], second = first] = look === 'plain' ? PLAIN : colours;
+  const [swapped, face, ...colours] = look.split('|');
+  const plain = face === 'plain';
+  const patches = plain ? FACES['square in square'] : FACES[face as FaceName];
+  const [own = PLAIN[0], second = own] = plain ? PLAIN : colours;
+  // A swapped block has its first colour for a ground, and the ground where that colour was.
+  const [ground, first] = swapped ? [own, BACKGROUND] : [BACKGROUND, own];
   const tones = [...new Set(patches.map((p) => p.tone))];
   return (
     <>
-      <rect width="1" height="1" fill={BACKGROUND} />
+      <rect width="1" height="1" fill={ground} />
       {tones.map((tone) => (
         <path
           key={tone}
-          fill={tone === 0 ? BACKGROUND : tone === 1 ? first : second}
+          fill={tone === 0 ? ground : tone === 1 ? first : second}
           d={patches.filter((p) => p.tone === tone).map((p) => `M${p.outline.map((at) => at.join(' ')).join('L')}Z`).join('')}
         />
       ))}
@@ -40,8 +44,8 @@ export const FaceDefinitions = memo(function FaceDefinitions({ looks, prefix }: 
   );
 }, (a, b) => a.prefix === b.prefix && a.looks.join() === b.looks.join());
 
-/** The transform that lays the unit square on a block's outline, whichever way the block stands. */
-export function ontoOutline(outline: readonly Point[]): string {
-  const [o, x, , y] = outline as [Point, Point, Point, Point];
+/** The transform that lays the unit square on a block's outline, whichever way the block stands, `turn` quarters to the right. */
+export function ontoOutline(outline: readonly Point[], turn = 0): string {
+  const [o, x, y] = [turn, turn + 1, turn + 3].map((corner) => outline[corner % 4]!) as [Point, Point, Point];
   return `matrix(${x.x - o.x} ${x.y - o.y} ${y.x - o.x} ${y.y - o.y} ${o.x} ${o.y})`;
 }

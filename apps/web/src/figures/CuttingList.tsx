@@ -68,6 +68,7 @@ function PieceLine({ piece, unit }: { piece: CutPiece; unit: Unit }) {
           {squares.leftOver > 0 && `; ${squares.leftOver} left over`}
         </span>
       )}
+      {piece.notes.map((note) => <span className="rest" key={note}><Lengths text={note} /></span>)}
       <span className="rest"><FabricChoice use={piece.use} label={`Fabric of ${lower}`} /></span>
     </Line>
   );
@@ -86,6 +87,7 @@ function BackingSection() {
   const { backing } = useAppSelector(selectQuilt);
   const edit = useEdit();
   const { unit } = plan;
+  if (!backing) return <Section title="Backing"><p>Every block has its own back, and the strips have theirs: nothing goes under the whole.</p></Section>;
   return (
     <Section title="Backing">
       <LengthField label="Overhang on every side" value={plan.backing.overhang} unit={unit} onCommit={(overhang) => edit((p) => ({ ...p, backing: { ...p.backing, overhang } }))} />

@@ -66,19 +66,19 @@ const Open = styled(TabPanel)`
 
 /** Beside the drawing: the finished size, then what this stage chooses, what to cut and what to buy. */
 export function Panel({ choices }: { choices: React.ReactNode }) {
-  const { unit } = useAppSelector(selectPlan);
-  const { layout, target } = useAppSelector(selectQuilt);
-  const { width, height } = layout.finished;
+  const { finished, target } = useAppSelector(selectQuilt);
+  const { measured, unit } = useAppSelector(selectPlan);
+  const { width, height } = finished;
   return (
     <Side aria-label="Figures">
       <Head>
-        <h2 className="what">Finished size</h2>
+        <h2 className="what">{measured.length > 0 ? 'Finished size, from what was measured' : 'Finished size'}</h2>
         <div className="size" data-testid="finished-size">
           <Why figure={width} text={formatSize(width.value, height.value, unit).split(' × ')[0]!} what="this width" />
           {' × '}
           <Why figure={height} text={formatSize(width.value, height.value, unit).split(' × ')[1]!} what="this height" />
         </div>
-        {target && <div className="chip" data-met={target.met || undefined} role="status"><Lengths text={target.text} /></div>}
+        {target && <div className="chip" data-met={target.against.met || undefined} role="status"><Lengths text={target.against.text} /></div>}
       </Head>
       <Book>
         <Leaves aria-label="Figures of this quilt">

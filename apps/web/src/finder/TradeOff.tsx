@@ -11,8 +11,8 @@ const Frame = styled.div`
   height: 190px;
 `;
 
-/** Inches missed against square yards of cloth: each point a design, which pressing picks. The list below says the same in words. */
-export function TradeOff({ fits, chosen, onChoose }: { fits: readonly Fit[]; chosen: number; onChoose: (index: number) => void }) {
+/** Inches missed (or, without a target, square yards short of the largest) against square yards of cloth: each point a design, which pressing picks. The list below says the same in words. */
+export function TradeOff({ fits, aimed, chosen, onChoose }: { fits: readonly Fit[]; aimed: boolean; chosen: number; onChoose: (index: number) => void }) {
   const theme = useAppSelector((s) => s.view.theme);
   const colours = useMemo(() => {
     const style = getComputedStyle(document.documentElement);
@@ -24,7 +24,7 @@ export function TradeOff({ fits, chosen, onChoose }: { fits: readonly Fit[]; cho
     <Frame>
       <Scatter
         role="img"
-        aria-label={`${fits.length} designs: how far each misses the target against the cloth it takes`}
+        aria-label={`${fits.length} designs: how far each misses the ${aimed ? 'target' : 'largest'} against the cloth it takes`}
         data={{
           datasets: [{
             data: fits.map((fit) => ({ x: fit.costs.size, y: fit.costs.fabric })),
@@ -37,7 +37,7 @@ export function TradeOff({ fits, chosen, onChoose }: { fits: readonly Fit[]; cho
         options={{
           animation: false,
           maintainAspectRatio: false,
-          scales: { x: axis('Inches off the target, both ways added'), y: axis('Cloth, square yards') },
+          scales: { x: axis(aimed ? 'Inches off the target, both ways added' : 'Square yards smaller than the largest'), y: axis('Cloth, square yards') },
           plugins: { tooltip: { callbacks: { label: ({ dataIndex }) => `Design ${dataIndex + 1}` } } },
           onClick: (_, [point]) => point && onChoose(point.index),
         }}

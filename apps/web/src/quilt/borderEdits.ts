@@ -8,6 +8,13 @@ export const withBorder = (plan: Plan, index: number, change: Partial<Border>): 
   borders: plan.borders.map((border, i) => (i === index ? { ...border, ...change } : border)),
 });
 
+/** The plan with one border taken off. What was measured with it on goes too: that top is not this one. */
+export const withoutBorder = (plan: Plan, index: number): Plan => ({
+  ...plan,
+  borders: plan.borders.filter((_, i) => i !== index),
+  measured: plan.measured.filter((m) => m.borders <= index),
+});
+
 /** The plan with a border's width changed. A border as wide at the ends as at the sides stays so all round. */
 export function withBorderWidth(plan: Plan, index: number, side: 'sides' | 'ends', width: number): Plan {
   const { sides, ends } = plan.borders[index]!;

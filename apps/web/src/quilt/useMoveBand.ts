@@ -5,7 +5,7 @@ import { useEdit } from './useEdit.ts';
 /** The plan with the length behind a tape's handle at `width`. */
 function moved(plan: Plan, handle: BandHandle, width: number): Plan {
   if (handle.what === 'border') return withBorderWidth(plan, handle.index, handle.side, width);
-  return 'sash' in plan.setting ? { ...plan, setting: { ...plan.setting, sash: width } } : plan;
+  return { ...plan, setting: { ...plan.setting, [handle.key]: width } as Plan['setting'] };
 }
 
 /** Moves what a tape's handle moves; answers what is wrong with the width, or null. */

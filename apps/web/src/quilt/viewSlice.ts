@@ -6,18 +6,21 @@ export type Theme = 'day' | 'evening';
 interface View {
   readonly pointed: readonly string[];
   readonly theme: Theme;
+  /** The straight grain is marked on the drawing. */
+  readonly grain: boolean;
 }
 
-const initialState: View = { pointed: [], theme: 'day' };
+const initialState: View = { pointed: [], theme: 'day', grain: false };
 
 const slice = createSlice({
   name: 'view',
   initialState: initialState as View,
   reducers: {
     pointedAt: (state, { payload }: PayloadAction<readonly string[]>): View => ({ ...state, pointed: payload }),
+    grainMarked: (state, { payload }: PayloadAction<boolean>): View => ({ ...state, grain: payload }),
     themeChosen: (state, { payload }: PayloadAction<Theme>): View => ({ ...state, theme: payload }),
   },
 });
 
-export const { pointedAt, themeChosen } = slice.actions;
+export const { pointedAt, grainMarked, themeChosen } = slice.actions;
 export const viewReducer = slice.reducer;

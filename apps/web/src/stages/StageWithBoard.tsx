@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useMoveBand } from '../quilt/useMoveBand.ts';
-import { pointedAt } from '../quilt/viewSlice.ts';
+import { grainMarked, pointedAt } from '../quilt/viewSlice.ts';
 
 const Stage = styled.div`
   display: grid;
@@ -25,11 +25,12 @@ export function StageWithBoard({ children }: { children: React.ReactNode }) {
   const pointed = useAppSelector((s) => s.view.pointed);
   const dispatch = useAppDispatch();
   const onPoint = useCallback((parts: readonly string[]) => dispatch(pointedAt(parts)), [dispatch]);
+  const grain = useAppSelector((s) => s.view.grain);
   const onMove = useMoveBand();
   const known = useMemo(() => pointed.filter((part) => part in quilt.layout.parts), [pointed, quilt.layout]);
   return (
     <Stage>
-      <QuiltBoard plan={plan} quilt={quilt} pointed={known} onPoint={onPoint} onMove={onMove} />
+      <QuiltBoard plan={plan} quilt={quilt} grain={grain} onGrain={(on) => dispatch(grainMarked(on))} pointed={known} onPoint={onPoint} onMove={onMove} />
       {children}
     </Stage>
   );

@@ -1,9 +1,9 @@
-import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
-import { type Band, type CutAs, type FabricUse, type Part, type Piece, type Point, rectangle } from '../layout/piece.ts';
+import { countOf, type Figure } from '../figure/figure.ts';
+import { type Band, type CutAs, type CutLength, type FabricUse, type Part, type Piece, type Point, rectangle } from '../layout/piece.ts';
 import { formatLength } from '../length/format.ts';
-import { near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { BorderCorners } from './corners.ts';
+import type { TopSize } from './sizes.ts';
 
 /** One border of a stack, from the centre outward; widths are finished. */
 export interface Border {
@@ -14,14 +14,8 @@ export interface Border {
   readonly cornerFabric: string;
 }
 
-interface Size {
-  readonly width: Figure;
-  readonly height: Figure;
-}
-
 /** A bordered centre: the pieces of every border, and the size outside the last. */
 export interface Bordered {
-  readonly finished: Size;
   readonly parts: readonly Part[];
   readonly pieces: readonly Piece[];
   readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
@@ -39,14 +33,15 @@ const MITRE_SPARE_INCHES = 4;
 /**
  * A stack of borders round a centre, each butted (sides or top first), with corner squares, or mitred
  * (handbook 5). The quilt's top left corner is the origin, so the centre starts at the stack's totals.
+ * Drawn as planned; where the top has been measured, strips are cut by the `sizes` that follow from it.
  */
-export function borderStack(borders: readonly Border[], centre: Size, unit: Unit): Bordered {
+export function borderStack(borders: readonly Border[], sizes: readonly TopSize[], unit: Unit): Bordered {
   const parts: Part[] = [];
   const pieces: Piece[] = [];
   const across: Band[] = [];
   const down: Band[] = [];
   const { sides, ends } = borderTotals(borders);
-  let inner: Box = { x: sides, y: ends, width: centre.width.value, height: centre.height.value };
+  let inner: Box = { x: sides, y: ends, width: sizes[0]!.planned.width.value, height: sizes[0]!.planned.height.value };
   borders.forEach((border, index) => {
     const outer: Box = { x: inner.x - border.sides, y: inner.y - border.ends, width: inner.width + 2 * border.sides, height: inner.height + 2 * border.ends };
     const side = `border-${index}-side`;
@@ -58,10 +53,9 @@ export function borderStack(borders: readonly Border[], centre: Size, unit: Unit
         cutFrom: { use, fabric: use.what === 'border' ? border.fabric : border.cornerFabric }, ...(cutAs ? { cutAs } : {}),
       });
     const use: FabricUse = { what: 'border', index };
-    const mitred = border.corners === 'mitred';
-    const spare = fromInches(MITRE_SPARE_INCHES, unit);
-    part(side, `${label} sides`, 2, 'One on each of two sides: 2', use, mitred ? { width: border.sides, length: outer.height, spare } : undefined);
-    part(end, `${label} top and bottom`, 2, 'One at top, one at bottom: 2', use, mitred ? { width: border.ends, length: outer.width, spare } : undefined);
+    const lengths = stripLengths(border, sizes[index]!, unit);
+    part(side, `${label} sides`, 2, 'One on each of two sides: 2', use, lengths && { shape: 'rectangle', width: { finished: border.sides }, length: lengths.side });
+    part(end, `${label} top and bottom`, 2, 'One at top, one at bottom: 2', use, lengths && { shape: 'rectangle', width: { finished: border.ends }, length: lengths.end });
     const { left, right, top, bottom, squares } = strips(inner, outer, border.corners);
     pieces.push(
       { id: `${side}-left`, part: side, outline: left },
@@ -82,10 +76,6 @@ export function borderStack(borders: readonly Border[], centre: Size, unit: Unit
     inner = outer;
   });
   return {
-    finished: {
-      width: grown(centre.width, borders.map((b) => b.sides), unit),
-      height: grown(centre.height, borders.map((b) => b.ends), unit),
-    },
     parts,
     pieces,
     bands: { across, down },
@@ -128,12 +118,23 @@ function strips(inner: Box, outer: Box, corners: BorderCorners) {
   };
 }
 
-/** A side of the centre with the borders on both its ends. */
-function grown(figure: Figure, widths: readonly number[], unit: Unit): Figure {
-  const total = widths.reduce((sum, w) => sum + w, 0);
-  if (near(total, 0)) return figure;
-  const show = (v: number) => formatLength(v, unit);
-  const value = figure.value + 2 * total;
-  const sum = widths.length === 1 ? show(total) : `(${widths.map(show).join(' + ')})`;
-  return lengthOf(value, ...figure.working, `${show(figure.value)} + 2 × ${sum} = ${show(value)}`);
+/**
+ * What a border's strips are cut to, where the outline does not say: mitred strips run to the outer
+ * corners with a hand's breadth over, and a measured top has its own lengths.
+ */
+function stripLengths({ sides, ends, corners }: Border, { used, real }: TopSize, unit: Unit): { side: CutLength; end: CutLength } | undefined {
+  const length = (figure: Figure, beyond: number): CutLength => ({
+    finished: figure.value + 2 * beyond,
+    ...(real ? { working: [...figure.working, ...(beyond > 0 ? [`+ 2 × ${formatLength(beyond, unit)} = ${formatLength(figure.value + 2 * beyond, unit)}`] : [])] } : {}),
+  });
+  if (corners === 'mitred') {
+    const spare = fromInches(MITRE_SPARE_INCHES, unit);
+    const over = { spare: { length: spare, says: `${formatLength(spare, unit)} to spare for the mitres` } };
+    return { side: { ...length(used.height, ends), ...over }, end: { ...length(used.width, sides), ...over } };
+  }
+  if (!real) return undefined;
+  return {
+    side: length(used.height, corners === 'top-first' ? ends : 0),
+    end: length(used.width, corners === 'sides-first' ? sides : 0),
+  };
 }

@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import type { CutAs, Grain, Point } from '../layout/piece.ts';
+import type { CutLength, Cutting, Point, TriangleRule } from '../layout/piece.ts';
 import { formatExact, formatLength, unitMark } from '../length/format.ts';
 import { isOnRuler, ontoMark, type Rounding, rulerNearest, rulerUp } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
@@ -23,14 +23,17 @@ export const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as
  *
  * Rectangle: `w + 2a` by `l + 2a`. Triangle with its long side `h` on the grain, a quarter of a square
  * of `h + 2a(1 + √2)`; with its short sides `l` on the grain, half a square of `l + a(2 + √2)`. At a
- * quarter-inch seam the trade adds 1 1/4 and 7/8 instead. All from handbook 4.
+ * quarter-inch seam the trade adds 1 1/4 and 7/8 instead, unless the exact form is asked for. All from
+ * handbook 4. A part that says what it is cut as is cut so, whatever its outline.
  *
  * @throws when the outline is neither: a setting drew something that cannot be cut yet.
  */
-export function cutShapeOf(outline: readonly Point[], grain: Grain, seam: number, unit: Unit, cutAs?: CutAs): CutShape {
+export function cutShapeOf(outline: readonly Point[], { grain, cutAs, rule = 'trade' }: Cutting, seam: number, unit: Unit): CutShape {
+  if (cutAs?.shape === 'rectangle') return { shape: 'rectangle', width: cutLength(cutAs.width, seam, unit), length: cutLength(cutAs.length, seam, unit) };
   if (cutAs) {
-    const spare = `${formatLength(cutAs.spare, unit)} to spare for the mitres`;
-    return { shape: 'rectangle', width: withSeams(cutAs.width, seam, unit), length: withSeams(cutAs.length, seam, unit, { length: cutAs.spare, says: spare }) };
+    const { shape, side } = cutAs;
+    if ('cut' in side) return { shape, side: asCut(side, unit) };
+    return { shape, side: (shape === 'quarter-square' ? quarterSquareSide : halfSquareSide)(side.finished, seam, unit, rule) };
   }
   const flat = grain === 'diagonal' ? outline.map(turnedToGrain) : outline;
   if (flat.length === 4 && isUprightRectangle(flat)) {
@@ -44,10 +47,10 @@ export function cutShapeOf(outline: readonly Point[], grain: Grain, seam: number
   if (flat.length === 3) {
     const { width, height } = extent(flat);
     if (near(width, height)) {
-      return { shape: 'half-square', side: halfSquareSide(width, seam, unit) };
+      return { shape: 'half-square', side: halfSquareSide(width, seam, unit, rule) };
     }
     if (near(Math.max(width, height), 2 * Math.min(width, height))) {
-      return { shape: 'quarter-square', side: quarterSquareSide(Math.max(width, height), seam, unit) };
+      return { shape: 'quarter-square', side: quarterSquareSide(Math.max(width, height), seam, unit, rule) };
     }
   }
   throw new Error('A piece of this shape has no cutting rule.');
@@ -60,19 +63,28 @@ export function withSeams(finished: number, seam: number, unit: Unit, extra?: { 
   return rounded(exact, sum, rulerNearest(unit), unit);
 }
 
+function cutLength(length: CutLength, seam: number, unit: Unit): Figure {
+  if ('cut' in length) return asCut(length, unit);
+  const figure = withSeams(length.finished, seam, unit, length.spare);
+  return length.working ? { ...figure, working: [...length.working, ...figure.working] } : figure;
+}
+
+/** A length given as it is cut; only the ruler's nearest mark is still to be found. */
+const asCut = ({ cut, says }: { cut: number; says: string }, unit: Unit): Figure => rounded(cut, says, rulerNearest(unit), unit);
+
 /** A quilter's quarter-inch seam, for which the trade keeps its own additions. */
 const isTradeSeam = (seam: number, unit: Unit): boolean => unit === 'in' && near(seam, 1 / 4);
 
 /** Side of the square cut twice corner to corner for a triangle of long side `long`, finished. */
-export function quarterSquareSide(long: number, seam: number, unit: Unit): Figure {
-  return isTradeSeam(seam, unit)
+export function quarterSquareSide(long: number, seam: number, unit: Unit, rule: TriangleRule = 'trade'): Figure {
+  return rule === 'trade' && isTradeSeam(seam, unit)
     ? rounded(long + 1.25, `${formatExact(long)} long side + 1 1/4`, rulerUp(unit), unit)
     : rounded(long + 2 * seam * (1 + Math.SQRT2), `${formatExact(long)} long side + 2 × ${formatLength(seam, unit)} × (1 + √2)`, rulerUp(unit), unit);
 }
 
 /** Side of the square cut once corner to corner for a triangle of short side `short`, finished. */
-export function halfSquareSide(short: number, seam: number, unit: Unit): Figure {
-  return isTradeSeam(seam, unit)
+export function halfSquareSide(short: number, seam: number, unit: Unit, rule: TriangleRule = 'trade'): Figure {
+  return rule === 'trade' && isTradeSeam(seam, unit)
     ? rounded(short + 0.875, `${formatExact(short)} short side + 7/8`, rulerUp(unit), unit)
     : rounded(short + seam * (2 + Math.SQRT2), `${formatExact(short)} short side + ${formatLength(seam, unit)} × (2 + √2)`, rulerUp(unit), unit);
 }

@@ -5,7 +5,8 @@ import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
 import type { CutPiece } from './pieces.ts';
-import { type LengthwiseCut, planStrips, type StripGroup, type StripNeed } from './strips.ts';
+import { stripNeed } from './strip-need.ts';
+import { type LengthwiseCut, planStrips, type StripGroup } from './strips.ts';
 
 /** What is cut from one fabric, and what to ask the shop for. */
 export interface FabricCut {
@@ -19,16 +20,16 @@ export interface FabricCut {
 }
 
 /** Cutting and buying for every fabric that is used, in the plan's order. */
-export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], backing: Backing, binding: Binding): FabricCut[] {
+export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], backing: Backing | null, binding: Binding): FabricCut[] {
   return plan.fabrics
     .map((fabric) => cutFabric(plan, fabric, pieces.filter((p) => p.fabric === fabric.id), backing, binding))
     .filter((cut) => cut.needed.value > 0 || cut.tooNarrow.length > 0);
 }
 
-function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], backing: Backing, binding: Binding): FabricCut {
+function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], backing: Backing | null, binding: Binding): FabricCut {
   const { unit } = plan;
   const show = (v: number) => formatLength(v, unit);
-  const { groups, lengthwise, tooWide } = planStrips(pieces.map(stripNeed), fabric.usableWidth, unit);
+  const { groups, lengthwise, tooWide } = planStrips(pieces.map((piece) => stripNeed(plan, piece)), { usable: fabric.usableWidth, seam: plan.seam, unit });
   const amounts: { length: number; line: string }[] = groups.map(({ width, strips, yields }) => ({
     length: strips.value * width,
     line: `${yields.map((y) => y.name).join(', ')}: ${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
@@ -40,7 +41,7 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], back
     const length = binding.strips.value * binding.stripWidth;
     amounts.push({ length, line: `Binding: ${numberOf(binding.strips.value, 'strip')} × ${show(binding.stripWidth)} = ${formatExact(length)}` });
   }
-  if (plan.backing.fabric === fabric.id) {
+  if (backing && plan.backing.fabric === fabric.id) {
     const { panels, fabric: length } = backing.options[0];
     amounts.push({ length: length.value, line: `Backing: ${numberOf(panels, 'panel')}, ${formatExact(length.value)}` });
   }
@@ -58,10 +59,4 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], back
         `${need.name} are cut ${formatWithUnit(need.width, unit)} wide and ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable: choose a wider fabric for them.`,
     ),
   };
-}
-
-function stripNeed(piece: CutPiece): StripNeed {
-  const { cut, name } = piece;
-  if (cut.shape === 'rectangle') return { name, width: cut.width.value, length: cut.length.value, count: piece.count.value, lengthwise: piece.lengthwise };
-  return { name: `Squares for ${name.toLowerCase()}`, width: cut.side.value, length: cut.side.value, count: piece.squares!.count.value };
 }

@@ -1,6 +1,6 @@
 import { countOf, type Figure } from '../figure/figure.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import type { FabricUse, Part, Piece, Role } from '../layout/piece.ts';
+import type { CutFrom, FabricUse, Part, Piece, Role } from '../layout/piece.ts';
 import { ROLE_NAMES } from '../layout/roles.ts';
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -22,6 +22,20 @@ export interface CutPiece {
   readonly lengthwise: boolean;
   /** For triangles: the squares they are cut from, and the triangles left over. */
   readonly squares: { readonly count: Figure; readonly leftOver: number } | null;
+  /** What to know when cutting or sewing it. */
+  readonly notes: readonly string[];
+  /** Lies under the piece that is drawn: the batting or back of a strip. */
+  readonly under: boolean;
+}
+
+/** What one part has cut from one fabric: the piece itself, or a layer under it. */
+interface Wanted {
+  readonly part: Part;
+  readonly name: string;
+  readonly cutFrom: CutFrom;
+  readonly cut: CutShape;
+  readonly notes: readonly string[];
+  readonly under: boolean;
 }
 
 /** Everything to cut for a layout, in the order settings and borders name it. Blocks are made already. */
@@ -29,32 +43,42 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
   const sample = new Map<string, Piece>();
   for (const piece of layout.pieces) if (!sample.has(piece.part)) sample.set(piece.part, piece);
 
-  const lines: { parts: Part[]; cutFrom: NonNullable<Part['cutFrom']>; cut: CutShape }[] = [];
-  for (const part of Object.values(layout.parts)) {
-    const piece = sample.get(part.key);
-    if (!part.cutFrom || !piece) continue;
-    const { cutFrom } = part;
-    const cut = cutShapeOf(piece.outline, part.grain, plan.seam, plan.unit, part.cutAs);
-    const same = lines.find((l) => l.parts[0]!.role === part.role && l.cutFrom.fabric === cutFrom.fabric && sameCut(l.cut, cut));
-    if (same) same.parts.push(part);
-    else lines.push({ parts: [part], cutFrom, cut });
+  const wanted = Object.values(layout.parts).flatMap((part) => wantedFor(plan, part, sample.get(part.key)));
+  const lines: Wanted[][] = [];
+  for (const want of wanted) {
+    const same = lines.find(([first]) => first!.part.role === want.part.role && first!.cutFrom.fabric === want.cutFrom.fabric && sameCut(first!.cut, want.cut));
+    if (same) same.push(want);
+    else lines.push([want]);
   }
-  return lines.map(({ parts, cutFrom, cut }) => {
-    const role = parts[0]!.role;
-    const alone = lines.filter((l) => l.parts[0]!.role === role).length === 1;
-    const count = together(parts.map((p) => p.count));
+  return lines.map((line) => {
+    const { part: { role }, cut, cutFrom } = line[0]!;
+    const alone = lines.filter(([first]) => first!.part.role === role).length === 1;
+    const count = together(line.map((w) => w.part.count));
     return {
-      key: parts.map((p) => p.key).join('+'),
+      key: line.map((w) => w.name).join('+'),
       role,
-      name: alone ? ROLE_NAMES[role].many : parts.map((p) => p.name).join(', '),
+      name: alone ? ROLE_NAMES[role].many : line.map((w) => w.name).join(', '),
       ...cutFrom,
-      parts: parts.map((p) => p.key),
+      parts: [...new Set(line.map((w) => w.part.key))],
       cut,
       count,
       lengthwise: cutFrom.use.what === 'border' && plan.borders[cutFrom.use.index]!.cut === 'lengthwise',
       squares: cut.shape === 'rectangle' ? null : squaresFor(count.value, TRIANGLES_PER_SQUARE[cut.shape]),
+      notes: [...new Set(line.flatMap((w) => w.notes))],
+      under: line.every((w) => w.under),
     };
   });
+}
+
+function wantedFor(plan: Plan, part: Part, piece: Piece | undefined): Wanted[] {
+  if (!part.cutFrom || !piece) return [];
+  const cut = cutShapeOf(piece.outline, part, plan.seam, plan.unit);
+  const under = (part.under ?? []).map(({ name, cutFrom, cutAs }): Wanted => ({
+    part, name: `${part.name}, ${name}`, cutFrom, notes: [], under: true,
+    cut: cutAs ? cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit) : cut,
+  }));
+  const name = under.length > 0 ? `${part.name}, front` : part.name;
+  return [{ part, name, cutFrom: part.cutFrom, cut, notes: part.notes ?? [], under: false }, ...under];
 }
 
 function together(counts: readonly Figure[]): Figure {

@@ -1,23 +1,42 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
-import { atLeast, howManyCover, howManyFit, near } from '../length/tolerance.ts';
-import type { Unit } from '../length/unit.ts';
+import { atLeast, howManyCover, howManyFit, near, TOLERANCE } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import { cutRun, type Run, runLength, SHOWS_INCHES, stripsFor } from './joins.ts';
 
 /** Rectangles wanted from one fabric: `width` by `length` as cut, `width` the shorter. */
 export interface StripNeed {
+  /** Key of what is wanted, to find its pieces by. */
+  readonly key: string;
   readonly name: string;
   readonly width: number;
   readonly length: number;
   readonly count: number;
   /** Cut along the selvage. */
   readonly lengthwise?: boolean;
+  /** How strips too short for it are joined; on the diagonal unless it says otherwise. */
+  readonly joins?: 'diagonal' | 'straight';
 }
 
 /** Strips of one width, selvage to selvage, and what comes out of them. */
 export interface StripGroup {
   readonly width: number;
   readonly strips: Figure;
-  readonly yields: readonly { readonly name: string; readonly length: number; readonly count: number; readonly joined: boolean }[];
+  readonly yields: readonly StripYield[];
+  /** The nearest a join falls to an end or the middle of its piece, and what one strip more would make of it; null where nothing is joined. */
+  readonly joined: { readonly clear: number; readonly withOneMore: number } | null;
+}
+
+/** Pieces of one need, as they come out of their strips. */
+export interface StripYield {
+  readonly key: string;
+  readonly name: string;
+  readonly length: number;
+  readonly count: number;
+  /** For each piece made of joined strips: where the joins fall, from its start as cut. Empty when the fabric is wide enough. */
+  readonly joins: readonly (readonly number[])[];
+  /** The joins run straight across; otherwise on the diagonal. */
+  readonly straight: boolean;
 }
 
 /** Pieces cut along the selvage, side by side, before anything else. */
@@ -38,19 +57,28 @@ interface Laid extends StripNeed {
   readonly along: number;
 }
 
+/** The fabric's usable width, and the seam straight joins are sewn with. */
+export interface Cloth {
+  readonly usable: number;
+  readonly seam: number;
+  readonly unit: Unit;
+}
+
 /**
  * Plans crosswise strips for the needs of one fabric (handbook 5, 9): each need is laid the way that
  * takes less fabric, needs of one strip width share strips, longest pieces first. Pieces longer than
- * the usable width are cut from strips joined on the diagonal, each join taking one strip width.
+ * the usable width are cut from strips joined end to end: a diagonal join takes one strip width of the
+ * length, a straight one two seams.
  * Widest strips first.
  */
-export function planStrips(needs: readonly StripNeed[], usable: number, unit: Unit): StripPlan {
+export function planStrips(needs: readonly StripNeed[], cloth: Cloth): StripPlan {
+  const { usable, unit } = cloth;
   const fits = needs.filter((need) => atLeast(usable, need.width) && !need.lengthwise);
   const along = needs.filter((need) => atLeast(usable, need.width) && need.lengthwise);
   const laid = fits.map((need) => layAlong(need, usable));
   const widths = [...new Set(laid.map((l) => l.stripWidth))].sort((a, b) => b - a);
   return {
-    groups: widths.map((width) => groupOf(width, laid.filter((l) => l.stripWidth === width), usable, unit)),
+    groups: widths.map((width) => groupOf(width, laid.filter((l) => l.stripWidth === width), cloth)),
     lengthwise: along.length === 0 ? null : cutLengthwise(along, usable, unit),
     tooWide: needs.filter((need) => !atLeast(usable, need.width)),
   };
@@ -66,26 +94,68 @@ function layAlong(need: StripNeed, usable: number): Laid {
   return alongWidth < alongLength && !near(alongWidth, alongLength) ? { ...need, stripWidth: need.length, along: need.width } : narrow;
 }
 
-function groupOf(width: number, laid: readonly Laid[], usable: number, unit: Unit): StripGroup {
+function groupOf(width: number, laid: readonly Laid[], cloth: Cloth): StripGroup {
+  const { usable } = cloth;
+  const long = laid.filter((l) => !atLeast(usable, l.along));
+  const short = laid.filter((l) => atLeast(usable, l.along)).sort((a, b) => b.along - a.along);
+  const cut = (gaps: boolean) => {
+    const runs = (['diagonal', 'straight'] as const).flatMap((how) => joinedRun(width, long.filter((l) => (l.joins ?? 'diagonal') === how), how, gaps, cloth));
+    const rest = cutShort(short, runs.flatMap((r) => r.cuts.left), cloth);
+    return { runs, rest, strips: runs.reduce((sum, r) => sum + r.run.strips, 0) + rest.strips };
+  };
+  // Joins out of the way leave scraps between the pieces; where that would cost a strip, what is left stays together.
+  const ways = long.length > 0 ? [cut(true), cut(false)] : [cut(false)];
+  const { runs, rest, strips } = ways.reduce((best, way) => (way.strips < best.strips ? way : best));
+  const working = [...runs.map((r) => r.working), ...rest.working];
+  if (working.length > 1) working.push(`Together ${numberOf(strips, 'strip')}`);
+  return {
+    width,
+    strips: countOf(strips, ...working),
+    yields: laid.map((l) => ({ key: l.key, name: l.name, length: l.along, count: l.count, joins: runs.flatMap((r) => r.joinsIn(l)), straight: runs.some((r) => r.straight && r.holds(l)) })),
+    joined: runs.length === 0 ? null : joinedOf(runs, cloth.unit),
+  };
+}
+
+/** How the joins of some runs came out; what one strip more would do is only asked where they show. */
+function joinedOf(runs: ReturnType<typeof joinedRun>, unit: Unit): NonNullable<StripGroup['joined']> {
+  const clear = Math.min(...runs.map((r) => r.cuts.clear));
+  const showing = clear < fromInches(SHOWS_INCHES, unit) - TOLERANCE;
+  return { clear, withOneMore: showing ? Math.min(...runs.map((r) => r.withOneMore())) : clear };
+}
+
+/** The run that pieces longer than the fabric is wide are cut from; none when there are none. */
+function joinedRun(width: number, long: readonly Laid[], how: 'diagonal' | 'straight', gaps: boolean, { usable, seam, unit }: Cloth) {
+  if (long.length === 0) return [];
+  const show = (v: number) => formatLength(v, unit);
+  // A strip wider than half the fabric has no length to give to a diagonal.
+  const straight = how === 'straight' || width > usable / 2;
+  const loss = straight ? 2 * seam : width;
+  const wanted = long.map((l) => ({ length: l.along, count: l.count }));
+  const total = wanted.reduce((sum, w) => sum + w.length * w.count, 0);
+  const run: Run = { strips: stripsFor(total, usable, loss), usable, loss };
+  const cuts = cutRun(wanted, run, unit, gaps);
+  const lengths = wanted.map((w) => `${w.count} × ${show(w.length)}`).join(' + ');
+  const joins = `${numberOf(run.strips - 1, `${straight ? 'straight' : 'diagonal'} join`)} × ${show(loss)}`;
+  return [{
+    run,
+    cuts,
+    working: `${lengths} = ${formatExact(total)} of joined strip; ${numberOf(run.strips, 'strip')} × ${show(usable)} less ${joins} = ${formatExact(runLength(run))}`,
+    joinsIn: (need: Laid) => cuts.pieces.filter((p) => long[p.of] === need).map((p) => p.joins),
+    straight,
+    holds: (need: Laid) => long.includes(need),
+    withOneMore: () => cutRun(wanted, { ...run, strips: run.strips + 1 }, unit).clear,
+  }];
+}
+
+/** Pieces no longer than a strip: from what is left of strips already cut, fullest first, then from fresh ones. */
+function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, unit }: Cloth): { strips: number; working: string[] } {
   const show = (v: number) => formatLength(v, unit);
   const working: string[] = [];
-  // Room left on the strips cut so far: length of room → how many strips have it.
+  // Length of room on strips already cut → how many strips have it.
   const room = new Map<number, number>();
   const put = (left: number, count: number) => room.set(left, (room.get(left) ?? 0) + count);
+  for (const scrap of scraps) put(scrap, 1);
   let strips = 0;
-
-  const long = laid.filter((l) => !atLeast(usable, l.along));
-  if (long.length > 0) {
-    const total = long.reduce((sum, l) => sum + l.along * l.count, 0);
-    strips = howManyCover(total - width, usable - width);
-    put(strips * usable - (strips - 1) * width - total, 1);
-    const lengths = long.map((l) => `${l.count} × ${show(l.along)}`).join(' + ');
-    working.push(
-      `${lengths} = ${formatExact(total)} of joined strip; ${numberOf(strips, 'strip')} × ${show(usable)} less ${numberOf(strips - 1, 'diagonal join')} × ${show(width)} = ${formatExact(strips * usable - (strips - 1) * width)}`,
-    );
-  }
-
-  const short = laid.filter((l) => atLeast(usable, l.along)).sort((a, b) => b.along - a.along);
   for (const l of short) {
     let wanted = l.count;
     let fromRoom = 0;
@@ -111,12 +181,7 @@ function groupOf(width: number, laid: readonly Laid[], usable: number, unit: Uni
     if (fromRoom > 0) working.push(`${l.name}: ${fromRoom} × ${show(l.along)} from what is left of strips already cut`);
     if (fresh > 0) working.push(`${l.name}: ${wanted} × ${show(l.along)}, ${each} to a strip of ${show(usable)}: ${numberOf(fresh, 'strip')}`);
   }
-  if (working.length > 1) working.push(`Together ${numberOf(strips, 'strip')}`);
-  return {
-    width,
-    strips: countOf(strips, ...working),
-    yields: laid.map((l) => ({ name: l.name, length: l.along, count: l.count, joined: !atLeast(usable, l.along) })),
-  };
+  return { strips, working };
 }
 
 /**
@@ -142,6 +207,6 @@ function cutLengthwise(needs: readonly StripNeed[], usable: number, unit: Unit):
       ...lengths.map((l) => `${numberOf(l.held, 'strip')} side by side across ${show(usable)}, the longest ${show(l.run)}`),
       ...(lengths.length > 1 ? [`Together ${formatExact(total)}`] : []),
     ),
-    yields: needs.map((n) => ({ name: n.name, length: n.length, count: n.count, joined: false })),
+    yields: needs.map((n) => ({ key: n.key, name: n.name, length: n.length, count: n.count, joins: [], straight: false })),
   };
 }

@@ -1,36 +1,48 @@
+import { type Size, sizesAlong, type TopSize } from '../border/sizes.ts';
 import { borderStack, borderTotals } from '../border/stack.ts';
-import type { Figure } from '../figure/figure.ts';
 import { fabricFor } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { SettingPart } from '../setting/setting.ts';
 import { settingOf } from '../setting/registry.ts';
-import type { Band, Part, Piece } from './piece.ts';
+import type { Band, CutFrom, FabricUse, Part, Piece, SettingFabric, Underlayer } from './piece.ts';
 import { ROLE_FABRIC } from './roles.ts';
 
 /** The whole quilt on its plane, origin at its top left corner: every piece, and what the tapes read. */
 export interface Layout {
-  readonly centre: { readonly width: Figure; readonly height: Figure };
-  readonly finished: { readonly width: Figure; readonly height: Figure };
+  readonly centre: Size;
+  /** As planned, and as drawn. */
+  readonly finished: Size;
+  /** The top's size at each step from the bare centre outward; what is measured replaces what was planned. */
+  readonly sizes: readonly TopSize[];
   readonly parts: Readonly<Record<string, Part>>;
   readonly pieces: readonly Piece[];
   readonly bands: { readonly across: readonly Band[]; readonly down: readonly Band[] };
 }
 
+/** What lies under every border when the blocks are quilted before they are joined; cut as the border is. */
+const BORDER_LAYERS: readonly Underlayer[] = [{ name: 'batting', fabric: 'sash-batting' }, { name: 'back', fabric: 'sash-back' }];
+
 /** Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`. */
 export function layOut(plan: Plan): Layout {
-  const { unit, block, grid } = plan;
+  const { unit, block, grid, seam } = plan;
   const inset = borderTotals(plan.borders);
-  const centre = settingOf(plan.setting.kind).layOut({ unit, block, grid, options: plan.setting, origin: { x: inset.sides, y: inset.ends } });
-  const bordered = borderStack(plan.borders, centre, unit);
-  const withFabric = (part: SettingPart): Part => {
-    const use = part.fabric ? { what: part.fabric } : ROLE_FABRIC[part.role];
-    return { ...part, cutFrom: use && { use, fabric: fabricFor(plan, use) } };
+  const setting = settingOf(plan.setting.kind);
+  const centre = setting.layOut({ unit, block, grid, seam, options: plan.setting, origin: { x: inset.sides, y: inset.ends } });
+  const sizes = sizesAlong({ width: centre.width, height: centre.height }, plan.borders, plan.measured, plan.measureBy, seam, unit);
+  const bordered = borderStack(plan.borders, sizes, unit);
+  const from = (use: FabricUse): CutFrom => ({ use, fabric: fabricFor(plan, use) });
+  const under = (layers: readonly Underlayer[]) => layers.map((layer) => ({ ...layer, cutFrom: from({ what: layer.fabric satisfies SettingFabric }) }));
+  const withFabric = ({ fabric, under: layers, ...part }: SettingPart): Part => {
+    const use = fabric ? { what: fabric } : ROLE_FABRIC[part.role];
+    return { ...part, cutFrom: use && from(use), ...(layers ? { under: under(layers) } : {}) };
   };
-  const parts = [...centre.parts.map(withFabric), ...bordered.parts];
+  const borderParts = setting.quilted ? bordered.parts.map((part) => ({ ...part, under: under(BORDER_LAYERS) })) : bordered.parts;
+  const parts: readonly Part[] = [...centre.parts.map(withFabric), ...borderParts];
   const along = (a: readonly Band[], b: readonly Band[]) => [...a, ...b].sort((p, q) => p.from - q.from);
   return {
     centre: { width: centre.width, height: centre.height },
-    finished: bordered.finished,
+    finished: sizes.at(-1)!.planned,
+    sizes,
     parts: Object.fromEntries(parts.map((part) => [part.key, part])),
     pieces: [...centre.pieces, ...bordered.pieces],
     bands: {

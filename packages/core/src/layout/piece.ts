@@ -15,6 +15,7 @@ export type Role =
   | 'side-triangle'
   | 'corner-triangle'
   | 'frame-triangle'
+  | 'coping-strip'
   | 'border'
   | 'border-corner';
 
@@ -36,6 +37,17 @@ export interface Piece {
   readonly outline: readonly Point[];
   /** For a block: its number in the order the pile is laid out, row by row from the top left. */
   readonly place?: number;
+  /** For a block: where it stands among its fellows. */
+  readonly spot?: Spot;
+}
+
+/**
+ * A block's place in whole numbers along the rows it is sewn in, level ones or slanting: blocks that share
+ * a side, or the sash between them, differ by one in one of the two.
+ */
+export interface Spot {
+  readonly column: number;
+  readonly row: number;
 }
 
 /** A job a fabric is chosen for. */
@@ -43,28 +55,65 @@ export type FabricUse =
   | { readonly what: SettingFabric | 'backing' | 'binding' }
   | { readonly what: 'border' | 'border-corner'; readonly index: number };
 
-/** Jobs a setting has for fabric; `middle-sash` is the inner strip of a pieced sash. */
-export const SETTING_FABRICS = ['sash', 'middle-sash', 'cornerstone', 'triangle', 'plain', 'frame'] as const;
+/**
+ * Jobs a setting has for fabric; `middle-sash` is the inner strip of a pieced sash, `sash-back` and
+ * `sash-batting` the layers under a covered one.
+ */
+export const SETTING_FABRICS = ['sash', 'middle-sash', 'sash-back', 'sash-batting', 'cornerstone', 'triangle', 'plain', 'frame', 'coping'] as const;
 export type SettingFabric = (typeof SETTING_FABRICS)[number];
 
-/** A finished rectangle to cut instead of the outline, and what is added to its length for handling. */
-export interface CutAs {
-  readonly width: number;
-  readonly length: number;
-  readonly spare: number;
+/** A length to cut: a finished one that seams are added to, with something to spare, or one that is given as it is cut. */
+export type CutLength =
+  | {
+      readonly finished: number;
+      readonly spare?: { readonly length: number; readonly says: string };
+      /** How the finished length was come by, where that is not plain from the drawing. */
+      readonly working?: readonly string[];
+    }
+  | { readonly cut: number; readonly says: string };
+
+/** Which addition makes a triangle's square: the trade's round one, where there is one, or the exact one. */
+export type TriangleRule = 'trade' | 'exact';
+
+/**
+ * What to cut instead of the outline: a rectangle, or the square a triangle comes from, by the
+ * triangle's long side (cut twice) or short side (cut once).
+ */
+export type CutAs =
+  | { readonly shape: 'rectangle'; readonly width: CutLength; readonly length: CutLength }
+  | { readonly shape: 'quarter-square' | 'half-square'; readonly side: CutLength };
+
+/** How a part is cut, where its outline alone does not say. */
+export interface Cutting {
+  readonly grain: Grain;
+  readonly cutAs?: CutAs;
+  readonly rule?: TriangleRule;
 }
 
-/** A set of pieces all alike: same finished shape, same turn of grain, same fabric. */
-export interface Part {
+/** A further piece cut for each piece of a part and sewn under it: the batting and back of a covered sash. */
+export interface Underlayer {
+  readonly name: string;
+  readonly fabric: SettingFabric;
+  readonly cutAs?: CutAs;
+}
+
+/** The fabric something is cut from and the choice behind that. */
+export interface CutFrom {
+  readonly use: FabricUse;
+  readonly fabric: string;
+}
+
+/** A set of pieces all alike: same finished shape unless `cutAs` says what all are cut as, same turn of grain, same fabric. */
+export interface Part extends Cutting {
   readonly key: string;
   readonly role: Role;
   /** As it reads in a list when a role has more than one part: "Upright sashes". */
   readonly name: string;
-  readonly grain: Grain;
-  /** The fabric it is cut from and the choice behind that; null for blocks, which are made already. */
-  readonly cutFrom: { readonly use: FabricUse; readonly fabric: string } | null;
-  /** The finished rectangle to cut when the outline alone does not say, as for a mitred strip. */
-  readonly cutAs?: CutAs;
+  /** Null for blocks, which are made already. */
+  readonly cutFrom: CutFrom | null;
+  readonly under?: readonly (Underlayer & { readonly cutFrom: CutFrom })[];
+  /** What to know when cutting or sewing it: marks to make, grids to draw. */
+  readonly notes?: readonly string[];
   /** How many, by the setting's formula. Equal to the pieces drawn: a test holds it. */
   readonly count: Figure;
 }
@@ -81,7 +130,7 @@ export interface Band {
 
 /** The plan's length behind a band. */
 export type BandHandle =
-  | { readonly what: 'sash' }
+  | { readonly what: 'setting'; readonly key: string }
   | { readonly what: 'border'; readonly index: number; readonly side: 'sides' | 'ends' };
 
 /** The four corners of an upright rectangle. */

@@ -9,6 +9,7 @@ export const ROLE_NAMES: Readonly<Record<Role, { readonly one: string; readonly 
   'side-triangle': { one: 'Side triangle', many: 'Side triangles' },
   'corner-triangle': { one: 'Corner triangle', many: 'Corner triangles' },
   'frame-triangle': { one: 'Frame triangle', many: 'Frame triangles' },
+  'coping-strip': { one: 'Coping strip', many: 'Coping strips' },
   border: { one: 'Border', many: 'Borders' },
   'border-corner': { one: 'Border corner', many: 'Border corners' },
 };
@@ -22,4 +23,5 @@ export const ROLE_FABRIC: Readonly<Record<SettingRole, FabricUse | null>> = {
   'side-triangle': { what: 'triangle' },
   'corner-triangle': { what: 'triangle' },
   'frame-triangle': { what: 'frame' },
+  'coping-strip': { what: 'coping' },
 };

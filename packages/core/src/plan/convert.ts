@@ -1,7 +1,7 @@
 import { rulerFine } from '../length/rounding.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import { settingOf } from '../setting/registry.ts';
-import type { Plan } from './shape.ts';
+import type { Plan, Target } from './shape.ts';
 
 /**
  * The same quilt in the other unit. Each length is converted exactly, then taken to the nearest mark
@@ -13,6 +13,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
   if (from === to) return plan;
   const length = (value: number) => rulerFine(to).apply(convertLength(value, from, to));
   const seam = plan.seam === (from === 'in' ? 0.25 : 0.75) ? (to === 'in' ? 0.25 : 0.75) : length(plan.seam);
+  const three = (values: readonly [number, number, number]) => values.map(length) as [number, number, number];
   const setting = { ...plan.setting } as Record<string, unknown>;
   for (const field of settingOf(plan.setting.kind).fields) {
     if (field.type === 'length') setting[field.key] = length(setting[field.key] as number);
@@ -24,10 +25,24 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     block: { width: length(plan.block.width), height: length(plan.block.height) },
     pile: plan.pile.map((block) => ({ ...block, width: length(block.width), height: length(block.height) })),
     setting: setting as Plan['setting'],
-    borders: plan.borders.map((border) => ({ ...border, sides: length(border.sides), ends: length(border.ends) })),
-    target: plan.target && { width: length(plan.target.width), height: length(plan.target.height) },
+    borders: plan.borders.map((border) => ({ ...border, sides: length(border.sides), ends: length(border.ends), repeat: border.repeat === null ? null : length(border.repeat) })),
+    measured: plan.measured.map((m) => ({ ...m, width: three(m.width), height: three(m.height) })),
+    target: plan.target && convertTarget(plan.target, length),
     backing: { ...plan.backing, overhang: length(plan.backing.overhang) },
     binding: { ...plan.binding, stripWidth: length(plan.binding.stripWidth) },
     fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth) })),
   };
+}
+
+function convertTarget(target: Target, length: (value: number) => number): Target {
+  switch (target.of) {
+    case 'size':
+      return { ...target, width: length(target.width), height: length(target.height) };
+    case 'wall':
+      return { ...target, width: length(target.width), height: length(target.height), free: length(target.free) };
+    case 'bed': {
+      const { drop, tuck, depth } = target;
+      return { ...target, drop: { left: length(drop.left), right: length(drop.right), foot: length(drop.foot) }, tuck: length(tuck), depth: depth === null ? null : length(depth) };
+    }
+  }
 }

@@ -4,7 +4,7 @@ type Migration = (plan: Record<string, unknown>) => Record<string, unknown>;
 type Fields = Record<string, unknown>;
 
 /** Options that version 1 settings did not have, as they were then. */
-const NEW_OPTIONS: Readonly<Record<string, Fields>> = { sashed: { strips: '1' }, 'on-point': { plainBetween: false } };
+const OPTIONS_OF_2: Readonly<Record<string, Fields>> = { sashed: { strips: '1' }, 'on-point': { plainBetween: false } };
 
 /** By the version each starts from. */
 const MIGRATIONS: Readonly<Record<number, Migration>> = {
@@ -14,11 +14,36 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     borders: Array.isArray(plan['borders'])
       ? plan['borders'].map(({ width, ...border }: Fields) => ({ sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', cornerFabric: border['fabric'], ...border }))
       : plan['borders'],
-    setting: isFields(plan['setting']) ? { ...NEW_OPTIONS[String(plan['setting']['kind'])], ...plan['setting'] } : plan['setting'],
+    setting: isFields(plan['setting']) ? { ...OPTIONS_OF_2[String(plan['setting']['kind'])], ...plan['setting'] } : plan['setting'],
     fabricFor: isFields(plan['fabricFor'])
       ? { 'middle-sash': plan['fabricFor']['cornerstone'], plain: plan['fabricFor']['triangle'], frame: plan['fabricFor']['triangle'], ...plan['fabricFor'] }
       : plan['fabricFor'],
   }),
+
+  // Triangles learnt floats and the exact rule, borders joins and repeats; sizes can be measured; a target can be a bed.
+  2: (plan) => {
+    const fabrics = Array.isArray(plan['fabrics']) ? (plan['fabrics'] as Fields[]) : [];
+    const fabricFor = isFields(plan['fabricFor']) ? plan['fabricFor'] : {};
+    const batting = fabrics.some((f) => f['id'] === 'batting') || fabrics.length >= 24 ? [] : [{ id: 'batting', name: 'Batting', colour: '#f3efe2', usableWidth: plan['unit'] === 'cm' ? 220 : 88 }];
+    return {
+      places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle',
+      ...plan,
+      setting: isFields(plan['setting']) ? { ...OPTIONS_OF_3[String(plan['setting']['kind'])], ...plan['setting'] } : plan['setting'],
+      borders: Array.isArray(plan['borders']) ? plan['borders'].map((border: Fields) => ({ joins: 'diagonal', repeat: null, ...border })) : plan['borders'],
+      target: isFields(plan['target']) ? { of: 'size', ...plan['target'] } : plan['target'],
+      fabrics: Array.isArray(plan['fabrics']) ? [...fabrics, ...batting] : plan['fabrics'],
+      fabricFor: isFields(plan['fabricFor'])
+        ? { 'sash-back': isFields(plan['backing']) ? plan['backing']['fabric'] : fabricFor['sash'], 'sash-batting': batting.length > 0 || fabrics.some((f) => f['id'] === 'batting') ? 'batting' : fabricFor['sash'], coping: fabricFor['plain'], ...fabricFor }
+        : plan['fabricFor'],
+    };
+  },
+};
+
+/** Options that version 2 settings did not have, as they were then. */
+const OPTIONS_OF_3: Readonly<Record<string, Fields>> = {
+  'on-point': { float: 0, triangles: 'trade' },
+  'on-point-sashed': { plainBetween: false, edgeStones: 'whole', float: 0, triangles: 'trade' },
+  framed: { frame: 'exact', triangles: 'trade' },
 };
 
 const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);

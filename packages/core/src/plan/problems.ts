@@ -2,6 +2,7 @@ import { formatWithUnit } from '../length/format.ts';
 import { limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { settingOf } from '../setting/registry.ts';
+import { targetSize } from '../target/size.ts';
 import { fabricFor, fabricUsePath, fabricUses } from './fabric-use.ts';
 import type { Plan } from './shape.ts';
 
@@ -28,6 +29,10 @@ export const RANGES = {
   block: { what: 'A block', least: 1, most: 60 },
   measured: { what: 'A measured block', least: 1, most: 62 },
   border: { what: 'A border', least: 1 / 4, most: 30 },
+  repeat: { what: 'A repeat', least: 1 / 2, most: 40 },
+  top: { what: 'A measured top', least: 2, most: 220 },
+  drop: { what: 'A drop or tuck', least: 0, most: 40 },
+  depth: { what: 'A mattress', least: 1, most: 30 },
   target: { what: 'A target', least: 4, most: 200 },
   overhang: { what: 'A backing’s overhang', least: 0, most: 12 },
   strip: { what: 'A binding strip', least: 1, most: 6 },
@@ -68,10 +73,21 @@ export function planProblems(plan: Plan): Problem[] {
   plan.borders.forEach((border, i) => {
     within(['borders', i, 'sides'], border.sides, RANGES.border);
     within(['borders', i, 'ends'], border.ends, RANGES.border);
+    if (border.repeat !== null) within(['borders', i, 'repeat'], border.repeat, RANGES.repeat);
   });
-  if (plan.target) {
-    within(['target', 'width'], plan.target.width, RANGES.target);
-    within(['target', 'height'], plan.target.height, RANGES.target);
+  plan.measured.forEach((measured, i) => {
+    if (measured.borders < 0 || measured.borders > plan.borders.length) say(['measured', i, 'borders'], `The quilt was measured with ${measured.borders} borders on, and the plan has ${plan.borders.length}.`);
+    for (const side of ['width', 'height'] as const) measured[side].forEach((value, place) => within(['measured', i, side, place], value, RANGES.top));
+  });
+  if (plan.target?.of === 'bed') {
+    const { drop, tuck, depth } = plan.target;
+    for (const side of ['left', 'right', 'foot'] as const) within(['target', 'drop', side], drop[side], RANGES.drop);
+    within(['target', 'tuck'], tuck, RANGES.drop);
+    if (depth !== null) within(['target', 'depth'], depth, RANGES.depth);
+  } else if (plan.target) {
+    const { width, height } = targetSize(plan.target, unit);
+    within(['target', 'width'], width.value, RANGES.target);
+    within(['target', 'height'], height.value, RANGES.target);
   }
   within(['backing', 'overhang'], plan.backing.overhang, RANGES.overhang);
   within(['binding', 'stripWidth'], plan.binding.stripWidth, RANGES.strip);
@@ -80,7 +96,7 @@ export function planProblems(plan: Plan): Problem[] {
   problems.push(...fabricProblems(plan));
   // A setting judges its own options only against blocks that make sense.
   if (problems.length === 0) {
-    problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting }));
+    problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting, seam: plan.seam }));
   }
   return problems;
 }

@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { FACE_NAMES } from '../face/face.ts';
 import { BORDER_CORNERS } from '../border/corners.ts';
+import { SETTING_FABRICS, type SettingFabric } from '../layout/piece.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
+import { BED_IDS } from '../target/beds.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
@@ -41,10 +43,39 @@ const borderSchema = z.strictObject({
   ends: length('The border’s width at top and bottom'),
   corners: z.enum(BORDER_CORNERS, `A border’s corners are one of: ${BORDER_CORNERS.join(', ')}.`),
   cut: z.enum(['crosswise', 'lengthwise'], 'A border is cut crosswise or lengthwise.'),
+  /** How strips shorter than the border are joined. */
+  joins: z.enum(['diagonal', 'straight'], 'A border’s joins are "diagonal" or "straight".'),
+  /** Length its print or piecing repeats in; null for plain cloth. What lies inside it should be a whole number of them. */
+  repeat: length('The repeat').nullable(),
   fabric: fabricId,
   /** For the squares of a border with corner squares. */
   cornerFabric: fabricId,
 });
+
+const three = (what: string) => z.tuple([length(what), length(what), length(what)], `${what} is measured in three places.`);
+
+/** What the top measured, raw edge to raw edge, with so many borders on: at each edge and across the middle, both ways. */
+const measuredSchema = z.strictObject({
+  borders: whole('The number of borders already on'),
+  width: three('The width'),
+  height: three('The height'),
+});
+
+/** What the quilt should come to: a size, a bed with what hangs over it, or a wall with what stays free round it. */
+const targetSchema = z.discriminatedUnion('of', [
+  z.strictObject({ of: z.literal('size'), width: length('The target width'), height: length('The target height') }),
+  z.strictObject({
+    of: z.literal('bed'),
+    bed: z.enum(BED_IDS, 'This bed is not in the list.'),
+    /** Below the mattress's top edge. */
+    drop: z.strictObject({ left: length('The drop at the left'), right: length('The drop at the right'), foot: length('The drop at the foot') }),
+    /** Added at the head, to fold under and over pillows. */
+    tuck: length('The pillow tuck'),
+    /** Of the mattress; null when it does not matter. */
+    depth: length('The mattress’s depth').nullable(),
+  }),
+  z.strictObject({ of: z.literal('wall'), width: length('The wall’s width'), height: length('The wall’s height'), free: length('What stays free') }),
+], 'A target is of a "size", a "bed" or a "wall".');
 
 /**
  * The shape of a plan: everything the quilter decided or measured, and nothing that can be worked
@@ -60,13 +91,23 @@ export const planShape = z.strictObject({
   grid: z.strictObject({ across: whole('Blocks across'), down: whole('Blocks down') }),
   setting: settingOptionsSchema,
   borders: z.array(borderSchema),
-  target: z.strictObject({ width: length('The target width'), height: length('The target height') }).nullable(),
+  /** How blocks lie in their places: turned by quarters, backgrounds swapped, on odd and even places. */
+  places: z.strictObject({
+    turn: z.enum(['none', 'odd', 'round'], 'Blocks are turned "none", on "odd" places, or "round" in fours.'),
+    swap: z.enum(['none', 'odd'], 'Backgrounds swap on "none" or "odd" places.'),
+  }),
+  /** Latest last; one for each number of borders on. */
+  measured: z.array(measuredSchema).max(7, 'There are more measurements than borders.'),
+  measureBy: z.enum(['middle', 'average'], 'Borders are cut by the "middle" measurement or the "average" of three.'),
+  target: targetSchema.nullable(),
   backing: z.strictObject({ overhang: length('The overhang'), fabric: fabricId }),
   binding: z.strictObject({ stripWidth: length('The binding strip'), fabric: fabricId }),
   fabrics: z.array(fabricSchema).min(1, 'A plan needs at least one fabric.').max(24, 'A plan holds at most 24 fabrics.'),
-  fabricFor: z.strictObject({ sash: fabricId, 'middle-sash': fabricId, cornerstone: fabricId, triangle: fabricId, plain: fabricId, frame: fabricId }),
+  fabricFor: z.strictObject(Object.fromEntries(SETTING_FABRICS.map((use) => [use, fabricId])) as Record<SettingFabric, typeof fabricId>),
 });
 
 export type Plan = z.infer<typeof planShape>;
+export type Measured = Plan['measured'][number];
+export type Target = NonNullable<Plan['target']>;
 export type PileBlock = Plan['pile'][number];
 export type Fabric = Plan['fabrics'][number];

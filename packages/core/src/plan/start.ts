@@ -10,12 +10,13 @@ const startFabrics = (unit: Unit): Plan['fabrics'] => {
     { id: 'accent', name: 'Accent', colour: '#c4532f', usableWidth },
     { id: 'border', name: 'Border', colour: '#2e4a5f', usableWidth },
     { id: 'back', name: 'Backing', colour: '#8fa3ad', usableWidth },
+    { id: 'batting', name: 'Batting', colour: '#f3efe2', usableWidth: unit === 'in' ? 88 : 220 },
   ];
 };
 
 /** A border as it begins: butted, sides first, cut across the fabric. */
 export const startBorder = (width: number, fabric: string): Plan['borders'][number] => ({
-  sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', fabric, cornerFabric: fabric,
+  sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', joins: 'diagonal', repeat: null, fabric, cornerFabric: fabric,
 });
 
 /** Starting points offered for a new quilt, each a real job with everyday figures. */
@@ -44,10 +45,13 @@ export function startPlan(id: StartId): Plan {
     grid: { across: start.across, down: start.down },
     setting: settingOf(start.setting).start(start.unit),
     borders: start.borders.map((width) => startBorder(width, 'border')),
+    places: { turn: 'none', swap: 'none' },
+    measured: [],
+    measureBy: 'middle',
     target: null,
     backing: { overhang: inches ? 4 : 10, fabric: 'back' },
     binding: { stripWidth: inches ? 2.5 : 6.5, fabric: 'border' },
     fabrics: startFabrics(start.unit),
-    fabricFor: { sash: 'sash', 'middle-sash': 'accent', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
+    fabricFor: { sash: 'sash', 'middle-sash': 'accent', 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
   };
 }

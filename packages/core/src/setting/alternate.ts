@@ -3,6 +3,7 @@ import { countOf, lengthOf } from '../figure/figure.ts';
 import { type Piece, rectangle } from '../layout/piece.ts';
 import { formatLength } from '../length/format.ts';
 import { evenTape } from './even-tape.ts';
+import { slanting } from './slanting.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 
 const options = z.strictObject({ kind: z.literal('alternate') });
@@ -30,7 +31,8 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
     for (let row = 0; row < down; row++) {
       for (let column = 0; column < across; column++) {
         const outline = rectangle(origin.x + column * block.width, origin.y + row * block.height, block.width, block.height);
-        if ((row + column) % 2 === 0) pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++ });
+        // Blocks meet one another corner to corner here: their own rows slant.
+        if ((row + column) % 2 === 0) pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++, spot: slanting(column + 1, row + 1) });
         else pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
       }
     }

@@ -27,7 +27,7 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
     for (let row = 0; row < down; row++) {
       for (let column = 0; column < across; column++) {
         const outline = rectangle(origin.x + column * block.width, origin.y + row * block.height, block.width, block.height);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * across + column });
+        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * across + column, spot: { column, row } });
       }
     }
     const width = across * block.width;

@@ -2,22 +2,34 @@ import { z } from 'zod';
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
 import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatLength } from '../length/format.ts';
-import { edgeTriangleParts, sideTriangles } from './edge-triangles.ts';
-import { sensibleSash, squareBlocksOnly } from './refusals.ts';
+import { type EdgeGeometry, edgePieces, edgeTriangleParts, floatField, floatTape, sideTriangles, triangleOptions, triangleRuleField } from './edge-triangles.ts';
+import { sensibleFloat, sensibleSash, squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
+import { slanting } from './slanting.ts';
 
 const options = z.strictObject({
   kind: z.literal('on-point-sashed'),
   sash: z.number('The sash width is missing.'),
+  /** The nested places are plain squares of cloth instead of blocks. */
+  plainBetween: z.boolean('Say whether the nested places are plain: true or false.'),
+  /** The outermost cornerstones stand whole inside the edge, or the edge halves them. */
+  edgeStones: z.enum(['whole', 'halved'], 'Edge cornerstones are "whole" or "halved".'),
+  ...triangleOptions,
 });
 
 type OnPointSashedOptions = z.infer<typeof options>;
 
-const blocksIn = ({ across: n, down: m }: Grid): number => n * m + (n - 1) * (m - 1);
+const nested = ({ across: n, down: m }: Grid): number => (n - 1) * (m - 1);
+const allStones = ({ across: n, down: m }: Grid): number => n * (m + 1) + m * (n + 1);
+const edgeStonesIn = ({ across: n, down: m }: Grid): number => 2 * n + 2 * m;
+
+/** How far the edge lies outside the cornerstones' points: through their middles when it halves them. */
+const edgeAt = ({ edgeStones, sash, float }: OnPointSashedOptions): number => (edgeStones === 'halved' ? -(sash * Math.SQRT2) / 2 : float);
 
 /**
  * Square blocks on point with a sash along every side of every block and a cornerstone at every
- * crossing, the outermost cornerstones whole at the edge (handbook 4): width `(n f + (n+1) s)√2`.
+ * crossing (handbook 4). With the outermost cornerstones whole at the edge the width is
+ * `(n f + (n+1) s)√2`, and a float can be added; where the edge halves them it is `n (f + s)√2`.
  */
 export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
   kind: 'on-point-sashed',
@@ -25,18 +37,27 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
   describes: 'Blocks on a corner, sashes and cornerstones round every one.',
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
-  start: (unit) => ({ kind: 'on-point-sashed', sash: unit === 'in' ? 1.5 : 4 }),
-  fields: [{ key: 'sash', label: 'Sash, finished', type: 'length' }],
-  blocksNeeded: (grid) => {
+  start: (unit) => ({ kind: 'on-point-sashed', sash: unit === 'in' ? 1.5 : 4, plainBetween: false, edgeStones: 'whole', float: 0, triangles: 'trade' }),
+  fields: [
+    { key: 'sash', label: 'Sash, finished', type: 'length' },
+    { key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true },
+    { key: 'edgeStones', label: 'Edge cornerstones', type: 'choice', sizes: true, choices: [{ value: 'whole', label: 'Whole' }, { value: 'halved', label: 'Halved by the edge' }] },
+    { ...floatField, when: { key: 'edgeStones', is: 'whole' } },
+    triangleRuleField,
+  ],
+  blocksNeeded: (grid, { plainBetween }) => {
     const { across: n, down: m } = grid;
-    return countOf(blocksIn(grid), `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${(n - 1) * (m - 1)} nested between: ${blocksIn(grid)}`);
+    const all = n * m + nested(grid);
+    return plainBetween
+      ? countOf(n * m, `${n} × ${m} = ${n * m}`)
+      : countOf(all, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${nested(grid)} nested between: ${all}`);
   },
-  extent: (_, count, size, { sash }) => (count * size + (count + 1) * sash) * Math.SQRT2,
+  extent: (_, count, size, options) => (count * size + (count + 1) * options.sash) * Math.SQRT2 + 2 * edgeAt(options),
   pieceCount: (grid) => {
     const { across: n, down: m } = grid;
-    return blocksIn(grid) + 4 * n * m + n * (m + 1) + m * (n + 1) + sideTriangles(grid) + 4;
+    return n * m + nested(grid) + 4 * n * m + allStones(grid) + sideTriangles(grid) + 4;
   },
-  refusals: ({ unit, block, options: { sash } }) => [...squareBlocksOnly(block, unit), ...sensibleSash(sash, 1, block, unit)],
+  refusals: ({ unit, block, options: { sash, float } }) => [...squareBlocksOnly(block, unit), ...sensibleSash(sash, 1, block, unit), ...sensibleFloat(float, block, unit)],
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { sash } = chosen;
@@ -47,19 +68,28 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
     const stone = (sash * Math.SQRT2) / 2;
     const step = half + stone;
     // Crossings lie on a lattice of steps, the outermost a cornerstone's half diagonal inside the edge.
-    const at = (column: number, row: number, dx = 0, dy = 0): Point => ({ x: origin.x + stone + column * step + dx, y: origin.y + stone + row * step + dy });
+    const float = edgeAt(chosen);
+    const halved = chosen.edgeStones === 'halved';
+    const first: Point = { x: origin.x + stone + float, y: origin.y + stone + float };
+    const at = (column: number, row: number, dx = 0, dy = 0): Point => ({ x: first.x + column * step + dx, y: first.y + row * step + dy });
     const pieces: Piece[] = [];
     let place = 0;
     for (let row = 1; row < 2 * m; row++) {
       for (let column = row % 2 === 1 ? 1 : 2; column < 2 * n; column += 2) {
         const middle = at(column, row);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: diamond(middle.x, middle.y, half), place: place++ });
+        const outline = diamond(middle.x, middle.y, half);
+        if (row % 2 === 0 && chosen.plainBetween) pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
+        else pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++, spot: chosen.plainBetween ? { column: (column - 1) / 2, row: (row - 1) / 2 } : slanting(column, row) });
       }
     }
     for (let row = 0; row <= 2 * m; row++) {
       for (let column = row % 2 === 0 ? 1 : 0; column <= 2 * n; column += 2) {
         const middle = at(column, row);
-        pieces.push({ id: `cornerstone-${row}-${column}`, part: 'cornerstone', outline: diamond(middle.x, middle.y, stone) });
+        const whole = diamond(middle.x, middle.y, stone);
+        // Corner of the diamond that an edge cuts away: its top one at the top edge, and so round.
+        const lost = !halved ? -1 : [row === 0, column === 2 * n, row === 2 * m, column === 0].indexOf(true);
+        if (lost < 0) pieces.push({ id: `cornerstone-${row}-${column}`, part: 'cornerstone', outline: whole });
+        else pieces.push({ id: `cornerstone-${row}-${column}`, part: 'edge-cornerstone', outline: whole.filter((_, i) => i !== lost) });
       }
     }
     // Sashes run from the right corner of one cornerstone to the next, falling (\) or rising (/).
@@ -75,59 +105,60 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
         }
       }
     }
-    const triangle = (part: string, id: string, outline: Point[]) => pieces.push({ id, part, outline });
-    for (let column = 2; column < 2 * n; column += 2) {
-      triangle('side-triangle', `side-top-${column}`, [at(column - 1, 0, 0, -stone), at(column + 1, 0, 0, -stone), at(column, 1, 0, -stone)]);
-      triangle('side-triangle', `side-bottom-${column}`, [at(column + 1, 2 * m, 0, stone), at(column - 1, 2 * m, 0, stone), at(column, 2 * m - 1, 0, stone)]);
-    }
-    for (let row = 2; row < 2 * m; row += 2) {
-      triangle('side-triangle', `side-left-${row}`, [at(0, row + 1, -stone), at(0, row - 1, -stone), at(1, row, -stone)]);
-      triangle('side-triangle', `side-right-${row}`, [at(2 * n, row - 1, stone), at(2 * n, row + 1, stone), at(2 * n - 1, row, stone)]);
-    }
-    const [left, top, right, bottom] = [at(0, 0, -stone).x, at(0, 0, 0, -stone).y, at(2 * n, 0, stone).x, at(0, 2 * m, 0, stone).y];
-    const leg = step + stone;
-    triangle('corner-triangle', 'corner-top-left', [{ x: left, y: top }, { x: left + leg, y: top }, { x: left, y: top + leg }]);
-    triangle('corner-triangle', 'corner-top-right', [{ x: right, y: top }, { x: right, y: top + leg }, { x: right - leg, y: top }]);
-    triangle('corner-triangle', 'corner-bottom-right', [{ x: right, y: bottom }, { x: right - leg, y: bottom }, { x: right, y: bottom - leg }]);
-    triangle('corner-triangle', 'corner-bottom-left', [{ x: left, y: bottom }, { x: left, y: bottom - leg }, { x: left + leg, y: bottom }]);
+    const edge: EdgeGeometry = { lead: step + stone, pitch: 2 * step, float };
+    pieces.push(...edgePieces(grid, edge, { x: origin.x + float, y: origin.y + float }));
 
     const show = (v: number) => formatLength(v, unit);
     const size = (count: number): Figure => {
-      const value = (count * f + (count + 1) * sash) * Math.SQRT2;
-      return lengthOf(value, `(${count} blocks × ${show(f)} + ${count + 1} sashes × ${show(sash)}) × √2 = ${formatExact(value)}`);
+      if (halved) return lengthOf(count * 2 * step, `${count} × (block ${show(f)} + sash ${show(sash)}) × √2 = ${formatExact(count * 2 * step)}`);
+      const points = (count * f + (count + 1) * sash) * Math.SQRT2;
+      const value = points + 2 * float;
+      const working = `(${count} blocks × ${show(f)} + ${count + 1} sashes × ${show(sash)}) × √2 = ${formatExact(points)}`;
+      return lengthOf(value, working, ...(float > 0 ? [`+ 2 × ${show(float)} float = ${formatExact(value)}`] : []));
     };
-    const bands = (count: number, start: number): Band[] =>
-      Array.from({ length: count }, (_, i): Band[] => {
-        const from = start + 2 * stone + i * 2 * step;
-        return [
-          { role: 'cornerstone', part: 'cornerstone', from: from - 2 * stone, to: from },
-          { role: 'block', part: 'block', from, to: from + 2 * half },
-        ];
-      }).flat().concat([{ role: 'cornerstone', part: 'cornerstone', from: start + count * 2 * step, to: start + count * 2 * step + 2 * stone }]);
+    const bands = (count: number, start: number): Band[] => {
+      const end = start + count * 2 * step + 2 * (stone + float);
+      const stones = Array.from({ length: count + 1 }, (_, i): Band => {
+        const middle = start + float + stone + i * 2 * step;
+        return { role: 'cornerstone', part: 'cornerstone', from: Math.max(start, middle - stone), to: Math.min(end, middle + stone) };
+      });
+      const tape = stones.flatMap((band, i): Band[] => (i === count ? [band] : [band, { role: 'block', part: 'block', from: band.to, to: stones[i + 1]!.from }]));
+      return floatTape(tape, float, start);
+    };
     return {
       width: size(n),
       height: size(m),
-      parts: parts(grid, chosen),
+      parts: parts(grid, chosen, edge),
       pieces,
       bands: { across: bands(n, origin.x), down: bands(m, origin.y) },
     };
   },
 };
 
-function parts(grid: Grid, chosen: OnPointSashedOptions): SettingPart[] {
+function parts(grid: Grid, chosen: OnPointSashedOptions, edge: EdgeGeometry): SettingPart[] {
   const { across: n, down: m } = grid;
-  const stones = n * (m + 1) + m * (n + 1);
-  const sash = (key: string, name: string): SettingPart => ({
+  const { sash, plainBetween, edgeStones, triangles } = chosen;
+  const all = allStones(grid);
+  const halved = edgeStones === 'halved' ? edgeStonesIn(grid) : 0;
+  const sashPart = (key: string, name: string): SettingPart => ({
     key, role: 'sash', name, grain: 'diagonal', count: countOf(2 * n * m, `${name}: 2 × ${n} × ${m} = ${2 * n * m}`),
   });
-  return [
-    { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPointSashed.blocksNeeded(grid, chosen) },
-    sash('falling', 'Falling sashes'),
-    sash('rising', 'Rising sashes'),
-    {
-      key: 'cornerstone', role: 'cornerstone', name: 'Cornerstones', grain: 'diagonal',
-      count: countOf(stones, `${n} × (${m} + 1) + ${m} × (${n} + 1) = ${stones}`),
-    },
-    ...edgeTriangleParts(grid),
-  ];
+  const stones = `${n} × (${m} + 1) + ${m} × (${n} + 1) = ${all}`;
+  const found: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPointSashed.blocksNeeded(grid, chosen) }];
+  if (plainBetween && nested(grid) > 0) {
+    found.push({ key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'diagonal', count: countOf(nested(grid), `${n - 1} × ${m - 1} nested between = ${nested(grid)}`) });
+  }
+  found.push(sashPart('falling', 'Falling sashes'), sashPart('rising', 'Rising sashes'));
+  if (all > halved) {
+    found.push({ key: 'cornerstone', role: 'cornerstone', name: 'Cornerstones', grain: 'diagonal', count: countOf(all - halved, stones, ...(halved > 0 ? [`less ${halved} that the edge halves: ${all - halved}`] : [])) });
+  }
+  if (halved > 0) {
+    found.push({
+      key: 'edge-cornerstone', role: 'cornerstone', name: 'Edge cornerstones', grain: 'diagonal',
+      cutAs: { shape: 'rectangle', width: { finished: sash }, length: { finished: sash } },
+      count: countOf(halved, `2 × ${n} + 2 × ${m} along the edges = ${halved}`),
+      notes: ['Edge cornerstones are sewn in whole; the edge is trimmed a seam allowance outside their middles, which halves them.'],
+    });
+  }
+  return [...found, ...edgeTriangleParts(grid, edge, triangles)];
 }

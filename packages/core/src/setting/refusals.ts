@@ -14,6 +14,17 @@ export function squareBlocksOnly(block: BlockSize, unit: Unit): SettingRefusal[]
   }];
 }
 
+/** A float that leaves more block than cloth. */
+export function sensibleFloat(float: number, block: BlockSize, unit: Unit): SettingRefusal[] {
+  if (float >= 0 && atLeast(Math.min(block.width, block.height), float)) return [];
+  return [{
+    path: ['setting', 'float'],
+    message: float < 0
+      ? 'A float cannot be less than nothing: 0 lets the points touch the edge.'
+      : `A float of ${formatWithUnit(float, unit)} is wider than the block. Most lie between ${formatLength(limitIn(1 / 4, unit), unit)} and ${formatWithUnit(limitIn(1, unit), unit)}; a border gives more.`,
+  }];
+}
+
 /** A sash that can be sewn (each of its strips too) and is no wider than the block. */
 export function sensibleSash(sash: number, strips: number, block: BlockSize, unit: Unit): SettingRefusal[] {
   const path = ['setting', 'sash'];

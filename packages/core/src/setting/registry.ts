@@ -1,16 +1,18 @@
 import { z } from 'zod';
 import type { Unit } from '../length/unit.ts';
 import { alternate } from './alternate.ts';
+import { coped } from './coped.ts';
 import { edgeToEdge } from './edge-to-edge.ts';
 import { framed } from './framed.ts';
 import { onPoint } from './on-point.ts';
 import { onPointSashed } from './on-point-sashed.ts';
+import { quilted } from './quilted.ts';
 import { sashed } from './sashed.ts';
 import type { Setting } from './setting.ts';
 import { stripSet } from './strip-set.ts';
 
 /** Every setting there is, in the order they are offered. A new one is its own file and one line here. */
-export const SETTINGS = [edgeToEdge, sashed, onPoint, alternate, onPointSashed, framed, stripSet] as const;
+export const SETTINGS = [edgeToEdge, sashed, onPoint, alternate, onPointSashed, framed, stripSet, coped, quilted] as const;
 
 /** The options of whichever setting was chosen; `kind` tells which. */
 export const settingOptionsSchema = z.discriminatedUnion(

@@ -22,7 +22,7 @@ export function stopsAlong(blocks: number, size: number, sash: number, outer: bo
 /** The tape along one direction. Any sash division moves the width of all. */
 export function sashTape({ blockAt, sashAt }: Stops, size: number, sash: number, part: string): Band[] {
   const blocks: Band[] = blockAt.map((from) => ({ role: 'block', part: 'block', from, to: from + size }));
-  const sashes: Band[] = sashAt.map((from) => ({ role: 'sash', part, from, to: from + sash, moves: { what: 'sash' } }));
+  const sashes: Band[] = sashAt.map((from) => ({ role: 'sash', part, from, to: from + sash, moves: { what: 'setting', key: 'sash' } }));
   return [...blocks, ...sashes].sort((a, b) => a.from - b.from);
 }
 

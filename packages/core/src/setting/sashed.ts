@@ -55,7 +55,7 @@ export const sashed: Setting<'sashed', SashedOptions> = {
     y.blockAt.forEach((top, row) => {
       x.blockAt.forEach((left, column) => {
         const outline = rectangle(left, top, block.width, block.height);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * grid.across + column });
+        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * grid.across + column, spot: { column, row } });
       });
       x.sashAt.forEach((left, line) => pieces.push(...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, pieced, true)));
     });

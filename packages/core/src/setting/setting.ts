@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Figure } from '../figure/figure.ts';
-import type { Band, Grain, Piece, Point, SettingFabric, SettingRole } from '../layout/piece.ts';
+import type { Band, Cutting, Piece, Point, SettingFabric, SettingRole, Underlayer } from '../layout/piece.ts';
 import type { Unit } from '../length/unit.ts';
 
 /** A finished block: what it measures inside its seams. */
@@ -21,16 +21,18 @@ export interface SettingInput<O> {
   readonly block: BlockSize;
   readonly grid: Grid;
   readonly options: O;
+  readonly seam: number;
   readonly origin: Point;
 }
 
 /** A part as a setting knows it, before a fabric is chosen. */
-export interface SettingPart {
+export interface SettingPart extends Cutting {
   readonly key: string;
   readonly role: SettingRole;
   readonly name: string;
-  readonly grain: Grain;
   readonly count: Figure;
+  readonly under?: readonly Underlayer[];
+  readonly notes?: readonly string[];
   /** A fabric other than the role's usual one. */
   readonly fabric?: SettingFabric;
 }
@@ -45,10 +47,16 @@ export interface Centre {
 }
 
 /** One choice a setting offers; `key` names a field of its options. `sizes`: it changes the finished size or the number of blocks. */
-export type SettingField =
-  | { readonly key: string; readonly label: string; readonly type: 'length' }
-  | { readonly key: string; readonly label: string; readonly type: 'switch'; readonly sizes?: true }
-  | { readonly key: string; readonly label: string; readonly type: 'choice'; readonly sizes?: true; readonly choices: readonly { readonly value: string; readonly label: string }[] };
+export type SettingField = {
+  readonly key: string;
+  readonly label: string;
+  /** Matters only while another option has this value. */
+  readonly when?: { readonly key: string; readonly is: unknown };
+} & (
+  | { readonly type: 'length' }
+  | { readonly type: 'switch'; readonly sizes?: true }
+  | { readonly type: 'choice'; readonly sizes?: true; readonly choices: readonly { readonly value: string; readonly label: string }[] }
+);
 
 /** A reason a setting cannot be laid out with these blocks; `path` is the place in the plan. */
 export interface SettingRefusal {
@@ -71,6 +79,13 @@ export interface Setting<K extends string = string, O extends { kind: K } = { ki
   readonly options: z.ZodType<O>;
   readonly start: (unit: Unit) => O;
   readonly fields: readonly SettingField[];
+  /**
+   * It takes blocks of another make than plain finished ones (quilted already, of two sizes), so it is
+   * offered when chosen and never proposed in place of another.
+   */
+  readonly otherBlocks?: true;
+  /** Its pieces are quilted before they are joined: no backing goes under the whole, and borders have layers of their own. */
+  readonly quilted?: true;
   readonly blocksNeeded: (grid: Grid, options: O) => Figure;
   /** Finished size along one direction, bare of its working: what a search asks thousands of times. Equals the layout's. */
   readonly extent: (direction: 'across' | 'down', count: number, size: number, options: O) => number;

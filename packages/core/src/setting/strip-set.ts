@@ -51,7 +51,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
     const pieces: Piece[] = [];
     y.stops.blockAt.forEach((top, row) =>
       x.stops.blockAt.forEach((left, column) =>
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: rectangle(left, top, block.width, block.height), place: row * grid.across + column })));
+        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: rectangle(left, top, block.width, block.height), place: row * grid.across + column, spot: { column, row } })));
     x.stops.sashAt.forEach((left, i) => pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(left, origin.y, sash, height.value) }));
     y.stops.sashAt.forEach((top, i) => pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(origin.x, top, width.value, sash) }));
     const blocks = columns ? grid.across : grid.down;

@@ -1,12 +1,27 @@
+import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { startBorder } from '../plan/start.ts';
 import type { Fit } from './find.ts';
+import type { FitRequest } from './request.ts';
+import { targetSize } from './size.ts';
 
-/** The plan set as a found design: setting, grid and border widths; fabrics and corners of borders it had are kept. */
-export function applyFit(plan: Plan, fit: Fit, target: { width: number; height: number }): Plan {
-  const borders = fit.borders.map((width, i) => {
+/**
+ * The plan set as a found design: setting, grid and border widths; fabrics and corners of borders it had
+ * are kept. What was measured is let go, since it was of another top. A target the plan has stays when
+ * the search was for its size.
+ */
+export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target']): Plan {
+  const borders = fit.borders.map(({ sides, ends }, i) => {
     const had = plan.borders[i];
-    return had ? { ...had, sides: width, ends: width } : startBorder(width, plan.borders.at(-1)?.fabric ?? plan.binding.fabric);
+    return had ? { ...had, sides, ends } : { ...startBorder(sides, plan.borders.at(-1)?.fabric ?? plan.binding.fabric), ends };
   });
-  return { ...plan, setting: fit.setting, grid: fit.grid, borders, target };
+  return { ...plan, setting: fit.setting, grid: fit.grid, borders, measured: [], target: target ? targetOf(plan, target) : plan.target };
+}
+
+function targetOf(plan: Plan, target: NonNullable<FitRequest['target']>): Plan['target'] {
+  if (plan.target) {
+    const { width, height } = targetSize(plan.target, plan.unit);
+    if (near(width.value, target.width) && near(height.value, target.height)) return plan.target;
+  }
+  return { of: 'size', ...target };
 }

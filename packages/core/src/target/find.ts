@@ -1,15 +1,21 @@
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf, type SettingOptions } from '../setting/registry.ts';
+import type { SettingField } from '../setting/setting.ts';
+import { bestBorders, borderSteps } from './best-borders.ts';
+import { clothCheck } from './cloth.ts';
 import { type FitRequest, MOST_PLACES, searchStep } from './request.ts';
-import { centreOf, type Costs, costsOf, gridCosts, type Ground, groundOf, leastMiss, type Shape, weigh } from './score.ts';
+import { type BorderTotal, centreOf, type Costs, costsOf, type Ground, groundOf, growthOf, type Lengths, lowerBound, optionsWith, reachOf, type Shape, weigh } from './score.ts';
+
+/** Finished widths of one border of a found design. */
+export type FitBorder = BorderTotal;
 
 /** A design that comes to, or near, the target. */
 export interface Fit {
   readonly setting: SettingOptions;
   readonly grid: { readonly across: number; readonly down: number };
   /** Borders from the centre out, narrow to wide; finished. */
-  readonly borders: readonly number[];
+  readonly borders: readonly FitBorder[];
   readonly finished: { readonly width: number; readonly height: number };
   /** Blocks it takes; how many stay over, or are missing when negative; null when any number can be made. */
   readonly blocks: number;
@@ -32,36 +38,53 @@ export const BEST = 20;
 /** Grids are tried whose centre is at most this much over the target: nothing larger could rank. */
 const OVERSIZE = 1.25;
 
+/** Shapes looked at between two reports of progress. */
+const REPORT_EVERY = 16;
+
 /**
- * Searches settings × grids × sashes × borders for the best designs of a size: the best sash and
- * borders for each setting and grid, ranked. A generator, so that whoever runs it can show progress
- * and stop; it yields now and then and returns the ranking.
+ * Searches settings × grids × sashes × floats × borders for the best designs of a size: the best sash,
+ * float and borders for each setting and grid, ranked. A generator, so that whoever runs it can show
+ * progress and stop; it yields now and then and returns the ranking.
  *
- * Exact on its own steps: for a given sash the score is a convex function of the border, so the
- * descent from the closed-form best finds its least; a grid whose own costs, with the least it can
- * miss the target by, already exceed the worst design kept cannot hold a better one. A test compares with trying everything.
+ * Exact on the ruler's marks: `bestBorders` finds the least for a sash and float, and what is passed
+ * over has a `lowerBound` that the worst design kept already beats. A test compares with trying everything.
  */
 export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, readonly Fit[]> {
-  const ground = groundOf(plan, request);
+  const shapes = shapesFor(plan, request);
+  const ground = groundOf(plan, request, shapes);
   const step = searchStep(plan.unit);
-  const shapes = shapesFor(plan, request)
-    .map((shape) => ({ shape, bound: weigh({ ...gridCosts(ground, shape), size: leastMiss(ground, shape), proportion: 0, fabric: 0 }, request) }))
-    .sort((a, b) => a.bound - b.bound);
+  const bounded = shapes.map((shape) => ({ shape, bound: lowerBound(ground, shape, reachOf(shape)) })).sort((a, b) => a.bound - b.bound);
+  const enough = clothCheck(plan, request);
   let best: readonly Fit[] = [];
   let looked = 0;
-  for (let i = 0; i < shapes.length; i++) {
-    const { shape, bound } = shapes[i]!;
-    if (best.length === BEST && bound > best[BEST - 1]!.score) break;
-    let least: { sash: number; border: number; score: number } | null = null;
-    for (const sash of sashesFor(shape, request, step)) {
-      const border = bestBorder(ground, shape, sash, step, () => looked++);
-      if (!least || border.score < least.score) least = { sash, ...border };
-    }
-    if (least) best = withFit(best, fitOf(ground, shape, least.sash, least.border, step));
-    if (i % 64 === 63) yield { done: i + 1, of: shapes.length, looked, best };
+  const worst = () => (best.length === BEST ? best[BEST - 1]!.score : Infinity);
+  for (let i = 0; i < bounded.length; i++) {
+    const { shape, bound } = bounded[i]!;
+    if (bound > worst()) break;
+    const fit = bestOfShape(ground, shape, step, worst(), enough, () => looked++);
+    if (fit) best = withFit(best, fit);
+    if (i % REPORT_EVERY === REPORT_EVERY - 1) yield { done: i + 1, of: bounded.length, looked, best };
   }
-  yield { done: shapes.length, of: shapes.length, looked, best };
+  yield { done: bounded.length, of: bounded.length, looked, best };
   return best;
+}
+
+/** The best design of a shape that there is cloth for and that scores below `limit`; null when there is none. */
+function bestOfShape(ground: Ground, shape: Shape, step: number, limit: number, enough: (shape: Shape, lengths: Lengths) => boolean, look: () => void): Fit | null {
+  const steps = borderSteps(ground, step);
+  const checks = ground.request.inHand.length > 0;
+  const ways: { lengths: Lengths; border: BorderTotal; score: number }[] = [];
+  let least = limit;
+  for (const lengths of shape.lengths) {
+    if (lowerBound(ground, shape, { least: lengths, most: lengths }) > least) continue;
+    const found = { lengths, ...bestBorders(ground, shape, lengths, centreOf(shape, lengths), steps, step, look) };
+    if (found.score >= least) continue;
+    ways.push(found);
+    // A way there may be no cloth for must not shut out a worse one.
+    if (!checks) least = found.score;
+  }
+  const best = ways.sort((a, b) => a.score - b.score).find(({ lengths }) => !checks || enough(shape, lengths));
+  return best ? fitOf(ground, shape, best.lengths, best.border, step) : null;
 }
 
 /** The ranking with one more design, if it ranks. Equal scores keep the order they were found in. */
@@ -74,21 +97,31 @@ export function withFit(best: readonly Fit[], fit: Fit): readonly Fit[] {
 
 /** Every setting allowed, with every option that changes its size, on every grid that could come near. */
 export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
-  const { unit, block } = plan;
+  const { unit, block, seam } = plan;
+  const { target } = request;
   return request.kinds.flatMap((kind) => {
     const setting = settingOf(kind);
     const start = plan.setting.kind === kind ? plan.setting : setting.start(unit);
-    const sashed = setting.fields.some((f) => f.type === 'length' && f.key === 'sash');
     return optionsOf(setting.fields, start).flatMap((options) => {
-      const input = { unit, block, grid: { across: 1, down: 1 }, options: sashed ? ({ ...options, sash: request.sash.least } as SettingOptions) : options };
-      if (setting.refusals(input).length > 0) return [];
+      const has = { sash: isSearched(setting.fields, 'sash', options), float: isSearched(setting.fields, 'float', options) };
+      const lengths = lengthsFor(has, request, searchStep(unit)).filter(
+        (l) => setting.refusals({ unit, block, grid: { across: 1, down: 1 }, options: optionsWith({ options, has }, l), seam }).length === 0,
+      );
+      if (lengths.length === 0) return [];
+      const least = optionsWith({ options, has }, lengths[0]!);
       const shapes: Shape[] = [];
       for (let across = 1; across <= MOST_PLACES; across++) {
-        if (setting.extent('across', across, block.width, input.options) > request.target.width * OVERSIZE) break;
+        if (target && setting.extent('across', across, block.width, least) > target.width * OVERSIZE) break;
         for (let down = 1; down <= MOST_PLACES; down++) {
-          if (setting.extent('down', down, block.height, input.options) > request.target.height * OVERSIZE) break;
+          if (target && setting.extent('down', down, block.height, least) > target.height * OVERSIZE) break;
           const grid = { across, down };
-          shapes.push({ kind, options, sashed, grid, blocks: setting.blocksNeeded(grid, options).value, pieces: setting.pieceCount(grid, options) });
+          const blocks = setting.blocksNeeded(grid, options).value;
+          // Without a target, only the blocks there are set a limit.
+          if (!target && blocks > request.blocks!) break;
+          shapes.push({
+            kind, options, has, lengths, grid, blocks, pieces: setting.pieceCount(grid, options),
+            width: growthOf({ kind, options, has }, 'across', across, block.width), height: growthOf({ kind, options, has }, 'down', down, block.height),
+          });
         }
       }
       return shapes;
@@ -96,10 +129,12 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
   });
 }
 
-type Fields = ReturnType<typeof settingOf>['fields'];
+/** A setting has this length, and its other options leave it a meaning. */
+const isSearched = (fields: readonly SettingField[], key: keyof Lengths, options: SettingOptions): boolean =>
+  fields.some((f) => f.key === key && f.type === 'length' && (!f.when || (options as unknown as Record<string, unknown>)[f.when.key] === f.when.is));
 
 /** Each way of setting the options that change the size; the others stay as they are. */
-function optionsOf(fields: Fields, start: SettingOptions): SettingOptions[] {
+function optionsOf(fields: readonly SettingField[], start: SettingOptions): SettingOptions[] {
   return fields.reduce<SettingOptions[]>(
     (ways, field) => {
       if (field.type === 'length' || !field.sizes) return ways;
@@ -110,50 +145,24 @@ function optionsOf(fields: Fields, start: SettingOptions): SettingOptions[] {
   );
 }
 
-/** Sash widths to try, on the ruler; one, of no matter what, for a setting without sashes. */
-export function sashesFor(shape: Shape, { sash }: FitRequest, step: number): number[] {
-  if (!shape.sashed) return [0];
-  const count = Math.max(0, Math.floor((sash.most - sash.least) / step + 1e-9));
-  return Array.from({ length: count + 1 }, (_, i) => sash.least + i * step);
+/** Sashes and floats in range, on the ruler, least first; one, of no matter what, where a setting has neither. */
+function lengthsFor(has: Shape['has'], { sash, float }: FitRequest, step: number): Lengths[] {
+  const marks = (tried: boolean, { least, most }: { least: number; most: number }) =>
+    tried ? Array.from({ length: Math.max(0, Math.floor((most - least) / step + 1e-9)) + 1 }, (_, i) => least + i * step) : [0];
+  const floats = marks(has.float, float);
+  return marks(has.sash, sash).flatMap((s) => floats.map((f) => ({ sash: s, float: f })));
 }
 
-/** Most steps the borders together may take on one side. */
-export const mostBorderSteps = ({ borders }: FitRequest, step: number): number => (borders.count === 0 ? 0 : Math.floor(borders.most / step + 1e-9));
-
-/** The border total of least score for a sash: from the closed-form middle, downhill. */
-function bestBorder(ground: Ground, shape: Shape, sash: number, step: number, look: () => void): { border: number; score: number } {
+/** The whole design of a shape with these lengths and border totals. */
+export function fitOf(ground: Ground, shape: Shape, lengths: Lengths, border: BorderTotal, step: number): Fit {
   const { request } = ground;
-  const most = mostBorderSteps(request, step);
-  const centre = centreOf(ground, shape, sash);
-  const middle = (request.target.width - centre.width + request.target.height - centre.height) / 4;
-  const scoreAt = (steps: number) => {
-    look();
-    return weigh(costsOf(ground, shape, sash, centre, steps * step), request);
-  };
-  let at = Math.min(most, Math.max(0, Math.round(middle / step)));
-  let score = scoreAt(at);
-  for (const way of [-1, 1]) {
-    for (let next = at + way; next >= 0 && next <= most; next += way) {
-      const there = scoreAt(next);
-      // Of equal scores the narrower border is kept, as trying everything from the narrowest would.
-      if (there > score || (there === score && way === 1)) break;
-      at = next;
-      score = there;
-    }
-  }
-  return { border: at * step, score };
-}
-
-/** The whole design for a sash and a border total. */
-export function fitOf(ground: Ground, shape: Shape, sash: number, border: number, step: number): Fit {
-  const { request } = ground;
-  const centre = centreOf(ground, shape, sash);
-  const costs = costsOf(ground, shape, sash, centre, border);
+  const centre = centreOf(shape, lengths);
+  const costs = costsOf(ground, shape, lengths, centre, border);
   return {
-    setting: shape.sashed ? ({ ...shape.options, sash } as SettingOptions) : shape.options,
+    setting: optionsWith(shape, lengths),
     grid: shape.grid,
-    borders: splitBorders(border, request.borders.count, step, ground.leastBorder),
-    finished: { width: centre.width + 2 * border, height: centre.height + 2 * border },
+    borders: splitBorders(border, request.borders.count, step, request.borders.least),
+    finished: { width: centre.width + 2 * border.sides, height: centre.height + 2 * border.ends },
     blocks: shape.blocks,
     over: request.blocks === null ? null : request.blocks - shape.blocks,
     costs,
@@ -162,18 +171,26 @@ export function fitOf(ground: Ground, shape: Shape, sash: number, border: number
 }
 
 /**
- * A border total as a stack, narrow to wide, each about twice the one inside it (several borders go
- * narrow to wide, common practice), on the ruler. Fewer borders when there is not room for each to be `least` wide.
+ * Border totals as a stack, narrow to wide, each about twice the one inside it (several borders go
+ * narrow to wide, common practice), on the ruler; sides and ends in as many. Fewer borders when there is
+ * not room for each to be `least` wide.
  */
-export function splitBorders(total: number, count: number, step: number, least: number): number[] {
-  if (near(total, 0) || count === 0) return [];
+export function splitBorders(total: BorderTotal, count: number, step: number, least: number): FitBorder[] {
+  if (near(total.sides + total.ends, 0)) return [];
+  for (let borders = count; borders > 1; borders--) {
+    const sides = split(total.sides, borders, step, least);
+    const ends = split(total.ends, borders, step, least);
+    if (sides && ends) return sides.map((s, i) => ({ sides: s, ends: ends[i]! }));
+  }
+  return [total];
+}
+
+/** One total as so many widths that never narrow outward; null when there is not room. */
+function split(total: number, borders: number, step: number, least: number): number[] | null {
   const steps = Math.round(total / step);
-  const leastSteps = Math.round(least / step);
-  const borders = Math.max(1, Math.min(count, Math.floor(steps / leastSteps)));
-  const shares = Array.from({ length: borders }, (_, i) => 2 ** i);
-  const whole = shares.reduce((sum, s) => sum + s, 0);
-  const inner = shares.slice(0, -1).map((share) => Math.max(leastSteps, Math.round((steps * share) / whole)));
+  const leastSteps = Math.max(1, Math.ceil(least / step - 1e-9));
+  const whole = 2 ** borders - 1;
+  const inner = Array.from({ length: borders - 1 }, (_, i) => Math.max(leastSteps, Math.round((steps * 2 ** i) / whole)));
   const outer = steps - inner.reduce((sum, s) => sum + s, 0);
-  if (inner.length > 0 && outer < inner.at(-1)!) return splitBorders(total, borders - 1, step, least);
-  return [...inner, outer].map((s) => s * step);
+  return outer < inner.at(-1)! ? null : [...inner, outer].map((s) => s * step);
 }

@@ -4,14 +4,35 @@ import { type SettingKind, settingOf, type SettingOptions } from '../setting/reg
 import type { Grid } from '../setting/setting.ts';
 import type { FitRequest } from './request.ts';
 
-/** A kind of setting with its options but for the sash, on one grid: what a sash and borders are then fitted to. */
+/** Lengths of a setting's own that a search chooses. */
+export interface Lengths {
+  readonly sash: number;
+  readonly float: number;
+}
+
+/** A size along one direction as it grows with the searched lengths: `base + sash·s + float·f`. */
+interface Growth extends Lengths {
+  readonly base: number;
+}
+
+/** A kind of setting with its options but for the searched lengths, on one grid: what a sash, a float and borders are then fitted to. */
 export interface Shape {
   readonly kind: SettingKind;
   readonly options: SettingOptions;
-  readonly sashed: boolean;
+  readonly has: Readonly<Record<keyof Lengths, boolean>>;
+  /** Sashes and floats to try: those in range that the setting does not refuse. */
+  readonly lengths: readonly Lengths[];
   readonly grid: Grid;
   readonly blocks: number;
   readonly pieces: number;
+  readonly width: Growth;
+  readonly height: Growth;
+}
+
+/** Finished widths of all borders together, on one side and at one end. */
+export interface BorderTotal {
+  readonly sides: number;
+  readonly ends: number;
 }
 
 /** What a design costs under each weight, before weighing, in the words of `Weights`. */
@@ -27,27 +48,49 @@ export interface Costs {
 export interface Ground {
   readonly request: FitRequest;
   readonly block: { readonly width: number; readonly height: number };
-  readonly inches: (value: number) => number;
-  /** Narrowest border worth sewing beside another: about an inch (from memory). */
-  readonly leastBorder: number;
+  readonly toInches: number;
+  /** Without a target: square inches of the largest quilt the blocks on hand can make. */
+  readonly largest: number;
 }
 
-export const groundOf = (plan: Plan, request: FitRequest): Ground => ({
-  request,
-  block: plan.block,
-  inches: (value) => convertLength(value, plan.unit, 'in'),
-  leastBorder: plan.unit === 'in' ? 1 : 2.5,
+/** The widest of a stack narrow to wide, each twice the one inside, as a share of all. */
+export const WIDEST_SHARE = [1, 1, 2 / 3, 4 / 7] as const;
+
+/** What a side unlike an end costs beside an inch of any other disproportion. */
+const UNEVEN = 0.5;
+
+const SQUARE_YARD = 36 * 36;
+
+/** The ground of a search over these shapes. */
+export function groundOf(plan: Plan, request: FitRequest, shapes: readonly Shape[]): Ground {
+  const toInches = convertLength(1, plan.unit, 'in');
+  const border = request.borders.count === 0 ? 0 : request.borders.most;
+  const areaOf = (shape: Shape) => {
+    const { width, height } = centreOf(shape, reachOf(shape).most);
+    return (width + 2 * border) * (height + 2 * border);
+  };
+  const largest = request.target ? 0 : shapes.reduce((most, shape) => Math.max(most, areaOf(shape)), 0) * toInches ** 2;
+  return { request, block: plan.block, toInches, largest };
+}
+
+const grown = ({ base, sash, float }: Growth, s: number, f: number): number => base + sash * s + float * f;
+
+/** How a setting grows along one direction with the lengths searched. Every setting's extent is linear in them: a test holds it. */
+export function growthOf(way: Pick<Shape, 'kind' | 'options' | 'has'>, direction: 'across' | 'down', count: number, size: number): Growth {
+  const at = (sash: number, float: number) => settingOf(way.kind).extent(direction, count, size, optionsWith(way, { sash, float }));
+  const base = at(0, 0);
+  return { base, sash: at(1, 0) - base, float: at(0, 1) - base };
+}
+
+/** Finished centre of a shape with these lengths. */
+export const centreOf = ({ width, height }: Shape, { sash, float }: Lengths): { width: number; height: number } => ({
+  width: grown(width, sash, float),
+  height: grown(height, sash, float),
 });
 
-/** Finished centre of a shape with this sash. */
-export function centreOf(ground: Ground, shape: Shape, sash: number): { width: number; height: number } {
-  const options = shape.sashed ? ({ ...shape.options, sash } as SettingOptions) : shape.options;
-  const { extent } = settingOf(shape.kind);
-  return {
-    width: extent('across', shape.grid.across, ground.block.width, options),
-    height: extent('down', shape.grid.down, ground.block.height, options),
-  };
-}
+/** Options of a shape with these lengths. */
+export const optionsWith = ({ options, has }: Pick<Shape, 'options' | 'has'>, lengths: Lengths): SettingOptions =>
+  ({ ...options, ...(has.sash ? { sash: lengths.sash } : {}), ...(has.float ? { float: lengths.float } : {}) }) as SettingOptions;
 
 /** Costs that the grid alone decides. */
 export function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {
@@ -55,20 +98,24 @@ export function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'block
   return { blocks: off >= 0 ? off : -2 * off, seams: shape.pieces / 100 };
 }
 
-/** Every cost of a shape with a sash, which gives it its centre, and borders of `border` in all on each side. */
-export function costsOf(ground: Ground, shape: Shape, sash: number, centre: { width: number; height: number }, border: number): Costs {
-  const { request, block, inches } = ground;
-  const width = inches(centre.width + 2 * border);
-  const height = inches(centre.height + 2 * border);
-  const shorter = inches(Math.min(block.width, block.height));
-  const s = inches(sash);
-  const sashOff = shape.sashed ? Math.max(0, shorter / 6 - s, s - shorter / 4) : 0;
-  const widest = inches(border) / Math.max(1, request.borders.count);
+/** Inches a sash lies outside the rule of thumb of a sixth to a quarter of the block. */
+export function sashOff({ block, toInches }: Ground, { has }: Shape, sash: number): number {
+  const shorter = Math.min(block.width, block.height) * toInches;
+  return has.sash ? Math.max(0, shorter / 6 - sash * toInches, sash * toInches - shorter / 4) : 0;
+}
+
+/** Every cost of a shape with these lengths, which give it its centre, and borders of these widths in all. */
+export function costsOf(ground: Ground, shape: Shape, { sash }: Lengths, centre: { width: number; height: number }, { sides, ends }: BorderTotal): Costs {
+  const { request, block, toInches } = ground;
+  const width = (centre.width + 2 * sides) * toInches;
+  const height = (centre.height + 2 * ends) * toInches;
+  const widest = Math.max(sides, ends) * WIDEST_SHARE[request.borders.count]! * toInches;
+  const { target } = request;
   return {
     ...gridCosts(ground, shape),
-    size: Math.abs(width - inches(request.target.width)) + Math.abs(height - inches(request.target.height)),
-    proportion: sashOff + Math.max(0, widest - shorter),
-    fabric: (width * height - shape.blocks * inches(block.width) * inches(block.height)) / (36 * 36),
+    size: target ? Math.abs(width - target.width * toInches) + Math.abs(height - target.height * toInches) : (ground.largest - width * height) / SQUARE_YARD,
+    proportion: sashOff(ground, shape, sash) + Math.max(0, widest - Math.min(block.width, block.height) * toInches) + UNEVEN * Math.abs(sides - ends) * toInches,
+    fabric: (width * height - shape.blocks * block.width * block.height * toInches ** 2) / SQUARE_YARD,
   };
 }
 
@@ -79,20 +126,38 @@ export function weigh(costs: Costs, { weights }: FitRequest): number {
   );
 }
 
+/** The lengths between which a centre can lie. */
+export interface Reach {
+  readonly least: Lengths;
+  readonly most: Lengths;
+}
+
+/** The reach of all the lengths a shape has. */
+export function reachOf({ lengths }: Shape): Reach {
+  const ends = (pick: (...values: number[]) => number): Lengths => ({ sash: pick(...lengths.map((l) => l.sash)), float: pick(...lengths.map((l) => l.float)) });
+  return { least: ends(Math.min), most: ends(Math.max) };
+}
+
 /**
- * The least a shape can miss the target by, whatever its sash and borders (inches, both ways added).
- * A border the same all round cannot mend a difference between the two sides, nor be less than
- * nothing or more than its limit; both are linear in the sash, so its ends tell.
+ * A score no design of this shape, with lengths inside the reach and any borders allowed, can be below:
+ * the nearest the size can come each way on its own, the smallest top for the cloth.
  */
-export function leastMiss(ground: Ground, shape: Shape): number {
-  const { request, inches } = ground;
-  const most = request.borders.count === 0 ? 0 : request.borders.most;
-  const ends = (shape.sashed ? [request.sash.least, request.sash.most] : [0]).map((sash) => {
-    const centre = centreOf(ground, shape, sash);
-    const [wide, high] = [request.target.width - centre.width, request.target.height - centre.height];
-    return { apart: wide - high, over: -(wide + high), under: wide + high - 4 * most };
-  });
-  const least = (values: number[]) => (Math.min(...values) < 0 && Math.max(...values) > 0 ? 0 : Math.min(...values.map(Math.abs)));
-  const atLeast = (values: number[]) => Math.max(0, Math.min(...values));
-  return inches(Math.max(least(ends.map((e) => e.apart)), atLeast(ends.map((e) => e.over)), atLeast(ends.map((e) => e.under))));
+export function lowerBound(ground: Ground, shape: Shape, { least, most }: Reach): number {
+  const { request, block, toInches } = ground;
+  const { target, weights, borders } = request;
+  const border = borders.count === 0 ? 0 : borders.most;
+  const [small, large] = [centreOf(shape, least), centreOf(shape, most)];
+  const blocks = shape.blocks * block.width * block.height * toInches ** 2;
+  const least2 = small.width * small.height * toInches ** 2;
+  const most2 = (large.width + 2 * border) * (large.height + 2 * border) * toInches ** 2;
+  const miss = (reached: number, furthest: number, wanted: number) => Math.max(0, reached - wanted, wanted - furthest) * toInches;
+  const grid = gridCosts(ground, shape);
+  const common = grid.blocks * weights.blocks + grid.seams * weights.seams + (least.sash === most.sash ? sashOff(ground, shape, least.sash) * weights.proportion : 0);
+  if (!target) {
+    // Size and cloth pull the same area either way: its ends tell.
+    const at = (area: number) => ((ground.largest - area) * weights.size + (area - blocks) * weights.fabric) / SQUARE_YARD;
+    return common + Math.min(at(least2), at(most2));
+  }
+  const size = miss(small.width, large.width + 2 * border, target.width) + miss(small.height, large.height + 2 * border, target.height);
+  return common + size * weights.size + ((least2 - blocks) / SQUARE_YARD) * weights.fabric;
 }

@@ -1,25 +1,37 @@
 import type { Fit, FitRequest, Plan } from '../../src/index.ts';
-import { fitOf, mostBorderSteps, sashesFor, shapesFor } from '../../src/target/find.ts';
+import { borderSteps } from '../../src/target/best-borders.ts';
+import { clothCheck } from '../../src/target/cloth.ts';
+import { fitOf, shapesFor } from '../../src/target/find.ts';
 import { searchStep } from '../../src/target/request.ts';
 import { centreOf, costsOf, groundOf, weigh } from '../../src/target/score.ts';
 
-/** The best designs by trying every sash with every border on every grid, in the same order of ties. */
+/** The best designs by trying every sash and float with every border on every grid. */
 export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looked: number } {
-  const ground = groundOf(plan, request);
+  const shapes = shapesFor(plan, request);
+  const ground = groundOf(plan, request, shapes);
   const step = searchStep(plan.unit);
-  const most = mostBorderSteps(request, step);
+  const { least, most, even } = borderSteps(ground, step);
+  const enough = clothCheck(plan, request);
   let looked = 0;
-  const fits = shapesFor(plan, request).map((shape) => {
-    let least = { sash: 0, border: 0, score: Infinity };
-    for (const sash of sashesFor(shape, request, step)) {
-      const centre = centreOf(ground, shape, sash);
-      for (let steps = 0; steps <= most; steps++) {
+  const fits = shapes.flatMap((shape) => {
+    let best: { lengths: (typeof shape.lengths)[number]; border: { sides: number; ends: number }; score: number } | null = null;
+    for (const lengths of shape.lengths) {
+      const centre = centreOf(shape, lengths);
+      if (request.inHand.length > 0 && !enough(shape, lengths)) continue;
+      const look = (sides: number, ends: number) => {
         looked++;
-        const score = weigh(costsOf(ground, shape, sash, centre, steps * step), request);
-        if (score < least.score) least = { sash, border: steps * step, score };
+        const border = { sides: sides * step, ends: ends * step };
+        const score = weigh(costsOf(ground, shape, lengths, centre, border), request);
+        if (!best || score < best.score) best = { lengths, border, score };
+      };
+      look(0, 0);
+      for (let sides = least; sides <= most; sides++) {
+        if (even) look(sides, sides);
+        else for (let ends = least; ends <= most; ends++) look(sides, ends);
       }
     }
-    return fitOf(ground, shape, least.sash, least.border, step);
+    const found = best as { lengths: (typeof shape.lengths)[number]; border: { sides: number; ends: number }; score: number } | null;
+    return found ? [fitOf(ground, shape, found.lengths, found.border, step)] : [];
   });
   return { best: fits.sort((a, b) => a.score - b.score).slice(0, 20), looked };
 }

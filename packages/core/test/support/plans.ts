@@ -45,11 +45,12 @@ const settings: fc.Arbitrary<SettingOptions> = fc.constantFrom(...SETTINGS).chai
 function optionOf(field: SettingField): fc.Arbitrary<unknown> {
   if (field.type === 'switch') return fc.boolean();
   if (field.type === 'choice') return fc.constantFrom(...field.choices.map((c) => c.value));
-  return sixteenths(2, 4);
+  return field.key === 'float' ? fc.oneof(fc.constant(0), sixteenths(0, 3)) : sixteenths(2, 4);
 }
 
 const borders: fc.Arbitrary<Plan['borders'][number]> = fc.record({
   sides: sixteenths(1, 8), ends: sixteenths(1, 8), corners: fc.constantFrom(...BORDER_CORNERS), cut: fc.constantFrom('crosswise' as const, 'lengthwise' as const),
+  joins: fc.constantFrom('diagonal' as const, 'straight' as const), repeat: fc.constant(null),
   fabric: fc.constantFrom('border', 'accent'), cornerFabric: fc.constantFrom('border', 'accent'),
 });
 
@@ -65,6 +66,8 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
   })
   .map(({ block, setting, ...rest }): Plan => {
     const base = startPlan(rest.unit === 'in' ? 'sashed-sampler' : 'metric-sashed');
-    const square = block.square || settingOf(setting.kind).refusals({ unit: 'in', block: { width: 8, height: 9 }, grid: { across: 1, down: 1 }, options: setting }).length > 0;
+    const square = block.square || settingOf(setting.kind).refusals({ unit: 'in', block: { width: 8, height: 9 }, grid: { across: 1, down: 1 }, options: setting, seam: 0.25 }).length > 0;
     return { ...base, ...rest, setting, block: { width: block.width, height: square ? block.width : block.height } };
-  });
+  })
+  // Blocks of two sizes may come out with nothing between them.
+  .filter((plan) => planProblems(plan).length === 0);

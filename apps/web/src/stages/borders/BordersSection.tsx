@@ -5,11 +5,12 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { withBorder, withBorderWidth } from '../../quilt/borderEdits.ts';
+import { withBorder, withBorderWidth, withoutBorder } from '../../quilt/borderEdits.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
+import { RepeatFields } from './RepeatFields.tsx';
 
 const Row = styled.li`
   & + &[data-whole] { margin-top: 8px; padding-top: 8px; border-top: 1px dashed var(--line); }
@@ -17,11 +18,12 @@ const Row = styled.li`
 `;
 
 const corners = BORDER_CORNERS.map((id) => ({ id, name: CORNER_NAMES[id] }));
+const joins = [{ id: 'diagonal', name: 'On the diagonal' }, { id: 'straight', name: 'Straight across' }];
 const directions = [{ id: 'crosswise', name: 'Across, joined' }, { id: 'lengthwise', name: 'Along the selvage' }];
 
 /**
  * The stack of borders from the centre out. Beside the setting only width and cloth; `whole` adds how
- * the corners turn, how strips are cut, and another width at top and bottom.
+ * the corners turn, how strips are cut and joined, another width at top and bottom, and a repeat to fit.
  */
 export function BordersSection({ whole = false }: { whole?: boolean }) {
   const plan = useAppSelector(selectPlan);
@@ -46,6 +48,8 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
                   {even && <LengthField label={`${name}, top and bottom`} value={border.ends} unit={unit} onCommit={(ends) => change(i, { ends })} />}
                   <ChoiceField label="Corners" labelled value={border.corners} choices={corners} onChange={(id) => change(i, { corners: id as BorderCorners })} />
                   <ChoiceField label="Cut" labelled value={border.cut} choices={directions} onChange={(id) => change(i, { cut: id as 'crosswise' | 'lengthwise' })} />
+                  {border.cut === 'crosswise' && <ChoiceField label="Joined" labelled value={border.joins} choices={joins} onChange={(id) => change(i, { joins: id as 'diagonal' | 'straight' })} />}
+                  <RepeatFields index={i} />
                 </>
               )}
               <div className="cloth">
@@ -53,7 +57,7 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
                 {whole && border.corners === 'squares' && (
                   <ChoiceField label={`Fabric of the corner squares of border ${i + 1}`} value={border.cornerFabric} choices={fabrics} onChange={(cornerFabric) => change(i, { cornerFabric })} />
                 )}
-                <Button look="quiet" aria-label={`Take border ${i + 1} off`} onPress={() => edit((p) => ({ ...p, borders: p.borders.filter((_, at) => at !== i) }))}><X size={15} aria-hidden /></Button>
+                <Button look="quiet" aria-label={`Take border ${i + 1} off`} onPress={() => edit((p) => withoutBorder(p, i))}><X size={15} aria-hidden /></Button>
               </div>
               <AdviceFor path={`borders.${i}.sides`} />
             </Row>

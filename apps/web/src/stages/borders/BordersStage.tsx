@@ -2,12 +2,13 @@ import { StageWithBoard } from '../StageWithBoard.tsx';
 import { Panel } from '../../figures/Panel.tsx';
 import { BordersSection } from './BordersSection.tsx';
 import { CornerCloseUp } from './CornerCloseUp.tsx';
+import { MeasureSection } from './MeasureSection.tsx';
 
 /** Borders: the stack from the centre out, each corner style, and the corner in close-up. */
 export function BordersStage() {
   return (
     <StageWithBoard>
-      <Panel choices={<><CornerCloseUp /><BordersSection whole /></>} />
+      <Panel choices={<><CornerCloseUp /><BordersSection whole /><MeasureSection /></>} />
     </StageWithBoard>
   );
 }

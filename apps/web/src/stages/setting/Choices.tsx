@@ -1,6 +1,4 @@
 import { convertPlan, type Plan, settingOf } from '@lattice/core';
-import { Plus, X } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -14,6 +12,7 @@ import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { PileSection } from './PileSection.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { SettingCards } from './SettingCards.tsx';
+import { TargetSection } from './TargetSection.tsx';
 
 /** Everything the quilter chooses at this stage, in the order one thinks of it. */
 export function Choices() {
@@ -21,6 +20,7 @@ export function Choices() {
     <>
       <TargetSection />
       <SettingSection />
+      <LieSection />
       <BlockSection />
       <BordersSection />
       <PileSection />
@@ -41,7 +41,7 @@ function SettingSection() {
       <CountField label={capital(setting.gridMeans.across)} value={plan.grid.across} onCommit={(across) => edit((p) => ({ ...p, grid: { ...p.grid, across } }))} />
       <CountField label={capital(setting.gridMeans.down)} value={plan.grid.down} onCommit={(down) => edit((p) => ({ ...p, grid: { ...p.grid, down } }))} />
       <AdviceFor path="grid" />
-      {setting.fields.map((field) =>
+      {setting.fields.filter((field) => !field.when || options[field.when.key] === field.when.is).map((field) =>
         field.type === 'length' ? (
           <div key={field.key}>
             <LengthField label={field.label} value={options[field.key] as number} unit={plan.unit} onCommit={(value) => setOption(field.key, value)} />
@@ -86,28 +86,19 @@ function BlockSection() {
   );
 }
 
-/** The search brings a chart library with it; fetched when it is first asked for. */
-const Finder = lazy(async () => ({ default: (await import('../../finder/Finder.tsx')).Finder }));
+const TURNS = [{ id: 'none', name: 'None' }, { id: 'odd', name: 'Every other, a quarter' }, { id: 'round', name: 'Round, in fours' }];
+const SWAPS = [{ id: 'none', name: 'As made' }, { id: 'odd', name: 'Swapped on every other' }];
 
-function TargetSection() {
-  const [finding, setFinding] = useState(false);
-  const plan = useAppSelector(selectPlan);
+/** Rules for odd and even places: blocks turned, backgrounds swapped. */
+function LieSection() {
+  const { places } = useAppSelector(selectPlan);
   const edit = useEdit();
-  const { target, unit } = plan;
-  const set = (target: Plan['target']) => edit((p) => ({ ...p, target }));
-  const start = unit === 'in' ? { width: 60, height: 72 } : { width: 150, height: 180 };
+  const set = (change: Partial<Plan['places']>) => edit((p) => ({ ...p, places: { ...p.places, ...change } }));
   return (
-    <Section title="Target size" action={target && <Button look="quiet" aria-label="Take the target off" onPress={() => set(null)}><X size={15} aria-hidden /></Button>}>
-      {target ? (
-        <>
-          <LengthField label="Target width" value={target.width} unit={unit} step={1} onCommit={(width) => set({ ...target, width })} />
-          <LengthField label="Target height" value={target.height} unit={unit} step={1} onCommit={(height) => set({ ...target, height })} />
-        </>
-      ) : (
-        <Button onPress={() => set(start)}><Plus size={15} aria-hidden />Set a target</Button>
-      )}
-      <div style={{ marginTop: 8 }}><Button look="main" onPress={() => setFinding(true)}>Fit to a target…</Button></div>
-      {finding && <Suspense fallback={null}><Finder onClose={() => setFinding(false)} /></Suspense>}
+    <Section title="How the blocks lie">
+      <ChoiceField label="Turned" labelled value={places.turn} choices={TURNS} onChange={(turn) => set({ turn: turn as Plan['places']['turn'] })} />
+      <ChoiceField label="Background" labelled value={places.swap} choices={SWAPS} onChange={(swap) => set({ swap: swap as Plan['places']['swap'] })} />
+      <AdviceFor path="places.swap" />
     </Section>
   );
 }

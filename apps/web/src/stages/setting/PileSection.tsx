@@ -1,5 +1,5 @@
 import { formatSize, readBlocksCsv, type ReadBlocks } from '@lattice/core';
-import { FileUp } from 'lucide-react';
+import { FileUp, Scissors } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
@@ -11,6 +11,7 @@ import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
+import { SplitSheet } from './SplitSheet.tsx';
 
 const Understood = styled.div`
   ul { margin: 10px 0; padding: 10px 14px; max-height: 34vh; overflow: auto; border-radius: 8px; background: var(--wrong-wash); font-size: 14px; }
@@ -32,6 +33,7 @@ export function PileSection() {
   const { pile } = useAppSelector(selectQuilt);
   const edit = useEdit();
   const [read, setRead] = useState<ReadBlocks | null>(null);
+  const [splitting, setSplitting] = useState(false);
 
   const take = async (files: FileList | null) => {
     const file = files?.[0];
@@ -60,6 +62,8 @@ export function PileSection() {
           <Button><FileUp size={15} aria-hidden />Take measurements from a CSV</Button>
         </FileTrigger>
       </div>
+      <div style={{ marginTop: 8 }}><Button onPress={() => setSplitting(true)}><Scissors size={15} aria-hidden />Split into smaller quilts…</Button></div>
+      {splitting && <SplitSheet onClose={() => setSplitting(false)} />}
       <Sheet
         title={read?.blocks.length === 0 ? 'No blocks could be taken' : `${read?.blocks.length} blocks understood`}
         width={560}

@@ -37,7 +37,7 @@ const Card = styled(Radio)`
 /** A kind whose blocks stand on point: it refuses oblong ones. */
 const standsOnPoint = (kind: SettingKind): boolean => {
   const setting = settingOf(kind);
-  return setting.refusals({ unit: 'in', block: { width: 10, height: 11 }, grid: { across: 1, down: 1 }, options: setting.start('in') }).length > 0;
+  return setting.refusals({ unit: 'in', block: { width: 10, height: 11 }, grid: { across: 1, down: 1 }, options: setting.start('in'), seam: 0.25 }).length > 0;
 };
 
 /** A setting drawn small by laying it out: so that its nature shows. */
@@ -46,7 +46,7 @@ function Sample({ kind }: { kind: SettingKind }) {
     const setting = settingOf(kind);
     // Turned blocks show what they are with two; straight ones need three.
     const across = standsOnPoint(kind) ? 2 : 3;
-    return setting.layOut({ unit: 'in', block: { width: 10, height: 10 }, grid: { across, down: across }, options: setting.start('in'), origin: { x: 0, y: 0 } });
+    return setting.layOut({ unit: 'in', block: { width: 10, height: 10 }, grid: { across, down: across }, options: setting.start('in'), seam: 0.25, origin: { x: 0, y: 0 } });
   }, [kind]);
   return (
     <svg viewBox={`-0.5 -0.5 ${centre.width.value + 1} ${centre.height.value + 1}`} aria-hidden>

@@ -1,0 +1,140 @@
+import { howManyCover, TOLERANCE } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+
+/** Strips of one fabric joined end to end into one long run, each join taking `loss` of its length. */
+export interface Run {
+  readonly strips: number;
+  readonly usable: number;
+  readonly loss: number;
+}
+
+/** Where pieces are cut from a run. */
+export interface RunCuts {
+  /** One entry a piece, in cutting order: which of the wanted lengths it is, and where joins fall along it, from its start. */
+  readonly pieces: readonly { readonly of: number; readonly joins: readonly number[] }[];
+  /** What is left between and after the pieces. */
+  readonly left: readonly number[];
+  /** The nearest any join falls to an end or the middle of its piece; infinite where no piece has a join. */
+  readonly clear: number;
+}
+
+/** Joins this far from a corner and from the middle are out of the eye's way: 5" (from memory). */
+const FAR_ENOUGH_INCHES = 5;
+/** Nearer than this to the middle or an end a join catches the eye, or makes a corner bulky: 2" (from memory). */
+export const SHOWS_INCHES = 2;
+/** What is left over is handed out in steps of half an inch. */
+const STEP_INCHES = 1 / 2;
+/** Beyond this many states the pieces are cut one after another as they come. */
+const MOST_STATES = 60_000;
+
+/** Least strips that joined make a run of `total`: `k` strips make `k·usable − (k − 1)·loss`. */
+export const stripsFor = (total: number, usable: number, loss: number): number => howManyCover(total - loss, usable - loss);
+
+/** Length of a run. */
+export const runLength = ({ strips, usable, loss }: Run): number => strips * usable - (strips - 1) * loss;
+
+/**
+ * Cuts pieces from a run so that joins fall away from the ends and the middle of each (handbook 5: a
+ * join is hidden away from the centre). What is left over of the run is free to lie before any piece:
+ * of all orders and places, on a step of 1/2", the one is taken whose nearest join is farthest off, up
+ * to where it no longer shows; of equal ones the one that leaves most in one piece at the end.
+ *
+ * @param wanted lengths as cut, and how many of each; they fit the run together
+ * @param gaps false keeps all that is left over together, at the end
+ */
+export function cutRun(wanted: readonly { readonly length: number; readonly count: number }[], run: Run, unit: Unit, gaps = true): RunCuts {
+  const total = wanted.reduce((sum, w) => sum + w.length * w.count, 0);
+  const spare = Math.max(0, runLength(run) - total);
+  const step = fromInches(STEP_INCHES, unit);
+  const slots = gaps ? Math.floor((spare + TOLERANCE) / step) + 1 : 1;
+  const states = wanted.reduce((product, w) => product * (w.count + 1), slots);
+  return states > MOST_STATES ? oneAfterAnother(wanted, run, spare) : bestPlaced(wanted, run, { spare, step, slots, unit });
+}
+
+/** Middles of the joins along a run that lie on a piece of `length` from `from`, as distances from its start. */
+function joinsOn({ strips, usable, loss }: Run, from: number, length: number): number[] {
+  const pitch = usable - loss;
+  const joins: number[] = [];
+  for (let i = Math.max(1, Math.ceil((from - loss) / pitch)); i < strips; i++) {
+    const at = i * pitch + loss / 2 - from;
+    if (at >= length + loss / 2 - TOLERANCE) break;
+    if (at > -loss / 2 + TOLERANCE) joins.push(Math.min(length, Math.max(0, at)));
+  }
+  return joins;
+}
+
+const clearance = (joins: readonly number[], length: number): number =>
+  joins.reduce((least, at) => Math.min(least, at, length - at, Math.abs(at - length / 2)), Infinity);
+
+function oneAfterAnother(wanted: readonly { length: number; count: number }[], run: Run, spare: number): RunCuts {
+  const pieces: { of: number; joins: readonly number[] }[] = [];
+  let at = 0;
+  let clear = Infinity;
+  wanted.forEach(({ length, count }, of) => {
+    for (let i = 0; i < count; i++) {
+      const joins = joinsOn(run, at, length);
+      clear = Math.min(clear, clearance(joins, length));
+      pieces.push({ of, joins });
+      at += length;
+    }
+  });
+  return { pieces, left: spare > TOLERANCE ? [spare] : [], clear };
+}
+
+/** The best order and places, by what is still to be cut and how much of the spare length has been passed over. */
+function bestPlaced(wanted: readonly { length: number; count: number }[], run: Run, room: { spare: number; step: number; slots: number; unit: Unit }): RunCuts {
+  const { spare, step, slots, unit } = room;
+  const enough = fromInches(FAR_ENOUGH_INCHES, unit);
+  const known = new Map<number, { clear: number; next: number }>();
+  const PASS = -1;
+  /** How far off the nearest join can be kept for all that is left to cut, and what to do next for that. */
+  const best = (counts: readonly number[], passed: number): { clear: number; next: number } => {
+    if (counts.every((c) => c === 0)) return { clear: Infinity, next: PASS };
+    const key = counts.reduce((k, c, i) => k * (wanted[i]!.count + 1) + c, passed);
+    const had = known.get(key);
+    if (had) return had;
+    const from = passed * step + wanted.reduce((sum, w, i) => sum + (w.count - counts[i]!) * w.length, 0);
+    let found = { clear: -1, next: PASS };
+    counts.forEach((count, of) => {
+      if (count === 0 || found.clear >= enough) return;
+      const { length } = wanted[of]!;
+      const here = Math.min(enough, clearance(joinsOn(run, from, length), length));
+      if (here <= found.clear) return;
+      const clear = Math.min(here, best(counts.map((c, i) => (i === of ? c - 1 : c)), passed).clear);
+      if (clear > found.clear) found = { clear, next: of };
+    });
+    if (found.clear < enough && passed < slots - 1) {
+      const { clear } = best(counts, passed + 1);
+      if (clear > found.clear) found = { clear, next: PASS };
+    }
+    known.set(key, found);
+    return found;
+  };
+
+  let counts = wanted.map((w) => w.count);
+  let passed = 0;
+  let gap = 0;
+  let at = 0;
+  let clear = Infinity;
+  const pieces: { of: number; joins: readonly number[] }[] = [];
+  const left: number[] = [];
+  while (counts.some((c) => c > 0)) {
+    const { next } = best(counts, passed);
+    if (next === PASS) {
+      passed++;
+      gap += step;
+      at += step;
+      continue;
+    }
+    if (gap > 0) left.push(gap);
+    gap = 0;
+    const { length } = wanted[next]!;
+    const joins = joinsOn(run, at, length);
+    clear = Math.min(clear, clearance(joins, length));
+    pieces.push({ of: next, joins });
+    at += length;
+    counts = counts.map((c, i) => (i === next ? c - 1 : c));
+  }
+  const end = spare - passed * step;
+  return { pieces, left: end > TOLERANCE ? [...left, end] : left, clear };
+}

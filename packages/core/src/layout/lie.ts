@@ -1,0 +1,43 @@
+import { countOf, type Figure } from '../figure/figure.ts';
+import type { Plan } from '../plan/shape.ts';
+import type { Layout } from './lay-out.ts';
+import type { Spot } from './piece.ts';
+
+/** How one block lies in its place: quarter turns to the right, and whether its background is swapped. */
+export interface Lie {
+  readonly turn: 0 | 1 | 2 | 3;
+  readonly swapped: boolean;
+}
+
+/** Turns of a group of four, going round it from its first block. */
+const ROUND = [[0, 1], [3, 2]] as const;
+
+/** How a block at this spot lies by the plan's rule for odd and even places (handbook 2). The first block lies as it was made. */
+export function lieOf({ turn, swap }: Plan['places'], { column, row }: Spot): Lie {
+  const other = isOdd(column + row);
+  return {
+    turn: turn === 'odd' ? (other ? 1 : 0) : turn === 'round' ? ROUND[isOdd(row) ? 1 : 0][isOdd(column) ? 1 : 0] : 0,
+    swapped: swap === 'odd' && other,
+  };
+}
+
+const isOdd = (whole: number): boolean => Math.abs(whole % 2) === 1;
+
+/** How many blocks lie otherwise than they would without the rule: turned by each of one to three quarters, and swapped. */
+export interface LieCounts {
+  readonly turned: readonly [Figure, Figure, Figure];
+  readonly swapped: Figure;
+}
+
+/** Counts what the rule asks for: so many blocks to turn, and so many to make with the background swapped. */
+export function countLies(plan: Plan, layout: Layout): LieCounts {
+  const lies = layout.pieces.flatMap((p) => (p.spot ? [lieOf(plan.places, p.spot)] : []));
+  const counted = (name: string, is: (lie: Lie) => boolean): Figure => {
+    const count = lies.filter(is).length;
+    return countOf(count, `${count} of ${lies.length} blocks ${name}`);
+  };
+  return {
+    turned: [counted('turned a quarter', (l) => l.turn === 1), counted('turned half round', (l) => l.turn === 2), counted('turned three quarters', (l) => l.turn === 3)],
+    swapped: counted('with the background swapped', (l) => l.swapped),
+  };
+}

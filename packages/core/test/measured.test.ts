@@ -1,0 +1,73 @@
+import { buysTheSame, changesBetween, computeQuilt, judgeTop, type Measured, type Plan, startBorder } from '../src/index.ts';
+import { cutSize, inchPlan } from './support/plans.ts';
+
+const plan = inchPlan({ grid: { across: 3, down: 4 }, borders: [startBorder(2.5, 'border'), startBorder(4, 'accent')] });
+const three = (first: number, middle = first, last = first): [number, number, number] => [first, middle, last];
+const measured = (borders: number, width: number, height: number): Measured => ({ borders, width: three(width), height: three(height) });
+const withMeasured = (list: Measured[], change: Partial<Plan> = {}) => computeQuilt({ ...plan, measured: list, ...change });
+
+describe('a measured centre', () => {
+  // 3 × 4 of 12" with 1 1/2" sash: 42 × 55 1/2 finished, 42 1/2 × 56 with its seams (common practice).
+  test('nothing measured: theoretical lengths', () => {
+    const quilt = computeQuilt(plan);
+    expect(cutSize(quilt, 'border-0-side')).toEqual([3, 56]);
+    expect(cutSize(quilt, 'border-0-end')).toEqual([3, 47.5]);
+  });
+  test('takes the place of the theoretical one, and everything follows: borders, next border, backing, binding', () => {
+    const quilt = withMeasured([measured(0, 42.25, 55.625)]);
+    expect(cutSize(quilt, 'border-0-side')).toEqual([3, 55.625]);
+    // Sides first: the top is the measured width and both borders.
+    expect(cutSize(quilt, 'border-0-end')).toEqual([3, 42.25 + 5]);
+    expect(cutSize(quilt, 'border-1-side')).toEqual([4.5, 55.625 + 5]);
+    expect(quilt.finished.width.value).toBeCloseTo(41.75 + 5 + 8, 9);
+    expect(quilt.backing!.width.value).toBeCloseTo(41.75 + 13 + 8, 9);
+    expect(quilt.binding.length.value).toBeCloseTo(2 * (54.75 + 55.125 + 13) + 10, 9);
+    // Drawn as planned.
+    expect(quilt.layout.finished.width.value).toBe(55);
+  });
+  test('a later measurement, with the first border on, is what the second is cut by', () => {
+    const quilt = withMeasured([measured(0, 42.25, 55.625), measured(1, 47.5, 60.5)]);
+    expect(cutSize(quilt, 'border-1-side')).toEqual([4.5, 60.5]);
+    expect(cutSize(quilt, 'border-0-side')).toEqual([3, 55.625]);
+  });
+  // Handbook 3: the middle measurement, since edges stretch; or the average of three.
+  test('by the middle, or by the average of three', () => {
+    const stretched: Measured = { borders: 0, width: three(42.5), height: three(56.25, 55.875, 56.125) };
+    expect(cutSize(withMeasured([stretched]), 'border-0-side')).toEqual([3, 55.875]);
+    expect(cutSize(withMeasured([stretched], { measureBy: 'average' }), 'border-0-side')).toEqual([3, 56.125]);
+  });
+  test('the length carries its working from the tape', () => {
+    const cut = withMeasured([measured(0, 42.25, 55.625)]).pieces.find((p) => p.parts.includes('border-0-side'))!.cut;
+    expect(cut).toMatchObject({ length: { working: ['Measured across the middle: 55 5/8', 'less 2 × 1/4 seam = 55 1/8 finished', expect.stringContaining('55 1/8')] } });
+  });
+});
+
+describe('judging a top', () => {
+  // Handbook 3: sides differing a little are fine; by about an inch, square up first.
+  test.each([
+    [three(42.5), three(56), 'true'], [three(42.5, 42.5, 42.625), three(56), 'true'],
+    [three(42.5, 42.25, 42.625), three(56), 'ease'], [three(42.5), three(56, 56.5, 57), 'square-up'], [three(42.5, 43.25, 42.5), three(56), 'square-up'],
+  ] as const)('%j by %j: %s', (width, height, kind) => {
+    const verdict = judgeTop({ borders: 0, width: [...width], height: [...height] }, 'in');
+    expect(verdict.kind).toBe(kind);
+    expect(verdict.text).toMatch({ true: /lies true/, ease: /ease the edge/, 'square-up': /Square the top up first, or the border will wave/ }[kind]);
+  });
+  test('in centimetres at the same sizes', () => {
+    expect(judgeTop({ borders: 0, width: three(108, 106, 108), height: three(142) }, 'cm').kind).toBe('square-up');
+    expect(judgeTop({ borders: 0, width: three(108, 107, 108), height: three(142) }, 'cm').kind).toBe('ease');
+  });
+});
+
+describe('what changed', () => {
+  test('is listed line by line, and whether the same is bought', () => {
+    const [before, after] = [computeQuilt(plan), withMeasured([measured(0, 42.25, 55.625)])];
+    const changes = changesBetween(before, after, 'in');
+    expect(changes).toContainEqual({ what: 'Border 1 sides', before: '2 at 3 × 56″', after: '2 at 3 × 55 5/8″' });
+    expect(changes[0]).toEqual({ what: 'Finished size', before: '55 × 68 1/2″', after: '54 3/4 × 68 1/8″' });
+    expect(changes.map((c) => c.what)).toContain('Backing');
+    expect(changes.map((c) => c.what)).not.toContain('Sashes');
+    expect(buysTheSame(before, after)).toBe(true);
+    expect(buysTheSame(before, withMeasured([measured(0, 60, 80)]))).toBe(false);
+  });
+  test('nothing when nothing did', () => expect(changesBetween(computeQuilt(plan), computeQuilt(plan), 'in')).toEqual([]));
+});

@@ -1,0 +1,57 @@
+import fc from 'fast-check';
+import { computeQuilt, layOut, type Plan, planProblems, repeatsOf, spacerFits, startBorder, withSpacer } from '../src/index.ts';
+import { inchPlan } from './support/plans.ts';
+
+/** 41 × 53: a centre that 4" repeats do not fit. */
+const plan = (corners: Plan['borders'][number]['corners'], change: Partial<Plan> = {}) =>
+  inchPlan({ block: { width: 20.5, height: 26.5 }, grid: { across: 2, down: 2 }, setting: { kind: 'edge-to-edge' }, borders: [startBorder(1, 'accent'), { ...startBorder(4, 'border'), corners, repeat: 4 }], ...change });
+
+describe('a spacer border', () => {
+  test('by hand: 41 × 53 inside, 4" repeats: 1 1/2" all round makes 44 × 56, eleven and fourteen repeats', () => {
+    const before = plan('squares');
+    expect(repeatsOf(before, layOut(before).sizes, 1)).toMatchObject({ across: 43 / 4, down: 55 / 4, fits: false });
+    const [best] = spacerFits(before, layOut(before).sizes, 1);
+    expect(best).toMatchObject({ sides: { value: 1.5 }, ends: { value: 1.5 }, across: 11, down: 14, onRuler: true });
+    expect(best!.sides.working).toEqual(['Along the top: 11 repeats × 4 = 44, less 41 inside, halved = 1.5']);
+    const after = withSpacer(before, 1, best!);
+    expect(repeatsOf(after, layOut(after).sizes, 1)).toEqual({ across: 11, down: 14, fits: true });
+  });
+  test('a border butted sides first has its own corners on the top strips', () => {
+    const before = plan('sides-first');
+    for (const fit of spacerFits(before, layOut(before).sizes, 1)) expect((41 + 2 * fit.sides.value + 8) / 4).toBeCloseTo(fit.across, 9);
+  });
+  test('where no border is inside, a new one is put there', () => {
+    const before = plan('mitred', { borders: [{ ...startBorder(4, 'border'), corners: 'mitred', repeat: 4 }], measured: [{ borders: 1, width: [49, 49, 49], height: [61, 61, 61] }] });
+    const [best] = spacerFits(before, layOut(before).sizes, 0);
+    const after = withSpacer(before, 0, best!);
+    expect(after.borders).toHaveLength(2);
+    expect(after.measured[0]!.borders).toBe(2);
+    expect(repeatsOf(after, layOut(after).sizes, 1)!.fits).toBe(true);
+  });
+  test('by what the centre measured, once it is measured', () => {
+    const real = plan('squares', { measured: [{ borders: 0, width: [41.25, 41.25, 41.25], height: [53.5, 53.5, 53.5] }] });
+    const [best] = spacerFits(real, layOut(real).sizes, 1);
+    expect(best!.sides.value).toBeCloseTo((44 - 40.75) / 2, 9);
+  });
+  test('every answer comes out even, can be sewn, and is sound', () => {
+    const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
+    fc.assert(fc.property(eighths(6, 20), eighths(6, 20), eighths(1, 8), fc.constantFrom('squares', 'mitred', 'sides-first', 'top-first') as fc.Arbitrary<'squares'>, (w, h, repeat, corners) => {
+      const before = plan(corners, { block: { width: w, height: h } });
+      const patterned = { ...before, borders: [before.borders[0]!, { ...before.borders[1]!, repeat }] };
+      const fits = spacerFits(patterned, layOut(patterned).sizes, 1);
+      expect(fits.length).toBeGreaterThan(0);
+      for (const fit of fits) {
+        const after = withSpacer(patterned, 1, fit);
+        expect(Math.min(fit.sides.value, fit.ends.value)).toBeGreaterThanOrEqual(0.5 - 1e-9);
+        expect(planProblems(after)).toEqual([]);
+        expect(repeatsOf(after, layOut(after).sizes, 1)!.fits).toBe(true);
+      }
+    }), { numRuns: 100 });
+  });
+  test('plain cloth has nothing to fit', () => {
+    const before = plan('squares', { borders: [startBorder(4, 'border')] });
+    expect(repeatsOf(before, layOut(before).sizes, 0)).toBeNull();
+    expect(spacerFits(before, layOut(before).sizes, 0)).toEqual([]);
+    expect(computeQuilt(before).finished.width.value).toBe(49);
+  });
+});
