@@ -22,6 +22,11 @@ const open = async (title: string) => {
   await page.locator('[data-tape=down]').waitFor();
 };
 
+const fillIn = async (label: string, text: string) => {
+  await page.getByRole('textbox', { name: label }).fill(text);
+  await page.getByRole('textbox', { name: label }).press('Enter');
+};
+
 await page.goto(server.address);
 await page.getByRole('link', { name: DEMO }).waitFor();
 await shot('shelf');
@@ -39,11 +44,23 @@ await page.getByRole('tab', { name: 'Choose' }).click();
 await page.getByRole('link', { name: 'Borders' }).click();
 await page.getByTestId('corner').waitFor();
 await shot('borders');
+await page.getByRole('button', { name: 'The centre' }).click();
+await fillIn('Width along the top', '59 3/4');
+await fillIn('Height down the middle', '70 5/8');
+await page.getByTestId('changes').scrollIntoViewIfNeeded();
+await shot('borders-measured');
+await page.getByRole('link', { name: 'Setting' }).click();
+await page.getByRole('button', { name: 'Split into smaller quilts…' }).click();
+await page.getByRole('list', { name: 'Ways to split' }).waitFor();
+await shot('split');
+await page.keyboard.press('Escape');
 await open('Cot quilt for the corner house');
 await page.getByRole('button', { name: 'Fit to a target…' }).click();
 await page.getByText('best first').waitFor();
 await shot('finder');
 await page.getByRole('button', { name: 'Leave the quilt as it is' }).click();
+await fillIn('Float round the points', '3/4');
+await page.getByRole('button', { name: 'Straight grain' }).click();
 await page.getByRole('button', { name: 'Evening light' }).click();
 await shot('setting-on-point-evening');
 await browser.close();

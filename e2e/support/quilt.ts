@@ -49,6 +49,12 @@ export const saved = (page: Page) => expect(page.getByText(/^Saved · revision \
 export const field = (page: Page, label: string): Locator => page.getByRole('textbox', { name: label, exact: true });
 export const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
 
+/** Opens a pick list by what its button says and takes an option. */
+export async function choose(page: Page, what: RegExp, option: string | RegExp, nth = 0): Promise<void> {
+  await page.getByRole('button', { name: what }).nth(nth).click();
+  await page.getByRole('option', { name: option }).click();
+}
+
 /** Types into a field and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
   await field(page, label).fill(text);

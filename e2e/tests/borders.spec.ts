@@ -1,19 +1,15 @@
-import { expect, expectSize, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
+import { choose, expect, expectSize, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
 
 test('borders: mitred and with corner squares, another width at the ends, cut along the selvage', async ({ page, server }) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Borders' }).click();
   await expect(page.getByTestId('corner')).toBeVisible();
-  const choose = async (nth: number, what: RegExp, option: string) => {
-    await page.getByRole('button', { name: what }).nth(nth).click();
-    await page.getByRole('option', { name: option }).click();
-  };
-  await choose(0, /Corners/, 'Corner squares');
-  await choose(1, /Corners/, 'Mitred');
+  await choose(page, /Corners/, 'Corner squares');
+  await choose(page, /Corners/, 'Mitred', 1);
   await fill(page, 'Border 2, top and bottom', '6');
   await expectSize(page, '70 × 84 1/2″');
   await expect(field(page, 'Border 2, sides')).toHaveValue('4 1/2″');
-  await choose(1, /^Across, joined Cut|Cut.*Across, joined/, 'Along the selvage');
+  await choose(page, /^Across, joined Cut|Cut.*Across, joined/, 'Along the selvage', 1);
 
   await tab(page, 'Cut');
   const list = page.getByTestId('cutting-list');
@@ -38,10 +34,56 @@ test('every setting is drawn and has its list', async ({ page, server }) => {
     ['Framed', 'Frame triangles 120'],
     ['Strips', 'Sashes 4 at 2 1/2 × 60 1/2″'],
     ['Edge to edge', 'Border 1 sides 2 at 1 1/2 × 60 1/2″'],
+    ['Two sizes', 'Coping strips, sides 30 at 1 1/2 × 8 1/2″'],
+    ['Quilted blocks', 'Row strips, batting'],
   ] as const) {
     await page.getByText(name, { exact: true }).click();
     await tab(page, 'Cut');
     await expect.poll(() => plain(page.getByTestId('cutting-list'))).toContain(words);
     await tab(page, 'Choose');
   }
+});
+
+test('the centre is measured: a verdict, borders follow, what changed is listed, undo brings the plan back', async ({ page, server }) => {
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'Borders' }).click();
+  await page.getByRole('button', { name: 'The centre' }).click();
+  await expect(page.getByText('It lies true: cut the border to the measurement.')).toBeVisible();
+  await fill(page, 'Height down the middle', '70 5/8');
+  await fill(page, 'Height along the left', '70 7/8');
+  await expect(page.getByText(/The heights differ by .*ease the edge/)).toBeVisible();
+  const changes = page.getByTestId('changes');
+  await expect.poll(() => plain(changes)).toContain('Border 1 sides 2 at 1 1/2 × 71″ → 2 at 1 1/2 × 70 5/8″');
+  await expect(page.getByText('What changed, buy the same')).toBeVisible();
+  await expectSize(page, '70 × 81 1/8″');
+  await fill(page, 'Height along the left', '72');
+  await expect(page.getByText(/Square the top up first, or the border will wave/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText(/Square the top up first/)).toBeVisible();
+  await page.getByRole('button', { name: 'Forget what was measured: the centre' }).click();
+  await expectSize(page, '70 × 81 1/2″');
+});
+
+test('a border that repeats: a spacer is solved and one press sets it', async ({ page, server }) => {
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'Borders' }).click();
+  await choose(page, /Corners/, 'Corner squares', 1);
+  await page.getByText('Cloth or piecing that repeats').nth(1).click();
+  await expect(page.getByText(/15.25 repeats across and 18.13 down/)).toBeVisible();
+  await page.getByRole('button', { name: /^Use a spacer/ }).first().click();
+  await expect(page.getByText(/Comes out even: \d+ repeats across, \d+ down/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/15.25 repeats across/)).toBeVisible();
+});
+
+test('joins are drawn and can run straight', async ({ page, server }) => {
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'Borders' }).click();
+  await choose(page, /Joined/, 'Straight across', 1);
+  await tab(page, 'Buy');
+  await page.getByRole('button', { name: /strips of 5″: why/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('straight joins × 1/2');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.joins path').first()).toHaveAttribute('d', /^M/);
 });

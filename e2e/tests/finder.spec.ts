@@ -1,4 +1,4 @@
-import { expect, expectSize, field, openCopy, plain, saved, size, test } from '../support/quilt.ts';
+import { choose, expect, expectSize, field, openCopy, plain, saved, size, test } from '../support/quilt.ts';
 
 test('fit to a target: search, weigh, pick one, one undo takes it back', async ({ page, server }) => {
   await openCopy(page, server);
@@ -50,4 +50,27 @@ test('a target that cannot be is refused beside its field; leaving changes nothi
   await dialog.getByRole('button', { name: 'Leave the quilt as it is' }).click();
   await expectSize(page, '70 × 81 1/2″');
   await expect(size(page)).toBeVisible();
+});
+
+test('as large as the blocks allow, and with only so much cloth in hand', async ({ page, server }) => {
+  await openCopy(page, server);
+  await page.getByRole('button', { name: 'Fit to a target…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Fit to a target' });
+  const designs = dialog.getByRole('list', { name: 'Designs found' }).getByRole('button');
+  await choose(page, /Aim/, 'As large as these blocks allow');
+  await expect(designs.first()).not.toContainText('to make');
+  await choose(page, /Aim/, 'A size');
+  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips']) await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
+  await dialog.getByRole('button', { name: /Add cloth/ }).click();
+  const cloth = dialog.getByRole('textbox', { name: 'Length for sashes' });
+  await cloth.fill('1/8 yd');
+  await cloth.press('Enter');
+  await expect(designs.first()).toContainText(/[1-5] × [1-5]/);
+  const few = await plain(designs.first());
+  await cloth.fill('5 yd');
+  await cloth.press('Enter');
+  await expect.poll(() => plain(designs.first())).not.toBe(few);
+  await dialog.getByRole('button', { name: 'Leave out sashes' }).click();
+  await expect(cloth).toHaveCount(0);
+  await expect(designs).toHaveCount(20);
 });

@@ -33,8 +33,14 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(page.getByText('best first')).toBeVisible();
     await accessible(page);
     await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Split into smaller quilts…' }).click();
+    await expect(page.getByRole('list', { name: 'Ways to split' })).toBeVisible();
+    await accessible(page);
+    await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Borders' }).click();
     await expect(page.getByTestId('corner')).toBeVisible();
+    await page.getByRole('button', { name: 'The centre' }).click();
+    await page.getByText('Cloth or piecing that repeats').first().click();
     await accessible(page);
   });
 }

@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { addCopy, expect, expectSize, fill, field, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
+import { addCopy, choose, expect, expectSize, fill, field, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
 
 const csv = path.resolve(import.meta.dirname, '../../demo/potting-shed-blocks.csv');
 
@@ -23,7 +23,7 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await fill(page, 'Border 1, finished', '1');
   await fill(page, 'Border 2, finished', '4 1/2');
-  await page.getByRole('button', { name: 'Set a target' }).click();
+  await choose(page, /Made for/, 'A size');
   await fill(page, 'Target width', '70');
   await fill(page, 'Target height', '2 yd');
   await expectSize(page, '70 × 81 1/2″');

@@ -2,9 +2,9 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { computeQuilt, readPlanJson } from '@lattice/core';
+import { computeQuilt, type Fit, type FitRequest, readPlanJson } from '@lattice/core';
 import { compute } from '../src/compute.ts';
-import { fit } from '../src/fit.ts';
+import { fit, type FitFlags } from '../src/fit.ts';
 
 const root = path.resolve(__dirname, '../../..');
 const demo = path.join(root, 'demo/potting-shed.plan.json');
@@ -78,6 +78,30 @@ describe('fit', () => {
     expect(request.blocks).toBe(null);
     expect(request.target.width).toBeCloseTo(180 / 2.54, 9);
     expect(best.map((b) => b.score)).toEqual([...best.map((b) => b.score)].sort((a, b) => a - b));
+  });
+  const flagged = (flags: Partial<FitFlags>) => {
+    const out: string[] = [];
+    const complaints: string[] = [];
+    const code = fit(demo, { target: '72x84', json: true, ...flags }, { base: root, out: (l) => out.push(l), complain: (l) => complaints.push(l) });
+    return { code, complaints, found: code === 0 ? (JSON.parse(out.join('')) as { request: FitRequest; best: Fit[] }) : null };
+  };
+  test('a fixed sash, so many borders, the same all round', () => {
+    const { found } = flagged({ sash: '2', borders: '2', even: true });
+    for (const { setting, borders } of found!.best) {
+      if ('sash' in setting) expect(setting.sash).toBe(2);
+      expect(borders.length).toBeLessThanOrEqual(2);
+      for (const { sides, ends } of borders) expect(sides).toBe(ends);
+    }
+  });
+  test('as large as the blocks allow; only so much cloth', () => {
+    expect(flagged({ target: 'largest', blocks: '30' }).found!.best.every((f) => f.over! >= 0)).toBe(true);
+    expect(flagged({ have: ['sash=1 1/4 yd'] }).found!.request.inHand).toEqual([{ use: 'sash', length: 45 }]);
+  });
+  test.each<[Partial<FitFlags>, RegExp]>([
+    [{ target: 'largest' }, /^--target largest: say how many blocks/], [{ sash: 'wide' }, /^--sash wide: /], [{ borders: '7' }, /^--borders 7: 0, 1, 2 or 3/],
+    [{ have: ['ribbon=1 yd'] }, /^--have ribbon=1 yd: cloth for one of/], [{ have: ['sash'] }, /^--have sash: A length is missing/],
+  ])('%j is refused in one line', (flags, words) => {
+    expect(flagged(flags)).toMatchObject({ code: 2, complaints: [expect.stringMatching(words)] });
   });
   test.each([['72', undefined, /^--target 72: write a width and a height/], ['0x9', undefined, /^--target/], ['72x84', 'many', /^--blocks many: a whole number/]])('%s %s is refused in one line', (target, blocks, words) => {
     const { code, complaints } = ask(target, blocks);

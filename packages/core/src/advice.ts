@@ -1,9 +1,10 @@
 import { pileAdvice, type Pile, sizeAdvice } from './block/pile.ts';
+import type { TopSize } from './border/sizes.ts';
 import type { FabricCut } from './cutting/fabric-cuts.ts';
 import { SHOWS_INCHES } from './cutting/joins.ts';
 import type { CutPiece } from './cutting/pieces.ts';
 import type { LieCounts } from './layout/lie.ts';
-import { formatLength, formatWithUnit } from './length/format.ts';
+import { formatLength, formatSize, formatWithUnit } from './length/format.ts';
 import { TOLERANCE } from './length/tolerance.ts';
 import { fromInches } from './length/unit.ts';
 import type { Plan } from './plan/shape.ts';
@@ -20,10 +21,11 @@ interface Known {
   readonly pieces: readonly CutPiece[];
   readonly fabrics: readonly FabricCut[];
   readonly lies: LieCounts;
+  readonly sizes: readonly TopSize[];
 }
 
 /** Everything worth saying about a plan that can be drawn: the pile, proportions, fabrics too narrow, joins that show. */
-export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies }: Known): Advice[] {
+export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, sizes }: Known): Advice[] {
   const said: Advice[] = [];
   const say = (path: Advice['path'], message: string | null) => {
     if (message !== null) said.push({ path, message });
@@ -43,8 +45,21 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies }: Known): Ad
     for (const message of tooNarrow) say(['fabrics', index, 'usableWidth'], message);
   }
   if (plan.places.swap !== 'none') say(['places', 'swap'], `${lies.swapped.working[0]}: make that many so, and the rest as usual.`);
+  say(['measured'], measuredOtherwise(plan, sizes));
   for (const { path, message } of joinsThatShow(plan, pieces, fabrics)) say(path, message);
   return said;
+}
+
+/** More than seams and stretch can account for: 2" (from memory). */
+const OTHERWISE_INCHES = 2;
+
+/** A top that measured so unlike its plan that the plan was perhaps changed since. */
+function measuredOtherwise({ unit }: Plan, sizes: readonly TopSize[]): string | null {
+  const most = fromInches(OTHERWISE_INCHES, unit);
+  const off = sizes.find((s) => s.measured && (Math.abs(s.used.width.value - s.planned.width.value) > most || Math.abs(s.used.height.value - s.planned.height.value) > most));
+  if (!off) return null;
+  return `${off.borders === 0 ? 'The centre' : `The top with ${off.borders === 1 ? 'its first border' : `${off.borders} borders`}`} was planned ${formatSize(off.planned.width.value, off.planned.height.value, unit)} and measured ${formatSize(off.used.width.value, off.used.height.value, unit)}. `
+    + 'If the plan was changed since, measure again, or forget the measurement.';
 }
 
 /** Joins that cannot be kept from the middle or an end of a strip, with what one strip more would do. */

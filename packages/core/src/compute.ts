@@ -55,7 +55,7 @@ export function computeQuilt(plan: Plan): Quilt {
     joins: joinLines(layout, pieces, fabrics),
     target: plan.target && comparedWith(plan.target, finished, plan.unit),
     pile,
-    advice: adviseOn(plan, { pile, pieces, fabrics, lies }),
+    advice: adviseOn(plan, { pile, pieces, fabrics, lies, sizes: layout.sizes }),
   };
 }
 

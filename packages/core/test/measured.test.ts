@@ -42,6 +42,14 @@ describe('a measured centre', () => {
   });
 });
 
+describe('a measurement that is not of this top', () => {
+  test('is pointed out: perhaps the plan was changed since', () => {
+    const said = (list: Measured[]) => withMeasured(list).advice.filter((a) => a.path[0] === 'measured').map((a) => a.message);
+    expect(said([measured(0, 42.25, 55.625)])).toEqual([]);
+    expect(said([measured(0, 54.5, 56)])).toEqual(['The centre was planned 42 × 55 1/2″ and measured 54 × 55 1/2″. If the plan was changed since, measure again, or forget the measurement.']);
+  });
+});
+
 describe('judging a top', () => {
   // Handbook 3: sides differing a little are fine; by about an inch, square up first.
   test.each([

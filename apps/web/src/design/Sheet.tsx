@@ -12,6 +12,7 @@ const Veil = styled(ModalOverlay)`
 `;
 const Page = styled(Modal)<{ $width: number }>`
   width: min(${({ $width }) => $width}px, 100%);
+  position: relative;
   max-height: 94vh;
   overflow: auto;
   border-radius: 14px;

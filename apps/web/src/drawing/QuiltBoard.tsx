@@ -1,4 +1,4 @@
-import { type BandHandle, fabricById, formatSize, formatWithUnit, fromInches, type Layout, type Plan, type Quilt, type Role } from '@lattice/core';
+import { type BandHandle, fabricById, formatSize, formatWithUnit, fromInches, type Layout, type Plan, type Quilt } from '@lattice/core';
 import { ToggleButton } from 'react-aria-components';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
@@ -25,6 +25,7 @@ const Legend = styled.div`
   position: absolute;
   inset: auto 20px 10px;
   display: flex;
+  align-items: center;
   justify-content: space-between;
   gap: 16px;
   font-size: 13px;
@@ -63,9 +64,6 @@ interface QuiltBoardProps {
   readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
 }
 
-/** What a setting's own length shows in, by its key. */
-const MOVED: Readonly<Record<string, readonly Role[]>> = { sash: ['sash'], float: ['side-triangle', 'corner-triangle'] };
-
 /** Invisible areas that answer the pointer, one a part. Kept apart so that pointing never redraws the quilt. */
 const HitAreas = memo(function HitAreas({ layout, onPoint }: { layout: Layout; onPoint: (parts: readonly string[]) => void }) {
   return (
@@ -98,10 +96,13 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
     const cut = layout.parts[part]?.cutFrom;
     return cut ? fabricById(plan, cut.fabric).colour : null;
   };
-  const partsOf = (handle: BandHandle) =>
-    Object.values(layout.parts)
-      .filter((part) => (handle.what === 'border' ? part.cutFrom?.use.what === 'border' && part.cutFrom.use.index === handle.index : MOVED[handle.key]?.includes(part.role)))
+  const partsOf = (handle: BandHandle) => {
+    // A border's own strips; for a length of the setting, whatever has the role of the divisions it moves.
+    const roles = [...layout.bands.across, ...layout.bands.down].flatMap(({ role, moves }) => (moves?.what === 'setting' && handle.what === 'setting' && moves.key === handle.key ? [role] : []));
+    return Object.values(layout.parts)
+      .filter(({ cutFrom, role }) => (handle.what === 'border' ? cutFrom?.use.what === 'border' && cutFrom.use.index === handle.index : roles.includes(role)))
       .map((part) => part.key);
+  };
   const tape = { unit, scale, colourOf, pointed, onPoint, partsOf, onMove };
   return (
     <Board ref={setElement}>
@@ -137,7 +138,7 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
         <span>{target && <><span className="dash" />target <Lengths text={formatSize(target.width, target.height, unit)} /></>}</span>
         <span className="marks">
           <Mark isSelected={grain} onChange={onGrain}>Straight grain</Mark>
-          floor squares <Lengths text={formatWithUnit(floor, unit)} />
+          <span>floor squares <Lengths text={formatWithUnit(floor, unit)} /></span>
         </span>
       </Legend>
     </Board>

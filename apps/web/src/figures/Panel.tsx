@@ -56,6 +56,8 @@ const Leaf = styled(Tab)`
   @media (pointer: coarse) { min-height: 44px; }
 `;
 const Open = styled(TabPanel)`
+  /* Labels for the ear alone are laid off the page; they stay inside. */
+  position: relative;
   flex: 1;
   min-height: 0;
   overflow-y: auto;

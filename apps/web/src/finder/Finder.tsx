@@ -38,6 +38,7 @@ const Grid = styled.ul`
   button {
     display: grid;
     gap: 6px;
+    align-content: start;
     width: 100%;
     height: 100%;
     padding: 10px;

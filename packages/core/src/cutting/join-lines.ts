@@ -12,14 +12,12 @@ export interface JoinLine {
 
 /** Where the joins of strips fall on the quilt as it is drawn, by the cutting of each fabric. */
 export function joinLines(layout: Layout, pieces: readonly CutPiece[], fabrics: readonly FabricCut[]): JoinLine[] {
-  const drawn = new Map<string, Piece[]>();
-  for (const piece of layout.pieces) drawn.set(piece.part, [...(drawn.get(piece.part) ?? []), piece]);
   return fabrics.flatMap(({ fabric, strips }) =>
     strips.flatMap(({ yields }) =>
       yields.flatMap(({ key, joins, straight, length }) => {
         const cut = pieces.find((p) => p.key === key && p.fabric === fabric.id);
         if (!cut || cut.under || joins.length === 0) return [];
-        const strips = cut.parts.flatMap((part) => drawn.get(part) ?? []);
+        const strips = cut.parts.flatMap((part) => layout.pieces.filter((p) => p.part === part));
         return joins.flatMap((at, i) => (strips[i] ? at.flatMap((join) => lineAcross(strips[i]!, join, length, straight)) : []));
       }),
     ),

@@ -5,6 +5,7 @@ import type { SettingField } from '../setting/setting.ts';
 import { bestBorders, borderSteps } from './best-borders.ts';
 import { clothCheck } from './cloth.ts';
 import { type FitRequest, MOST_PLACES, searchStep } from './request.ts';
+import { isRibbon } from './ribbon.ts';
 import { type BorderTotal, centreOf, type Costs, costsOf, type Ground, groundOf, growthOf, type Lengths, lowerBound, optionsWith, reachOf, type Shape, weigh } from './score.ts';
 
 /** Finished widths of one border of a found design. */
@@ -99,7 +100,7 @@ export function withFit(best: readonly Fit[], fit: Fit): readonly Fit[] {
 export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
   const { unit, block, seam } = plan;
   const { target } = request;
-  return request.kinds.flatMap((kind) => {
+  const found = request.kinds.flatMap((kind) => {
     const setting = settingOf(kind);
     const start = plan.setting.kind === kind ? plan.setting : setting.start(unit);
     return optionsOf(setting.fields, start).flatMap((options) => {
@@ -118,15 +119,19 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
           const blocks = setting.blocksNeeded(grid, options).value;
           // Without a target, only the blocks there are set a limit.
           if (!target && blocks > request.blocks!) break;
-          shapes.push({
+          const shape: Shape = {
             kind, options, has, lengths, grid, blocks, pieces: setting.pieceCount(grid, options),
             width: growthOf({ kind, options, has }, 'across', across, block.width), height: growthOf({ kind, options, has }, 'down', down, block.height),
-          });
+          };
+          if (target || !isRibbon(shape.width.base, shape.height.base)) shapes.push(shape);
         }
       }
       return shapes;
     });
   });
+  // An option may make no difference on a grid: plain blocks between, where nothing lies between.
+  const alike = ({ kind, grid, blocks, pieces, width, height }: Shape) => JSON.stringify([kind, grid, blocks, pieces, width, height]);
+  return [...new Map(found.map((shape) => [alike(shape), shape] as const).reverse()).values()].reverse();
 }
 
 /** A setting has this length, and its other options leave it a meaning. */

@@ -5,6 +5,7 @@ import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
 import { MOST_PLACES } from './request.ts';
+import { isRibbon } from './ribbon.ts';
 
 /** One way of making several smaller quilts of one quilt's blocks. */
 export interface Split {
@@ -29,7 +30,7 @@ export interface Split {
 const MOST_WAYS = 8;
 
 /**
- * Ways of making `quilts` smaller quilts of the same blocks in the same setting, each with  the borders
+ * Ways of making `quilts` smaller quilts of the same blocks in the same setting, each with the borders
  * the one has (handbook 4: one quilt cut into two needs more border, and how much is to be said). Few
  * blocks over and the proportions of the one come first: leaving a quarter of the blocks out weighs as
  * much as a quilt nearly three times as long for its width.
@@ -40,13 +41,16 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
   const blocks = plan.pile.length > 0 ? plan.pile.length : setting.blocksNeeded(plan.grid, plan.setting).value;
   const each = Math.floor(blocks / quilts);
   const grids: { grid: Split['grid']; needs: number; cost: number }[] = [];
+  const long = isRibbon(whole.layout.centre.width.value, whole.layout.centre.height.value);
   const proportion = whole.layout.centre.height.value / whole.layout.centre.width.value;
   for (let across = 1; across <= MOST_PLACES; across++) {
     for (let down = 1; down <= MOST_PLACES; down++) {
       const grid = { across, down };
       const needs = setting.blocksNeeded(grid, plan.setting).value;
       if (needs > each) break;
-      const own = setting.extent('down', down, plan.block.height, plan.setting) / setting.extent('across', across, plan.block.width, plan.setting);
+      const [width, height] = [setting.extent('across', across, plan.block.width, plan.setting), setting.extent('down', down, plan.block.height, plan.setting)];
+      if (isRibbon(width, height) && !long) continue;
+      const own = height / width;
       grids.push({ grid, needs, cost: Math.abs(Math.log(own / proportion)) + (4 * (each - needs)) / each });
     }
   }

@@ -7,6 +7,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
@@ -69,6 +70,7 @@ export function MeasureSection() {
     >
       {measured.length === 0 && <p>Borders are planned lengths until the centre is measured: a centre seldom comes out at its theoretical size. Measure raw edge to raw edge.</p>}
       {measured.map((raw) => <MeasuredTop key={raw.borders} raw={raw} size={sizes[raw.borders]!} unit={unit} seam={seam} />)}
+      <AdviceFor path="measured" />
       {measured.length > 0 && <ChoiceField label="Cut borders by" labelled value={measureBy} choices={BY} onChange={(by) => edit((p) => ({ ...p, measureBy: by as Plan['measureBy'] }))} />}
       {measured.length > 0 && <WhatChanged />}
     </Section>
