@@ -29,7 +29,7 @@ export default tseslint.config(
   {
     files: ['packages/core/src/**/*.ts'],
     rules: {
-      ...walls({ regex: '^(?!\\.{1,2}/|zod$|papaparse$)', message: 'The core imports nothing outside itself but zod and papaparse.' }, {
+      ...walls({ regex: '^(?!\\.{1,2}/|zod$|papaparse$|culori/fn$)', message: 'The core imports nothing outside itself but zod, papaparse and culori.' }, {
         regex: '/(apps|node_modules)/', message: 'The core imports nothing outside itself.',
       }),
       'no-restricted-globals': ['error', ...['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'Buffer', 'Date', 'performance', 'setTimeout', 'console'].map(

@@ -7,7 +7,8 @@ const swc = [
 ];
 const shared = {
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
-  transformIgnorePatterns: ['/node_modules/'],
+  // Modules in a form the test runner does not read as they are.
+  transformIgnorePatterns: ['/node_modules/(?!culori/)'],
   moduleNameMapper: { '^@lattice/core$': '<rootDir>/packages/core/src/index.ts' },
   rootDir: import.meta.dirname,
 };

@@ -5,7 +5,7 @@ const GRIDS = [[5, 6], [10, 10], [20, 20], [40, 40]] as const;
 
 function sashedPlan(across: number, down: number): Plan {
   const plan = startPlan('sashed-sampler');
-  const pile = Array.from({ length: across * down }, (_, i) => ({ name: `Block ${i + 1}`, width: 12.5, height: 12.5 + (i % 5) / 32 }));
+  const pile = Array.from({ length: across * down }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 12.5, height: 12.5 + (i % 5) / 32 }));
   return { ...plan, grid: { across, down }, pile };
 }
 

@@ -6,9 +6,13 @@ import helmet from 'helmet';
 import type { Knex } from 'knex';
 import morgan from 'morgan';
 import { answerErrors, Refusal } from './errors.ts';
+import { PictureRepository } from './pictures/repository.ts';
+import { pictureRoutes } from './pictures/routes.ts';
 import { QuiltRepository } from './quilts/repository.ts';
 import { quiltRoutes } from './quilts/routes.ts';
 import { QuiltService, type Surroundings } from './quilts/service.ts';
+import { tapeRoutes } from './simulators/tape-routes.ts';
+import { Tape } from './simulators/tape.ts';
 
 export interface AppOptions {
   readonly knex: Knex;
@@ -33,6 +37,8 @@ export function createApp({ knex, outside, webFolder, log }: AppOptions): Expres
     response.json({ ok: true });
   });
   app.use('/api/quilts', quiltRoutes(new QuiltService(new QuiltRepository(knex), outside)));
+  app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), outside));
+  app.use('/api/tape', tapeRoutes(new Tape(outside.random)));
   app.use('/api', () => {
     throw new Refusal(404, 'no-such-address', 'There is nothing at this address.');
   });

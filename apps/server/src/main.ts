@@ -33,7 +33,7 @@ try {
   stop(`The data folder ${dataFolder} cannot be written to. Choose another with --data DIR.`);
 }
 
-const outside = { now: () => new Date(), newId: randomUUID };
+const outside = { now: () => new Date(), newId: randomUUID, random: Math.random };
 const knex = await openDatabase(dataFolder).catch((error: Error) => stop(`The database in ${dataFolder} cannot be opened: ${error.message}`));
 if (values.demo) {
   const seeded = await seedDemo(new QuiltRepository(knex), outside, path.join(root, 'demo'));

@@ -12,7 +12,7 @@ import { seedDemo } from '../src/seed/seed.ts';
 let knex: Knex;
 let tick = 0;
 let ids = 0;
-const outside = { now: () => new Date(Date.UTC(2026, 10, 24, 8, 0, tick++)), newId: () => `quilt-${ids++}` };
+const outside = { now: () => new Date(Date.UTC(2026, 10, 24, 8, 0, tick++)), newId: () => `quilt-${ids++}`, random: () => 0.5 };
 const app = (log?: (line: string) => void) => createApp({ knex, outside, ...(log ? { log } : {}) });
 const plan = startPlan('sashed-sampler');
 const add = async () => (await request(app()).post('/api/quilts').send({ plan })).body as { id: string; revision: number };

@@ -6,7 +6,7 @@ import { partPath, QuiltArt } from '../src/drawing/QuiltArt.tsx';
 import { Tape } from '../src/drawing/Tape.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');
-const pile = (count: number): Plan['pile'] => Array.from({ length: count }, (_, i) => ({ name: `B${i}`, face: i % 2 ? 'star' : 'pinwheel', colours: ['#112233', '#445566'], width: 12.5, height: 12.5 }));
+const pile = (count: number): Plan['pile'] => Array.from({ length: count }, (_, i) => ({ id: `b${i}`, name: `B${i}`, face: i % 2 ? 'star' : 'pinwheel', colours: ['#112233', '#445566'], width: 12.5, height: 12.5 }));
 
 function tape(onMove = jest.fn((): string | null => null), direction: 'across' | 'down' = 'across') {
   const { layout } = computeQuilt(plan);

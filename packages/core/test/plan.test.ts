@@ -51,7 +51,7 @@ describe('a plan from outside', () => {
     } });
   });
   test('a version 2 plan comes up whole: floats, joins, a target of a size, layers for covered sashing', () => {
-    const younger = ['places', 'measured', 'measureBy'];
+    const younger = ['places', 'measured', 'measureBy', 'wall'];
     const old = {
       ...Object.fromEntries(Object.entries(start).filter(([key]) => !younger.includes(key))), schemaVersion: 2, target: { width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true },
       borders: [{ sides: 4, ends: 3, corners: 'mitred', cut: 'lengthwise', fabric: 'border', cornerFabric: 'accent' }],
@@ -112,10 +112,10 @@ describe('advice', () => {
   });
   test('blocks too large and too small to ease in are told apart by name', () => {
     const pile = [
-      { name: 'True', width: 12.5, height: 12.5 },
-      { name: 'Eased', width: 12.625, height: 12.5 },
-      { name: 'Large', width: 12.75, height: 12.5 },
-      { name: 'Small', width: 12.25, height: 12.75 },
+      { id: 'a', name: 'True', width: 12.5, height: 12.5 },
+      { id: 'b', name: 'Eased', width: 12.625, height: 12.5 },
+      { id: 'c', name: 'Large', width: 12.75, height: 12.5 },
+      { id: 'd', name: 'Small', width: 12.25, height: 12.75 },
     ];
     const { pile: judged, advice } = quiltOf(12, 2, 2, { ...sash, sash: 2 }, { pile });
     expect(judged.large.map((b) => b.name)).toEqual(['Large']);

@@ -6,7 +6,7 @@ const size = (figure: { width: { value: number }; height: { value: number } }) =
 describe('edge to edge', () => {
   // Common practice: 112 blocks cut 5" set 10 × 11 use 110, two spare, 45 × 49 1/2.
   test('10 × 11 of 4 1/2" finished', () => {
-    const pile = Array.from({ length: 112 }, (_, i) => ({ name: `Block ${i + 1}`, width: 5, height: 5 }));
+    const pile = Array.from({ length: 112 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 5, height: 5 }));
     const quilt = quiltOf(4.5, 10, 11, { kind: 'edge-to-edge' }, { pile });
     expect(size(quilt.layout.finished)).toEqual([45, 49.5]);
     expect(quilt.pile.needed).toBe(110);
@@ -14,7 +14,7 @@ describe('edge to edge', () => {
     expect(quilt.advice.map((a) => a.message).join()).toContain('2 spare: Block 111, Block 112');
   });
   test('10 × 12 needs 120: eight more', () => {
-    const pile = Array.from({ length: 112 }, (_, i) => ({ name: `Block ${i + 1}`, width: 5, height: 5 }));
+    const pile = Array.from({ length: 112 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 5, height: 5 }));
     const quilt = quiltOf(4.5, 10, 12, { kind: 'edge-to-edge' }, { pile });
     expect(quilt.pile).toMatchObject({ needed: 120, missing: 8 });
     expect(quilt.advice[0]!.message).toContain('8 more to make');

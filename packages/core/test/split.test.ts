@@ -15,7 +15,7 @@ describe('one quilt split into smaller ones', () => {
     expect(best!.cloth[0]!.after.length.value).toBeGreaterThan(best!.cloth[0]!.before.length.value);
   });
   test('the pile is dealt out in its order; what is over stays out', () => {
-    const pile = Array.from({ length: 13 }, (_, i) => ({ name: `Block ${i + 1}`, width: 12.5, height: 12.5 }));
+    const pile = Array.from({ length: 13 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 12.5, height: 12.5 }));
     const [best] = splitQuilt({ ...plan, pile }, 2);
     expect(best!.over).toBe(1);
     expect(best!.plans.map((p) => p.pile.map((b) => b.name)[0])).toEqual(['Block 1', 'Block 7']);

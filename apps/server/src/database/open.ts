@@ -2,9 +2,10 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import createKnex, { type Knex } from 'knex';
 import * as quilts from './migrations/2026-11-24-quilts.ts';
+import * as pictures from './migrations/2026-11-25-pictures.ts';
 
 /** Every migration, oldest first. A landed one is never edited; a change is a new one at the end. */
-const MIGRATIONS = [quilts];
+const MIGRATIONS = [quilts, pictures];
 type Migration = (typeof MIGRATIONS)[number];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

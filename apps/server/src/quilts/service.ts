@@ -1,4 +1,4 @@
-import { type Plan, readPlan, writePlanJson } from '@lattice/core';
+import { type Plan, type Random, readPlan, writePlanJson } from '@lattice/core';
 import { Refusal } from '../errors.ts';
 import type { QuiltRepository, QuiltRow } from './repository.ts';
 
@@ -14,6 +14,7 @@ export interface StoredQuilt {
 export interface Surroundings {
   readonly now: () => Date;
   readonly newId: () => string;
+  readonly random: Random;
 }
 
 /** Rules for keeping quilts: a plan is sound before it is kept, and a stale write changes nothing. */

@@ -1,8 +1,7 @@
-import { FACES, type FaceName, type PileBlock, type Point } from '@lattice/core';
+import { FACE_GROUND as BACKGROUND, FACES, type FaceName, type PileBlock, type Point } from '@lattice/core';
 import { memo } from 'react';
 
-/** The cloth under every face, and what a block without a drawn face is shown in. */
-const BACKGROUND = '#f6efe0';
+/** What a block without a drawn face is shown in. */
 const PLAIN: readonly [string, string] = ['#d9d2c2', '#cfc7b5'];
 
 /** One key for blocks that look alike, so that each look is drawn once and used many times. */

@@ -1,7 +1,7 @@
 import { formatWithUnit } from '../length/format.ts';
-import { TOLERANCE } from '../length/tolerance.ts';
-import { fromInches } from '../length/unit.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
+import { wallOf } from '../wall/wall.ts';
+import { verdictOn } from './verdict.ts';
 
 /** The pile of finished blocks held against the places the setting has for them. */
 export interface Pile {
@@ -9,35 +9,34 @@ export interface Pile {
   readonly needed: number;
   /** Places without a block; 0 when there are enough, or when no pile has been entered. */
   readonly missing: number;
-  /** Blocks beyond the places, in pile order. */
+  /** Blocks parked beside the places, in pile order. */
   readonly spare: readonly PileBlock[];
   /** The cut size they should have: finished + two seams. */
   readonly meant: { readonly width: number; readonly height: number };
   /** Differ from it by more than can be eased in, one way or the other. */
   readonly small: readonly PileBlock[];
   readonly large: readonly PileBlock[];
+  /** Their places differ by more than that. */
+  readonly crooked: readonly PileBlock[];
+  /** Blocks that have been measured both ways. */
+  readonly measured: number;
 }
-
-/** A difference up to about 1/8" can be eased in (handbook 3). */
-const EASE_INCHES = 1 / 8;
 
 /** Counts and measures the pile against the plan. */
 export function judgePile(plan: Plan, needed: number): Pile {
   const { pile, block, seam, unit } = plan;
-  const ease = fromInches(EASE_INCHES, unit) + TOLERANCE;
   const meant = { width: block.width + 2 * seam, height: block.height + 2 * seam };
-  const isSmall = (b: PileBlock) => b.width < meant.width - ease || b.height < meant.height - ease;
-  const isLarge = (b: PileBlock) => b.width > meant.width + ease || b.height > meant.height + ease;
-  const small = pile.filter(isSmall);
-  const large = pile.filter((b) => isLarge(b) && !isSmall(b));
+  const of = (kind: 'small' | 'trim' | 'unmeasured') => pile.filter((b) => verdictOn(b, meant, unit, seam).kind === kind);
   return {
     blocks: pile.length,
     needed,
     missing: pile.length === 0 ? 0 : Math.max(0, needed - pile.length),
-    spare: pile.slice(needed),
+    spare: wallOf(plan, needed).spare,
     meant,
-    small,
-    large,
+    measured: pile.length - of('unmeasured').length,
+    small: of('small'),
+    large: of('trim'),
+    crooked: pile.filter((b) => verdictOn(b, meant, unit, seam).kind === 'crooked'),
   };
 }
 
@@ -56,7 +55,7 @@ export function pileAdvice(pile: Pile): string | null {
 export function sizeAdvice(pile: Pile, unit: Plan['unit']): string | null {
   if (pile.small.length === 0 && pile.large.length === 0) return null;
   const list = (blocks: readonly PileBlock[]) =>
-    blocks.slice(0, 3).map((b) => `${b.name} (${formatWithUnit(b.width, unit)} × ${formatWithUnit(b.height, unit)})`).join(', ')
+    blocks.slice(0, 3).map((b) => `${b.name} (${formatWithUnit(b.width!, unit)} × ${formatWithUnit(b.height!, unit)})`).join(', ')
     + (blocks.length > 3 ? ` and ${blocks.length - 3} more` : '');
   const parts = [
     pile.large.length > 0 ? `${pile.large.length} too large to ease in: ${list(pile.large)}. Trim equally off opposite sides.` : '',

@@ -26,6 +26,9 @@ const cells = (n: number, tone: (row: number, column: number) => number): Patch[
 
 const q = 1 / 4;
 
+/** The cloth under every drawn face. */
+export const FACE_GROUND = '#f6efe0';
+
 /**
  * Traditional patch patterns, in the public domain, drawn from geometry alone. Background is tone 0
  * and lies under every patch.

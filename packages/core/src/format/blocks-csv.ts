@@ -1,11 +1,11 @@
 import Papa from 'papaparse';
 import { FACE_NAMES, type FaceName } from '../face/face.ts';
-import { formatWithUnit } from '../length/format.ts';
+import { formatLength, formatWithUnit } from '../length/format.ts';
 import { parseLength } from '../length/parse.ts';
 import { limitIn } from '../length/rounding.ts';
 import { CM_PER_INCH, type Unit } from '../length/unit.ts';
 import { RANGES } from '../plan/problems.ts';
-import { PILE_LIMIT, type PileBlock } from '../plan/shape.ts';
+import { BLOCK_VALUES, PILE_LIMIT, type PileBlock } from '../plan/shape.ts';
 
 /** A table of block measurements as it was understood. Blocks are those read without doubt. */
 export interface ReadBlocks {
@@ -23,8 +23,19 @@ const HEADINGS = {
   width: ['width', 'w', 'across', 'wide'],
   height: ['height', 'h', 'down', 'length', 'tall'],
   face: ['pattern', 'face', 'kind', 'design'],
+  top: ['top', 'width along the top'],
+  bottom: ['bottom', 'width along the bottom'],
+  left: ['left', 'height along the left'],
+  right: ['right', 'height along the right'],
+  value: ['value', 'lightness'],
+  upright: ['one-way', 'one way', 'upright', 'directional'],
+  points: ['points'],
 } as const;
 type Column = keyof typeof HEADINGS;
+type SizeColumn = 'width' | 'height' | (typeof EDGES)[number];
+const EDGES = ['top', 'bottom', 'left', 'right'] as const;
+/** What stands for yes in a column of marks. */
+const YES = /^(yes|y|x|1|true|✓)$/i;
 
 /** A decimal without a unit this close to 2.54 × its fellows was measured with the other side of the tape. */
 const CENTIMETRE_SLIP = { least: CM_PER_INCH * 0.93, most: CM_PER_INCH * 1.07 };
@@ -35,12 +46,30 @@ interface Table {
   readonly colours: readonly number[];
   /** Unit written in a size column's heading, `width (cm)`. */
   readonly headUnit: Partial<Record<Column, Unit>>;
+  /** There was no heading line. */
+  readonly headless?: true;
+}
+
+/**
+ * A pile as a table that `readBlocksCsv` takes in again: names, makers, patterns, cut sizes as a quilter
+ * writes them with the unit in the heading, colours, values and marks. Pictures stay where they are.
+ */
+export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
+  const size = (value: number | null | undefined) => (value == null ? '' : formatLength(value, unit));
+  const rows = pile.map(({ name, maker, kind, face, width, height, edges, colours, value, upright, points }) => ({
+    name, maker: maker ?? '', pattern: kind ?? face ?? '', [`width (${unit})`]: size(width), [`height (${unit})`]: size(height),
+    ...Object.fromEntries(EDGES.map((edge) => [`${edge} (${unit})`, size(edges?.[edge])])),
+    ...Object.fromEntries([1, 2, 3].map((n) => [`colour ${n}`, colours?.[n - 1] ?? ''])),
+    value: value ?? '', 'one-way': upright ? 'yes' : '', points: points ? 'yes' : '',
+  }));
+  return `${Papa.unparse(rows)}\n`;
 }
 
 /**
  * Reads block measurements from delimited text (comma, semicolon or tab), with a heading line naming
- * at least `width` and `height` (cut size, edge to edge); also `name`, `maker`, `pattern` and
- * `colour 1` … `colour 3`. A byte-order mark and blank lines are passed over; each cell may carry its
+ * at least `width` and `height` (cut size, edge to edge); also `name`, `maker`, `pattern`, `colour 1` …
+ * `colour 3` and what `writeBlocksCsv` writes. Pasted cells without headings are read as a name, if there
+ * is one, then width and height. A byte-order mark and blank lines are passed over; each cell may carry its
  * own unit. Never throws; says what it made of every line.
  */
 export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
@@ -51,13 +80,14 @@ export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
   const refuse = (...problems: string[]): ReadBlocks => ({ blocks: [], problems, notes: [] });
   if (headAt < 0) return refuse('This table is empty.');
 
-  const table = readHeading(rows, headAt);
+  const headless = pastedTable(rows, headAt, unit);
+  const table = headless ?? readHeading(rows, headAt);
   const missing = (['width', 'height'] as const).filter((column) => table.at[column] === undefined);
   if (missing.length > 0) {
     const found = rows[headAt]!.filter(Boolean).join(', ');
     return refuse(`There is no column headed ${missing.join(' and none headed ')}. The first line reads: ${found}. Head the columns name, width, height.`);
   }
-  const filled = rows.map((row, i) => ({ row, line: i + 1 })).filter(({ row, line }) => line > headAt + 1 && !isBlank(row));
+  const filled = rows.map((row, i) => ({ row, line: i + 1 })).filter(({ row, line }) => line > (headless ? headAt : headAt + 1) && !isBlank(row));
   if (filled.length === 0) return refuse('There are headings here, and no blocks under them.');
   if (filled.length > PILE_LIMIT) {
     return refuse(`This table lists ${filled.length.toLocaleString('en')} blocks; one quilt holds at most ${PILE_LIMIT.toLocaleString('en')}. Nothing was taken: split the table and try again.`);
@@ -73,8 +103,23 @@ export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
     if (result.block) read.push({ block: result.block, line });
   }
   const sure = withoutSlips(read, unit, problems);
-  const notes = converted > 0 ? [`${converted} ${converted === 1 ? 'measurement' : 'measurements'} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`] : [];
+  const bare = sure.filter((b) => b.width === null).length;
+  const notes = [
+    ...(converted > 0 ? [`${converted} ${converted === 1 ? 'measurement' : 'measurements'} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`] : []),
+    ...(bare > 0 ? [`${bare} ${bare === 1 ? 'block has' : 'blocks have'} no size yet: taken as still to be measured.`] : []),
+  ];
   return { blocks: sure, problems, notes };
+}
+
+/** Cells pasted without headings: the first line has no known heading, and its last cells are lengths. */
+function pastedTable(rows: readonly string[][], headAt: number, unit: Unit): Table | null {
+  const first = rows[headAt]!;
+  if (Object.keys(readHeading(rows, headAt).at).length > 0) return null;
+  const sizes = first.flatMap((cell, i) => (parseLength(cell, unit).ok ? [i] : []));
+  const words = first.flatMap((cell, i) => (cell !== '' && !sizes.includes(i) ? [i] : []));
+  if (sizes.length === 0) return null;
+  const [width, height = width] = sizes as [number, number?];
+  return { rows, at: { width, height, ...(words[0] === undefined ? {} : { name: words[0] }), ...(words[1] === undefined ? {} : { maker: words[1] }) }, colours: [], headUnit: {}, headless: true };
 }
 
 function readHeading(rows: readonly string[][], headAt: number): Table {
@@ -96,10 +141,12 @@ function readHeading(rows: readonly string[][], headAt: number): Table {
 function readRow(row: readonly string[], line: number, table: Table, unit: Unit) {
   const { at, colours, headUnit } = table;
   const cell = (column: Column): string => (at[column] === undefined ? '' : row[at[column]!] ?? '');
-  const name = cell('name').slice(0, 80) || `Block ${line - 1}`;
+  const name = cell('name').slice(0, 80) || `Block ${line - (table.headless ? 0 : 1)}`;
   const problems: string[] = [];
   let converted = 0;
-  const size = (column: 'width' | 'height'): number => {
+  // A line without either size is a block still to be measured.
+  const unmeasured = cell('width') === '' && cell('height') === '';
+  const size = (column: SizeColumn): number => {
     const text = cell(column);
     const headed = headUnit[column] && /\d\s*$|[¼½¾⅛⅜⅝⅞]\s*$/.test(text) ? `${text} ${headUnit[column]}` : text;
     const parsed = parseLength(headed, unit);
@@ -114,35 +161,47 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
     if (parsed.writtenIn !== null && parsed.writtenIn !== unit) converted++;
     return parsed.value;
   };
-  const width = size('width');
-  const height = size('height');
+  const width = unmeasured ? null : size('width');
+  const height = unmeasured ? null : size('height');
+  const [top, bottom, left, right] = EDGES.map((edge) => (cell(edge) === '' ? null : size(edge)));
+  const edges = top != null && bottom != null && left != null && right != null ? { top, bottom, left, right } : null;
   if (problems.length > 0) return { block: null, problems, converted: 0 };
 
   const maker = cell('maker').slice(0, 80);
   const face = cell('face').toLowerCase();
   const shades = colours.map((i) => row[i] ?? '').filter((c) => /^#[0-9a-f]{6}$/i.test(c)).slice(0, 3);
+  const kind = cell('face').slice(0, 60);
   const block: PileBlock = {
+    id: `b${line}`,
     name,
     ...(maker ? { maker } : {}),
+    ...(kind ? { kind } : {}),
     ...((FACE_NAMES as readonly string[]).includes(face) ? { face: face as FaceName } : {}),
     ...(shades.length > 0 ? { colours: shades } : {}),
+    ...(isValue(cell('value').toLowerCase()) ? { value: cell('value').toLowerCase() as PileBlock['value'] & string } : {}),
+    ...(YES.test(cell('upright')) ? { upright: true } : {}),
+    ...(YES.test(cell('points')) ? { points: true } : {}),
     width,
     height,
+    ...(edges ? { edges } : {}),
   };
   return { block, problems, converted };
 }
 
+const isValue = (text: string): boolean => (BLOCK_VALUES as readonly string[]).includes(text);
+
 /** Leaves out lines that were measured in the other unit without saying so, and says which. */
 function withoutSlips(read: readonly { block: PileBlock; line: number }[], unit: Unit, problems: string[]): PileBlock[] {
-  const widths = read.map((r) => r.block.width).sort((a, b) => a - b);
+  const widths = read.flatMap((r) => r.block.width ?? []).sort((a, b) => a - b);
   const middle = widths[Math.floor(widths.length / 2)] ?? 0;
-  const slipped = (value: number) => {
+  const slipped = (value: number | null) => {
+    if (value === null) return false;
     const ratio = unit === 'in' ? value / middle : middle / value;
     return ratio > CENTIMETRE_SLIP.least && ratio < CENTIMETRE_SLIP.most;
   };
   return read.flatMap(({ block, line }) => {
     if (!slipped(block.width) && !slipped(block.height)) return [block];
-    const said = formatWithUnit(slipped(block.width) ? block.width : block.height, unit);
+    const said = formatWithUnit((slipped(block.width) ? block.width : block.height)!, unit);
     problems.push(`Line ${line} (${block.name}): ${said} looks like ${unit === 'in' ? 'centimetres among inches' : 'inches among centimetres'}. Write the unit beside it.`);
     return [];
   });

@@ -24,6 +24,9 @@ const tidy = (value: number): number => Math.round(value * 1e6) / 1e6;
 /** Up to the next mark a rotary ruler is cut to: 1/8", or 5 mm. */
 export const rulerUp = (unit: Unit): Rounding => (unit === 'in' ? nextEighth : nextFiveMillimetres);
 
+/** Down to the next mark of the same ruler: what is surely there. */
+export const rulerStepDown = (unit: Unit): Rounding => ({ name: unit === 'in' ? 'next 1/8 down' : 'next mm down', apply: (v) => (unit === 'in' ? Math.floor((v + TOLERANCE) * 8) / 8 : tidy(Math.floor((v + TOLERANCE) * 10) / 10)) });
+
 /** To the nearest mark one can cut to by eye: 1/8", or 1 mm. */
 export const rulerNearest = (unit: Unit): Rounding => (unit === 'in' ? nearestEighth : nearestMillimetre);
 

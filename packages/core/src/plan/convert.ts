@@ -23,7 +23,12 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     unit: to,
     seam,
     block: { width: length(plan.block.width), height: length(plan.block.height) },
-    pile: plan.pile.map((block) => ({ ...block, width: length(block.width), height: length(block.height) })),
+    pile: plan.pile.map((block) => ({
+      ...block,
+      width: block.width === null ? null : length(block.width),
+      height: block.height === null ? null : length(block.height),
+      ...(block.edges ? { edges: { top: length(block.edges.top), bottom: length(block.edges.bottom), left: length(block.edges.left), right: length(block.edges.right) } } : {}),
+    })),
     setting: setting as Plan['setting'],
     borders: plan.borders.map((border) => ({ ...border, sides: length(border.sides), ends: length(border.ends), repeat: border.repeat === null ? null : length(border.repeat) })),
     measured: plan.measured.map((m) => ({ ...m, width: three(m.width), height: three(m.height) })),

@@ -20,14 +20,16 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
       : plan['fabricFor'],
   }),
 
-  // Triangles learnt floats and the exact rule, borders joins and repeats; sizes can be measured; a target can be a bed.
+  // Triangles learnt floats and the exact rule, borders joins and repeats; sizes can be measured; a target can be a bed;
+  // blocks got names the wall knows them by.
   2: (plan) => {
     const fabrics = Array.isArray(plan['fabrics']) ? (plan['fabrics'] as Fields[]) : [];
     const fabricFor = isFields(plan['fabricFor']) ? plan['fabricFor'] : {};
     const batting = fabrics.some((f) => f['id'] === 'batting') || fabrics.length >= 24 ? [] : [{ id: 'batting', name: 'Batting', colour: '#f3efe2', usableWidth: plan['unit'] === 'cm' ? 220 : 88 }];
     return {
-      places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle',
+      places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle', wall: [],
       ...plan,
+      pile: Array.isArray(plan['pile']) ? plan['pile'].map((block: Fields, i) => ({ id: `b${i + 1}`, ...block })) : plan['pile'],
       setting: isFields(plan['setting']) ? { ...OPTIONS_OF_3[String(plan['setting']['kind'])], ...plan['setting'] } : plan['setting'],
       borders: Array.isArray(plan['borders']) ? plan['borders'].map((border: Fields) => ({ joins: 'diagonal', repeat: null, ...border })) : plan['borders'],
       target: isFields(plan['target']) ? { of: 'size', ...plan['target'] } : plan['target'],

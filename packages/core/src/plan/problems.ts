@@ -66,9 +66,10 @@ export function planProblems(plan: Plan): Problem[] {
     }
   }
   plan.pile.forEach((block, i) => {
-    within(['pile', i, 'width'], block.width, RANGES.measured);
-    within(['pile', i, 'height'], block.height, RANGES.measured);
+    for (const side of ['width', 'height'] as const) if (block[side] !== null) within(['pile', i, side], block[side], RANGES.measured);
+    if (block.edges) for (const [edge, value] of Object.entries(block.edges)) within(['pile', i, 'edges', edge], value, RANGES.measured);
   });
+  problems.push(...pileProblems(plan));
   if (plan.borders.length > BORDER_LIMIT) say(['borders'], `A plan holds at most ${BORDER_LIMIT} borders; this one has ${plan.borders.length}.`);
   plan.borders.forEach((border, i) => {
     within(['borders', i, 'sides'], border.sides, RANGES.border);
@@ -98,6 +99,23 @@ export function planProblems(plan: Plan): Problem[] {
   if (problems.length === 0) {
     problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting, seam: plan.seam }));
   }
+  return problems;
+}
+
+/** Blocks that share an id, and places of the wall that name one twice. */
+function pileProblems({ pile, wall }: Plan): Problem[] {
+  const problems: Problem[] = [];
+  const known = new Set<string>();
+  pile.forEach((block, i) => {
+    if (known.has(block.id)) problems.push({ path: ['pile', i, 'id'], message: `Two blocks share the id “${block.id}”: give each its own.` });
+    known.add(block.id);
+  });
+  const laid = new Set<string>();
+  wall.forEach(({ block }, i) => {
+    if (block === null) return;
+    if (laid.has(block)) problems.push({ path: ['wall', i, 'block'], message: `The block with the id “${block}” lies in two places of the wall.` });
+    laid.add(block);
+  });
   return problems;
 }
 

@@ -8,6 +8,9 @@ import { BED_IDS } from '../target/beds.ts';
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
 export const SCHEMA_VERSION = 3;
 
+/** How light a block is, squinting. */
+export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
+
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
 
@@ -18,13 +21,38 @@ const name = (what: string, max = 80) =>
 const whole = (what: string) => z.int(`${what} must be a whole number.`);
 
 const pileBlockSchema = z.strictObject({
+  id: name('The block’s id', 40),
   name: name('The block’s name'),
   maker: z.string().max(80).optional(),
+  /** What it is called by those who make it: "Star", "Bear’s way". Blocks of one kind are kept apart on the wall. */
+  kind: z.string().max(60).optional(),
   face: z.enum(FACE_NAMES, `A drawn face is one of: ${FACE_NAMES.join(', ')}.`).optional(),
+  /** Id of a picture on the server. */
+  picture: z.string().regex(/^[0-9a-z-]{8,40}$/, 'A picture is named by its id.').optional(),
+  /** Main colours, the most of it first. */
   colours: z.array(colour).max(3).optional(),
-  /** Cut (unfinished) size as measured, edge to edge. */
-  width: length('The measured width'),
-  height: length('The measured height'),
+  /** Of a picture: the colour along its edge, which is what a sash lies beside. */
+  edge: colour.optional(),
+  /** As the quilter sees it, where that is not what its colours say. */
+  value: z.enum(BLOCK_VALUES, `A value is one of: ${BLOCK_VALUES.join(', ')}.`).optional(),
+  /** A one-way print or picture, which has to stay upright. */
+  upright: z.boolean().optional(),
+  /** Its points lie at the seam line, so that trimming loses them. */
+  points: z.boolean().optional(),
+  /** Cut (unfinished) size as measured across the middle, edge to edge; null until it is. */
+  width: length('The measured width').nullable(),
+  height: length('The measured height').nullable(),
+  /** Measured at its four edges too: along the top and bottom, the left and right. */
+  edges: z.strictObject({ top: length('The width along the top'), bottom: length('The width along the bottom'), left: length('The height along the left'), right: length('The height along the right') }).optional(),
+  /** What its verdict asked for has been done. */
+  settled: z.boolean().optional(),
+});
+
+/** One place of the wall: the block lying there by its id, turned by quarters to the right, and whether it stays. */
+const wallPlaceSchema = z.strictObject({
+  block: z.string().nullable(),
+  turn: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], 'A block is turned by 0, 1, 2 or 3 quarters.'),
+  locked: z.boolean(),
 });
 
 const fabricSchema = z.strictObject({
@@ -88,6 +116,8 @@ export const planShape = z.strictObject({
   seam: length('The seam allowance'),
   block: z.strictObject({ width: length('The block’s width'), height: length('The block’s height') }),
   pile: z.array(pileBlockSchema).max(PILE_LIMIT, `A pile holds at most ${PILE_LIMIT} blocks.`),
+  /** Laid out on the wall, place by place; empty while blocks lie in the pile’s order. Places beyond its end are filled from what is left of the pile. */
+  wall: z.array(wallPlaceSchema, 'The wall is a list of places; empty while nothing is laid out.').max(PILE_LIMIT, `A wall has at most ${PILE_LIMIT} places.`),
   grid: z.strictObject({ across: whole('Blocks across'), down: whole('Blocks down') }),
   setting: settingOptionsSchema,
   borders: z.array(borderSchema),
@@ -110,4 +140,5 @@ export type Plan = z.infer<typeof planShape>;
 export type Measured = Plan['measured'][number];
 export type Target = NonNullable<Plan['target']>;
 export type PileBlock = Plan['pile'][number];
+export type WallSpot = Plan['wall'][number];
 export type Fabric = Plan['fabrics'][number];

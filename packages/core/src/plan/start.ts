@@ -42,6 +42,7 @@ export function startPlan(id: StartId): Plan {
     seam: inches ? 1 / 4 : 0.75,
     block: { width: start.block, height: start.block },
     pile: [],
+    wall: [],
     grid: { across: start.across, down: start.down },
     setting: settingOf(start.setting).start(start.unit),
     borders: start.borders.map((width) => startBorder(width, 'border')),

@@ -1,0 +1,64 @@
+import { mainColours } from '@lattice/core';
+import sharp from 'sharp';
+import { Refusal } from '../errors.ts';
+
+/** A block's picture as it is kept: square, small, nothing of the original but its pixels. */
+export interface MadePicture {
+  /** WebP. */
+  readonly bytes: Buffer;
+  readonly colours: readonly string[];
+  readonly edge: string | null;
+  /** What was done that the quilter would want to know. */
+  readonly notes: readonly string[];
+}
+
+/** Pixels along a side: enough for a wall at full size, small enough for four hundred of them. */
+const SIDE = 480;
+/** More than any camera takes, less than a trap. */
+const MOST_PIXELS = 120_000_000;
+/** The picture is looked at this small for its colours, and its edge this many pixels deep. */
+const LOOKED_AT = 40;
+const EDGE = 3;
+const TAKEN = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'heif', 'tiff']);
+
+/**
+ * Decodes a picture whole and makes a new one: turned upright as its camera said, cut square from its
+ * middle, made small and encoded afresh, so that neither a place nor a script comes along with it.
+ *
+ * @throws Refusal when it is no picture, a drawing that can hold a script, broken, or absurdly large
+ */
+export async function makePicture(file: Buffer): Promise<MadePicture> {
+  if (file.length === 0) throw notAPicture();
+  const open = () => sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 });
+  const about = await open().metadata().catch((error: Error) => {
+    throw /pixel limit/i.test(error.message) ? tooLarge() : notAPicture();
+  });
+  if (about.format === 'svg') throw new Refusal(415, 'drawing', 'This is a drawing that can hold a program, so it was not taken. Save it as a photo (JPEG or PNG) and add that.');
+  if (!TAKEN.has(about.format)) throw notAPicture();
+  if ((about.width ?? 0) * (about.height ?? 0) > MOST_PIXELS) throw tooLarge();
+  try {
+    const square = await open().autoOrient().flatten({ background: '#ffffff' }).resize(SIDE, SIDE, { fit: 'cover' }).toColourspace('srgb').png().toBuffer();
+    const bytes = await sharp(square).webp({ quality: 80 }).toBuffer();
+    const { data } = await sharp(square).resize(LOOKED_AT, LOOKED_AT).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    const frames = (await sharp(file, { limitInputPixels: MOST_PIXELS }).metadata()).pages ?? 1;
+    return { bytes, colours: mainColours(data, 3), edge: mainColours(ring(data), 1)[0] ?? null, notes: frames > 1 ? ['It moves: only its first picture was taken.'] : [] };
+  } catch (error) {
+    throw /pixel limit/i.test((error as Error).message) ? tooLarge() : notAPicture();
+  }
+}
+
+/** The outermost pixels of the small picture. */
+function ring(pixels: Buffer): Uint8Array {
+  const kept: number[] = [];
+  for (let y = 0; y < LOOKED_AT; y++) {
+    for (let x = 0; x < LOOKED_AT; x++) {
+      if (Math.min(x, y, LOOKED_AT - 1 - x, LOOKED_AT - 1 - y) >= EDGE) continue;
+      const at = 3 * (y * LOOKED_AT + x);
+      kept.push(pixels[at]!, pixels[at + 1]!, pixels[at + 2]!);
+    }
+  }
+  return Uint8Array.from(kept);
+}
+
+const notAPicture = () => new Refusal(415, 'not-a-picture', 'This file is not a picture that can be read: it may be damaged, or of another kind. A photo as JPEG, PNG or WebP is taken.');
+const tooLarge = () => new Refusal(413, 'picture-too-large', 'This picture has more dots than any camera takes, so it was not opened. Make it smaller and try again.');

@@ -1,0 +1,69 @@
+import type { Random } from '../random.ts';
+
+/** How evenly somebody cuts and sews, as standard deviations, and how many of each there are along a row. */
+export interface RowScatter {
+  readonly pieces: number;
+  readonly seams: number;
+  /** Of one cut width. */
+  readonly cutting: number;
+  /** Of one seam allowance, and how much fatter than meant it is on average. */
+  readonly sewing: number;
+  readonly fat: number;
+}
+
+/** What many rows sewn so come to, as differences from the planned width. */
+export interface RowSpread {
+  readonly mean: number;
+  readonly deviation: number;
+  /** Nine rows in ten lie between these. */
+  readonly low: number;
+  readonly high: number;
+  /** Share of rows within the tolerance of the plan. */
+  readonly within: number;
+  /** How many rows fell into each of equally wide classes from `from`, `step` wide. */
+  readonly classes: { readonly from: number; readonly step: number; readonly counts: readonly number[] };
+}
+
+const CLASSES = 31;
+
+/**
+ * Sews a row many times over: each piece is cut a little off, each seam takes up twice an allowance a
+ * little off. Same random source, same answer.
+ *
+ * @param tolerance a row this near its plan still matches its sash
+ */
+export function simulateRow(scatter: RowScatter, tolerance: number, runs: number, random: Random): RowSpread {
+  const off = new Float64Array(runs);
+  const normal = normalFrom(random);
+  for (let run = 0; run < runs; run++) {
+    let width = 0;
+    for (let i = 0; i < scatter.pieces; i++) width += scatter.cutting * normal();
+    for (let i = 0; i < scatter.seams; i++) width -= 2 * (scatter.fat + scatter.sewing * normal());
+    off[run] = width;
+  }
+  off.sort();
+  const mean = off.reduce((sum, v) => sum + v, 0) / runs;
+  const deviation = Math.sqrt(off.reduce((sum, v) => sum + (v - mean) ** 2, 0) / Math.max(1, runs - 1));
+  const within = off.reduce((count, v) => count + (Math.abs(v) <= tolerance ? 1 : 0), 0) / runs;
+  const [from, to] = [off[0]!, off[runs - 1]!];
+  const step = Math.max((to - from) / CLASSES, 1e-9);
+  const counts = Array.from({ length: CLASSES }, () => 0);
+  for (const v of off) counts[Math.min(CLASSES - 1, Math.floor((v - from) / step))]!++;
+  return { mean, deviation, low: off[Math.floor(runs * 0.05)]!, high: off[Math.min(runs - 1, Math.floor(runs * 0.95))]!, within, classes: { from, step, counts } };
+}
+
+/** Standard normal numbers from even ones, two at a time (Box and Muller, 1958). */
+function normalFrom(random: Random): () => number {
+  let kept: number | null = null;
+  return () => {
+    if (kept !== null) {
+      const value = kept;
+      kept = null;
+      return value;
+    }
+    const radius = Math.sqrt(-2 * Math.log(1 - random()));
+    const angle = 2 * Math.PI * random();
+    kept = radius * Math.sin(angle);
+    return radius * Math.cos(angle);
+  };
+}

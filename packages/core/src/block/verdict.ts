@@ -1,0 +1,64 @@
+import { formatLength, formatWithUnit } from '../length/format.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import type { PileBlock } from '../plan/shape.ts';
+import { measureOf } from './measure.ts';
+
+/** A difference up to about 1/8" can be eased in (handbook 3). */
+export const EASE_INCHES = 1 / 8;
+/** A difference a tape cannot be trusted on: 1/16" (from memory). */
+const TRUE_INCHES = 1 / 16;
+
+/** A size blocks are cut to. */
+export interface CutTo {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What is to be done with one block at a size, and why. */
+export interface Verdict {
+  readonly kind: 'unmeasured' | 'fine' | 'ease' | 'trim' | 'small' | 'crooked';
+  /** What to take off each of two opposite sides; 0 for nothing. */
+  readonly offSides: number;
+  readonly offEnds: number;
+  /** Points that lie at the seam line would be sewn over. */
+  readonly pointsLost: boolean;
+  readonly text: string;
+}
+
+/** The words for each verdict, for tables and charts. */
+export const VERDICT_NAMES: Readonly<Record<Verdict['kind'], string>> = {
+  unmeasured: 'Not measured', fine: 'Fine', ease: 'Ease in', trim: 'Trim', small: 'Too small', crooked: 'Crooked',
+};
+
+/**
+ * Judges one block against the size all are cut to (handbook 3): fine, eased in up to 1/8", trimmed by
+ * taking the excess equally off opposite sides so that the centre stays centred, too small, or crooked:
+ * its places differ by more than can be eased, so it is unpicked rather than trimmed away.
+ */
+export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number): Verdict {
+  const measure = measureOf(block);
+  const none = { offSides: 0, offEnds: 0, pointsLost: false };
+  if (!measure) return { kind: 'unmeasured', ...none, text: 'Measure it both ways.' };
+  const ease = fromInches(EASE_INCHES, unit) + TOLERANCE;
+  const exact = fromInches(TRUE_INCHES, unit) + TOLERANCE;
+  const show = (v: number) => formatWithUnit(v, unit);
+  if (measure.skew > ease) {
+    return { kind: 'crooked', ...none, text: `Its sides differ by ${show(measure.skew)}: unpick it and sew it again. Trimming it square would cut into the patch.` };
+  }
+  const short = Math.max(cut.width - measure.leastWidth, cut.height - measure.leastHeight);
+  if (short > ease) return { kind: 'small', ...none, text: `${show(short)} too small: remake it, or frame it with coping strips and trim it back up.` };
+  const [wide, high] = [measure.mostWidth - cut.width, measure.mostHeight - cut.height];
+  const over = Math.max(wide, high);
+  if (over > ease) {
+    const [offSides, offEnds] = [Math.max(0, wide) / 2, Math.max(0, high) / 2];
+    const most = Math.max(offSides, offEnds);
+    const pointsLost = block.points === true;
+    const sides = [offSides > TOLERANCE ? `${show(offSides)} off left and right` : '', offEnds > TOLERANCE ? `${show(offEnds)} off top and bottom` : ''].filter(Boolean);
+    const left = seam - most;
+    const warning = !pointsLost ? '' : left > TOLERANCE ? ` That leaves ${formatLength(left, unit)} of the ${show(seam)} beyond its points: they will be sewn over.` : ' That cuts its points off.';
+    return { kind: 'trim', offSides, offEnds, pointsLost, text: `Trim ${sides.join(' and ')}, so that the middle stays in the middle.${warning}` };
+  }
+  if (Math.max(Math.abs(short), over) > exact) return { kind: 'ease', ...none, text: `${short > 0 ? `${show(short)} short` : `${show(over)} over`}: pin its corners and ease it in.` };
+  return { kind: 'fine', ...none, text: 'Sew it as it is.' };
+}

@@ -1,0 +1,19 @@
+import { differenceCiede2000, type Lab65, modeLab65, modeRgb, modeXyz65, useMode } from 'culori/fn';
+
+export type { Lab65 };
+
+useMode(modeRgb);
+useMode(modeXyz65);
+const toLab = useMode(modeLab65);
+const ciede2000 = differenceCiede2000();
+
+/** A colour by its lightness 0–100 and its two opponent axes (CIELAB, D65). Black where the text is no colour. */
+export function labOf(colour: string): Lab65 {
+  return toLab(colour) ?? { mode: 'lab65', l: 0, a: 0, b: 0 };
+}
+
+/** How different two colours look (CIEDE2000): below about 2 nobody sees it, above about 20 anybody does. */
+export const differenceOf = (a: string | Lab65, b: string | Lab65): number => ciede2000(typeof a === 'string' ? labOf(a) : a, typeof b === 'string' ? labOf(b) : b);
+
+/** Lightness of a colour from 0 (black) to 1 (white): what squinting leaves of it. */
+export const valueOf = (colour: string): number => labOf(colour).l / 100;

@@ -1,0 +1,158 @@
+import fc from 'fast-check';
+import { blockChoices, computeQuilt, type PileBlock, type Plan, randomFrom, seamDrift, simulateRow, testTarget, verdictOn } from '../src/index.ts';
+import { inchPlan, wholeSetting } from './support/plans.ts';
+
+let made = 0;
+const block = (width: number | null, height = width, more: Partial<PileBlock> = {}): PileBlock => ({ id: `b${made++}`, name: `Block ${made}`, width, height, ...more });
+const cut = { width: 12.5, height: 12.5 };
+const judge = (b: PileBlock, to = cut) => verdictOn(b, to, 'in', 1 / 4);
+
+describe('one block judged', () => {
+  // Handbook 3: a difference up to about 1/8" can be eased in; the excess comes equally off opposite sides. Common practice.
+  test.each([
+    [12.5, 'fine'], [12.5625, 'fine'], [12.4375, 'fine'], [12.625, 'ease'], [12.375, 'ease'], [12.75, 'trim'], [12.3125, 'small'], [12.25, 'small'],
+  ])('%p" against 12 1/2": %s', (width, kind) => expect(judge(block(width)).kind).toBe(kind));
+  test('the trim is half the excess off each of two opposite sides, apart for the two ways', () => {
+    expect(judge(block(12.75, 13))).toMatchObject({ kind: 'trim', offSides: 0.125, offEnds: 0.25, pointsLost: false });
+    expect(judge(block(12.75, 12.5)).text).toBe('Trim 1/8″ off left and right, so that the middle stays in the middle.');
+  });
+  test('a trim that eats into the quarter inch beyond points is warned of', () => {
+    const verdict = judge(block(12.75, 12.5, { points: true }));
+    expect(verdict).toMatchObject({ kind: 'trim', pointsLost: true });
+    expect(verdict.text).toContain('leaves 1/8 of the 1/4″ beyond its points: they will be sewn over');
+    expect(judge(block(13, 12.5, { points: true })).text).toContain('cuts its points off');
+  });
+  test('a crooked block is told from a large one: unpicked, not trimmed away', () => {
+    const crooked = block(12.75, 12.5, { edges: { top: 13, bottom: 12.5, left: 12.5, right: 12.5 } });
+    expect(judge(crooked)).toMatchObject({ kind: 'crooked', offSides: 0 });
+    expect(judge(crooked).text).toContain('differ by 1/2″: unpick it');
+    expect(judge(block(12.75, 12.75, { edges: { top: 12.75, bottom: 12.8125, left: 12.75, right: 12.75 } })).kind).toBe('trim');
+  });
+  test('not measured, or only one way', () => {
+    expect(judge(block(null)).kind).toBe('unmeasured');
+    expect(judge(block(12.5, null)).kind).toBe('unmeasured');
+  });
+  test('what is trimmed comes to the size, whatever it was', () => {
+    const eighths = fc.integer({ min: 96, max: 112 }).map((n) => n / 8);
+    fc.assert(fc.property(eighths, eighths, (w, h) => {
+      const verdict = judge(block(w, h));
+      if (verdict.kind !== 'trim') return;
+      expect(w - 2 * verdict.offSides).toBeLessThanOrEqual(12.5 + 1e-9);
+      expect(h - 2 * verdict.offEnds).toBeLessThanOrEqual(12.5 + 1e-9);
+    }));
+  });
+});
+
+describe('a size for all', () => {
+  const pileOf = (...sizes: number[]) => inchPlan({ pile: sizes.map((s) => block(s)) });
+  const times = (count: number, size: number) => Array.from({ length: count }, () => size);
+
+  // Common practice: one block short by 1/4" among good ones → remake it, rather than cut every other down.
+  test('one block a quarter inch short among thirty: remake it', () => {
+    const { choices, measured } = blockChoices(pileOf(...times(29, 12.5), 12.25));
+    expect(measured).toBe(30);
+    expect(choices[0]).toMatchObject({ key: 'keep', cut, remade: 1, says: 'One block forces the other 29 down 1/4″. Remake it.' });
+    expect(choices.map((c) => c.key)).toEqual(['keep', 'trim-all', 'cope']);
+    expect(choices[1]).toMatchObject({ cut: { width: 12.25, height: 12.25 }, remade: 0, counts: { trim: 29, fine: 1 } });
+    expect(choices[2]).toMatchObject({ coped: 1, remade: 0 });
+  });
+  // Handbook 3: trim all to the smallest.
+  test('a third of them short: trim all to the smallest', () => {
+    const { choices } = blockChoices(pileOf(...times(20, 12.5), ...times(10, 12.25)));
+    expect(choices[0]).toMatchObject({ key: 'trim-all', cut: { width: 12.25, height: 12.25 }, counts: { trim: 20, fine: 10 } });
+    // 3 × 4 with sash outside: three blocks across, four down, each 1/4" less.
+    expect(choices[0]!.quilt).toEqual({ width: -0.75, height: -1 });
+  });
+  test('all within easing: the size most of them have, nothing remade', () => {
+    const { choices } = blockChoices(pileOf(...times(10, 12.5), 12.375, 12.625, 12.5625));
+    expect(choices).toHaveLength(1);
+    expect(choices[0]).toMatchObject({ key: 'keep', cut, remade: 0, counts: { small: 0 } });
+  });
+  test('all alike but not what was meant: the size they have', () => {
+    expect(blockChoices(pileOf(...times(12, 12.25))).choices[0]).toMatchObject({ cut: { width: 12.25, height: 12.25 }, counts: { fine: 12 } });
+  });
+  test('crooked and unmeasured blocks decide nothing', () => {
+    const plan = pileOf(...times(8, 12.5));
+    const crooked = block(11.5, 12.5, { edges: { top: 11.5, bottom: 12.5, left: 12.5, right: 12.5 } });
+    const { choices, measured } = blockChoices({ ...plan, pile: [...plan.pile, crooked, block(null)] });
+    expect(measured).toBe(8);
+    expect(choices[0]).toMatchObject({ cut, counts: { crooked: 1, unmeasured: 1, fine: 8 } });
+    expect(blockChoices(inchPlan({ pile: [block(null)] }))).toEqual({ measured: 0, choices: [] });
+  });
+  test('points lost are counted', () => {
+    const plan = inchPlan({ pile: [...times(20, 12.5).map((s) => block(s, s, { points: true })), ...times(10, 12.25).map((s) => block(s))] });
+    expect(blockChoices(plan).choices[0]!.pointsLost).toBe(20);
+  });
+  test('oblong blocks are judged both ways', () => {
+    const plan = inchPlan({ block: { width: 8, height: 12 }, pile: [...times(9, 8.5).map((w) => block(w, 12.5)), block(8.5, 12.25)] });
+    expect(blockChoices(plan).choices[0]).toMatchObject({ key: 'keep', cut: { width: 8.5, height: 12.5 }, remade: 1 });
+  });
+  test('every block is counted once at every choice', () => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: 94, max: 106 }), { minLength: 1, maxLength: 40 }), (eighths) => {
+      for (const { counts, cut: to } of blockChoices(pileOf(...eighths.map((e) => e / 8))).choices) {
+        expect(Object.values(counts).reduce((a, b) => a + b, 0)).toBe(eighths.length);
+        expect(to.width).toBeGreaterThanOrEqual(Math.min(...eighths) / 8 - 1 / 8 - 1e-9);
+      }
+    }));
+  });
+});
+
+describe('what the measured size does', () => {
+  test('sash length and borders follow the block that is taken', () => {
+    const plan = inchPlan({ borders: [] });
+    const taken: Plan = { ...plan, block: { width: 11.75, height: 11.75 } };
+    const length = (p: Plan) => computeQuilt(p).pieces.find((c) => c.role === 'sash')!.cut;
+    expect(length(plan)).toMatchObject({ length: { value: 12.5 } });
+    expect(length(taken)).toMatchObject({ length: { value: 12.25 } });
+  });
+});
+
+describe('the seam tested', () => {
+  const row = inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting({ kind: 'edge-to-edge' }) });
+  // Common practice: three 1 1/2" strips sewn side by side measure 3 1/2" together.
+  test('three strips measure 3 1/2" together with a true quarter inch', () => {
+    expect(testTarget(1 / 4, 'in')).toBe(3.5);
+    const drift = seamDrift(row, 3.5);
+    expect(drift.seam.value).toBeCloseTo(0.25, 12);
+    expect(drift.row.value).toBeCloseTo(0, 12);
+    expect(drift.says.join()).toContain('can be eased in');
+  });
+  // Handbook 3: a seam k/32" fat loses 2 × k/32" a seam line; a row of n blocks has n − 1 seams. Common practice.
+  test('3 3/8" is a seam 1/32" fat: a row of five loses four times a sixteenth', () => {
+    const drift = seamDrift(row, 3.375);
+    expect(drift.fat.value).toBeCloseTo(1 / 32, 12);
+    expect(drift.row.value).toBeCloseTo(4 * 2 / 32, 12);
+    expect(drift.column.value).toBeCloseTo(5 * 2 / 32, 12);
+    expect(drift.row.working).toEqual(['4 seams across × 2 × 0.031 = 0.25']);
+    expect(drift.says.join(' ')).toMatch(/1\/4″ narrower.*5\/16″ shorter.*too long: cut it to what the centre measures.*Sew a scant seam/);
+  });
+  test('sashes add their seams', () => {
+    const sashed = inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting({ kind: 'sashed' }) });
+    // Five blocks and six sashes: ten seams.
+    expect(seamDrift(sashed, 3.375).row.value).toBeCloseTo(10 * 2 / 32, 12);
+  });
+  test('a scant seam is said to be one', () => expect(seamDrift(row, 3.625).says.join(' ')).toMatch(/wider.*too short.*away from the needle/));
+});
+
+describe('many rows sewn by chance', () => {
+  const scatter = { pieces: 5, seams: 4, cutting: 1 / 32, sewing: 1 / 64, fat: 0 };
+  // Variances of independent errors add: pieces × cutting² + seams × (2 × sewing)² (textbook statistics).
+  test('spread as independent errors add', () => {
+    const spread = simulateRow(scatter, 1 / 8, 40_000, randomFrom(7));
+    const expected = Math.sqrt(5 * (1 / 32) ** 2 + 4 * (2 / 64) ** 2);
+    expect(spread.deviation).toBeCloseTo(expected, 2);
+    expect(Math.abs(spread.deviation / expected - 1)).toBeLessThan(0.02);
+    expect(spread.mean).toBeCloseTo(0, 2);
+    // Within 1/8" of the plan: the normal distribution's share within 1.33 deviations is 81.7 % (from tables).
+    expect(spread.within).toBeCloseTo(0.817, 1);
+    expect(spread.high).toBeCloseTo(1.645 * expected, 2);
+    expect(spread.classes.counts.reduce((a, b) => a + b, 0)).toBe(40_000);
+  });
+  test('a fat seam moves the middle by twice itself a seam', () => {
+    expect(simulateRow({ ...scatter, fat: 1 / 32 }, 1 / 8, 20_000, randomFrom(7)).mean).toBeCloseTo(-4 * 2 / 32, 2);
+  });
+  test('same seed, same answer; no scatter, no spread', () => {
+    expect(simulateRow(scatter, 0.1, 500, randomFrom(3))).toEqual(simulateRow(scatter, 0.1, 500, randomFrom(3)));
+    expect(simulateRow({ ...scatter, cutting: 0, sewing: 0 }, 0.1, 50, randomFrom(3))).toMatchObject({ deviation: 0, within: 1 });
+  });
+});

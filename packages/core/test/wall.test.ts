@@ -1,0 +1,174 @@
+import fc from 'fast-check';
+import { arrange, type ArrangeProgress, clashesOf, exchanged, judgeContrast, layOut, type PileBlock, planProblems, START_RULES, type WallJob, wallFrom, wallJob, wallOf, withArrangement } from '../src/index.ts';
+import { costOf, costsFor, placeCost } from '../src/wall/costs.ts';
+import { edgeColours } from '../src/wall/contrast.ts';
+import { inchPlan, wholeSetting } from './support/plans.ts';
+import { gridWall, plantedWall } from './support/walls.ts';
+
+const block = (id: string, more: Partial<PileBlock> = {}): PileBlock => ({ id, name: id.toUpperCase(), width: 12.5, height: 12.5, ...more });
+const pile = ['a', 'b', 'c', 'd', 'e'].map((id) => block(id));
+const plan = inchPlan({ grid: { across: 2, down: 2 }, setting: wholeSetting({ kind: 'edge-to-edge' }), pile });
+const names = (laid: readonly { block: PileBlock | null }[]) => laid.map((l) => l.block?.id ?? '-').join('');
+
+function finish(job: WallJob, seed = 1, spares = false): ArrangeProgress {
+  const running = arrange(job, seed, spares);
+  for (let next = running.next(); ; next = running.next()) if (next.done) return next.value;
+}
+
+describe('what lies on the wall', () => {
+  test('nothing laid out: the pile in its order, the rest beside', () => {
+    const { places, spare } = wallOf(plan, 4);
+    expect(names(places)).toBe('abcd');
+    expect(spare.map((b) => b.id)).toEqual(['e']);
+  });
+  test('laid out: each in its place; a place left empty stays empty; more places are filled from the pile', () => {
+    const wall = [{ block: 'e', turn: 1 as const, locked: true }, { block: null, turn: 0 as const, locked: false }];
+    const { places, spare } = wallOf({ ...plan, wall }, 4);
+    expect(names(places)).toBe('e-ab');
+    expect(places[0]).toMatchObject({ turn: 1, locked: true });
+    expect(spare.map((b) => b.id)).toEqual(['c', 'd']);
+  });
+  test('a block that is gone from the pile leaves its place to the next', () => {
+    expect(names(wallOf({ ...plan, pile: pile.slice(1), wall: [{ block: 'a', turn: 2, locked: true }] }, 2).places)).toBe('bc');
+  });
+  test('what is read off a wall lays it out the same', () => {
+    const { places } = wallOf(plan, 4);
+    expect(names(wallOf({ ...plan, wall: wallFrom(places) }, 4).places)).toBe('abcd');
+  });
+  test('two blocks change places; a locked one does not', () => {
+    const wall = wallOf(plan, 4);
+    expect(names(exchanged(wall, 0, 3))).toBe('dbca');
+    const locked = { ...wall, places: wall.places.map((p, i) => ({ ...p, locked: i === 3 })) };
+    expect(names(exchanged(locked, 0, 3))).toBe('abcd');
+  });
+  test('a wall that names a block twice, or blocks that share an id, are refused', () => {
+    const spot = { block: 'a', turn: 0 as const, locked: false };
+    expect(planProblems({ ...plan, wall: [spot, spot] })[0]!.message).toContain('lies in two places of the wall');
+    expect(planProblems({ ...plan, pile: [block('a'), block('a')] })[0]!.message).toContain('Two blocks share the id');
+  });
+});
+
+describe('clashes', () => {
+  const kinds = (...kind: string[]) => inchPlan({ grid: { across: 2, down: 2 }, setting: wholeSetting({ kind: 'edge-to-edge' }), pile: kind.map((k, i) => block(`b${i}`, { kind: k, maker: `m${i}` })) });
+  const clashes = (p: typeof plan, rules = START_RULES) => clashesOf(wallJob(p, layOut(p), rules));
+  test('same kind side by side, and corner to corner', () => {
+    expect(clashes(kinds('star', 'star', 'x', 'y'))).toEqual([{ a: 0, b: 1, how: 'side', reasons: ['kind'] }]);
+    expect(clashes(kinds('star', 'x', 'y', 'star'))).toEqual([{ a: 0, b: 3, how: 'corner', reasons: ['kind'] }]);
+  });
+  test('only under rules that weigh something', () => {
+    expect(clashes(kinds('star', 'star', 'x', 'y'), { ...START_RULES, kind: 0 })).toEqual([]);
+  });
+  test('main colours that look the same', () => {
+    const p = inchPlan({ grid: { across: 2, down: 1 }, setting: wholeSetting({ kind: 'edge-to-edge' }), pile: [block('a', { kind: 'x', colours: ['#c4532f'] }), block('b', { kind: 'y', colours: ['#c8562f'] })] });
+    expect(clashes(p)[0]!.reasons).toEqual(['colour']);
+  });
+  test('across a sash blocks meet too, and on point along their slanting rows', () => {
+    const sashed = { ...kinds('star', 'star', 'x', 'y'), setting: wholeSetting({ kind: 'sashed' }) };
+    expect(clashes(sashed)).toHaveLength(1);
+    const onPoint = inchPlan({ grid: { across: 2, down: 2 }, setting: wholeSetting({ kind: 'on-point' }), pile: ['s', 'x', 's', 'y', 'z'].map((k, i) => block(`b${i}`, { kind: k })) });
+    // Top left (0) and the nested one (2) share a side.
+    expect(clashes(onPoint)).toEqual([{ a: 0, b: 2, how: 'side', reasons: ['kind'] }]);
+  });
+});
+
+describe('arranged for the quilter', () => {
+  test('what one place costs is what the whole loses without it', () => {
+    fc.assert(fc.property(fc.integer({ min: 0, max: 1e6 }), fc.integer({ min: 0, max: 19 }), fc.constantFrom('across', 'down', 'outwards') as fc.Arbitrary<'across'>, (seed, place, order) => {
+      const job = plantedWall(5, 4, seed, { ...START_RULES, turn: 2, gradient: 3, order });
+      const costs = costsFor(job);
+      const without = { at: job.at.map((b, i) => (i === place ? -1 : b)), turns: job.turns };
+      expect(costOf(job, costs, job) - costOf(job, costs, without)).toBeCloseTo(placeCost(costs, job.at, job.turns, place, job.blocks.length), 9);
+    }), { numRuns: 30 });
+  });
+
+  // Instances with a known clash-free answer; the larger ones are timed by the bench.
+  test.each([[5, 6], [10, 12]])('%p × %p planted without a clash: none is left', (across, down) => {
+    for (const seed of [1, 2, 3]) {
+      const job = plantedWall(across, down, seed);
+      expect(clashesOf(job).length).toBeGreaterThan(5);
+      const { best, clashes } = finish(job, seed);
+      expect(clashes).toBe(0);
+      expect([...best.at].sort((a, b) => a - b)).toEqual(job.at.map((_, i) => i));
+    }
+  }, 30_000);
+
+  test('within one in a hundred of the best there is, found by trying every order', () => {
+    const orders = (n: number): number[][] => (n === 0 ? [[]] : orders(n - 1).flatMap((rest) => Array.from({ length: n }, (_, i) => [...rest.slice(0, i), n - 1, ...rest.slice(i)])));
+    const all = orders(7);
+    for (const seed of [11, 12, 13, 14]) {
+      const planted = plantedWall(4, 2, seed, { ...START_RULES, gradient: 2 });
+      const { places, meetings } = gridWall(7, 1);
+      const job = { ...planted, places, meetings, blocks: planted.blocks.slice(0, 7), at: [0, 1, 2, 3, 4, 5, 6], turns: planted.turns.slice(0, 7), locked: planted.locked.slice(0, 7) };
+      const costs = costsFor(job);
+      const least = Math.min(...all.map((at) => costOf(job, costs, { at, turns: job.turns })));
+      expect(finish(job, seed).cost).toBeLessThanOrEqual(least * 1.01 + 1e-9);
+    }
+  }, 30_000);
+
+  test('same seed, same answer; another seed, another', () => {
+    const job = plantedWall(5, 6, 4);
+    expect(finish(job, 9)).toEqual(finish(job, 9));
+    expect(finish(job, 9).best.at).not.toEqual(finish(job, 10).best.at);
+  });
+  test('locked places stay, never worse than before, and it says how far it is', () => {
+    const job = { ...plantedWall(5, 6, 5), locked: Array.from({ length: 30 }, (_, i) => i % 4 === 0) };
+    const costs = costsFor(job);
+    const reports = [...arrange(job, 2)];
+    expect(reports.length).toBeGreaterThan(10);
+    const { best, cost } = reports.at(-1)!;
+    job.locked.forEach((locked, i) => locked && expect(best.at[i]).toBe(job.at[i]));
+    expect(cost).toBeLessThanOrEqual(costOf(job, costs, job) + 1e-9);
+    for (let i = 1; i < reports.length; i++) expect(reports[i]!.cost).toBeLessThanOrEqual(reports[i - 1]!.cost + 1e-9);
+  });
+  test('upright blocks are never turned; others are, where turns matter', () => {
+    const alike = plantedWall(4, 4, 6, { ...START_RULES, turn: 5 });
+    const job = { ...alike, blocks: alike.blocks.map((b, i) => ({ ...b, kind: 'same', upright: i % 2 === 0 })) };
+    const { best } = finish(job, 3);
+    job.blocks.forEach((b, i) => b.upright && expect(best.turns[i]).toBe(0));
+    expect(best.turns.some((t) => t !== 0)).toBe(true);
+  });
+  test('light to dark across, when nothing else matters: sorted', () => {
+    const job = plantedWall(6, 1, 7, { kind: 0, maker: 0, colour: 0, turn: 0, spread: 0, gradient: 5, order: 'across' });
+    const values = finish(job).best.at.map((b) => job.blocks[b]!.value);
+    expect([...values].sort((a, b) => b - a)).toEqual(values);
+  });
+  test('spare blocks come in only when they may', () => {
+    const wide = plantedWall(4, 3, 8);
+    const { places, meetings } = gridWall(3, 3);
+    const job = { ...wide, places, meetings, at: wide.at.slice(0, 9), locked: wide.locked.slice(0, 9) };
+    expect(new Set(finish(job, 1, false).best.at)).toEqual(new Set(job.at));
+    expect(new Set(finish(job, 1, true).best.at).size).toBe(9);
+  });
+  test('a plan’s wall comes back as a sound plan', () => {
+    const p = inchPlan({ grid: { across: 3, down: 3 }, setting: wholeSetting({ kind: 'on-point' }), pile: Array.from({ length: 15 }, (_, i) => block(`b${i}`, { kind: `k${i % 4}` })) });
+    const job = wallJob(p, layOut(p), START_RULES);
+    const after = withArrangement(p, job, finish(job).best);
+    expect(planProblems(after)).toEqual([]);
+    expect(clashesOf(wallJob(after, layOut(after), START_RULES)).length).toBeLessThanOrEqual(clashesOf(job).length);
+  });
+  test('one block, or none: nothing to do', () => {
+    const job = plantedWall(1, 1, 1);
+    expect(finish(job)).toMatchObject({ done: 1, clashes: 0 });
+    expect(finish({ ...job, blocks: [], at: [-1], turns: [] })).toMatchObject({ done: 1 });
+  });
+});
+
+describe('a cloth held against the blocks', () => {
+  const star = block('s', { face: 'star', colours: ['#3f7d6e', '#c4532f'] });
+  const nine = block('n', { face: 'nine patch', colours: ['#2e4a5f', '#c4532f'] });
+  test('the edge of a drawn face, by geometry: a star’s is all ground, a nine patch’s two thirds of its first colour', () => {
+    const share = (b: PileBlock, colour: string) => edgeColours(b).find((e) => e.colour === colour)?.share ?? 0;
+    expect(share(star, '#f6efe0') + share(star, '#3f7d6e')).toBeCloseTo(1, 9);
+    expect(share(nine, '#2e4a5f')).toBeCloseTo(2 / 3, 1);
+  });
+  test('a cream sash disappears beside blocks with a cream edge, a dark one stands clear', () => {
+    expect(judgeContrast('#f4ecdc', [star, star, nine], 'This sash')).toMatchObject({ kind: 'disappears', text: 'This sash disappears beside 2 of your blocks.' });
+    expect(judgeContrast('#30495c', [nine], 'This sash')).toMatchObject({ kind: 'disappears', text: 'This sash disappears beside your block.' });
+    expect(judgeContrast('#77aa33', [star], 'This sash')).toMatchObject({ kind: 'clear', text: 'This sash stands clear of every block.' });
+  });
+  test('another hue as light is told to squint at', () => {
+    const blue = block('p', { edge: '#5f7f9c' });
+    expect(judgeContrast('#a06a5a', [blue], 'This border')).toMatchObject({ kind: 'same-value', text: expect.stringContaining('Squint at it') });
+  });
+  test('blocks without colours', () => expect(judgeContrast('#777777', [block('x')], 'This sash').text).toContain('no colours yet'));
+});
