@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { arrange, type ArrangeProgress, clashesOf, exchanged, judgeContrast, layOut, type PileBlock, planProblems, START_RULES, type WallJob, wallFrom, wallJob, wallOf, withArrangement } from '../src/index.ts';
+import { arrange, type ArrangeProgress, clashesOf, judgeContrast, layOut, type PileBlock, planProblems, rowLabels, scoreOf, START_RULES, type WallJob, wallFrom, wallJob, wallOf, withArrangement, withLocked, withMoved, withParked, withPlaced, withTurned } from '../src/index.ts';
 import { costOf, costsFor, placeCost } from '../src/wall/costs.ts';
 import { edgeColours } from '../src/wall/contrast.ts';
 import { inchPlan, wholeSetting } from './support/plans.ts';
@@ -35,16 +35,49 @@ describe('what lies on the wall', () => {
     const { places } = wallOf(plan, 4);
     expect(names(wallOf({ ...plan, wall: wallFrom(places) }, 4).places)).toBe('abcd');
   });
-  test('two blocks change places; a locked one does not', () => {
-    const wall = wallOf(plan, 4);
-    expect(names(exchanged(wall, 0, 3))).toBe('dbca');
-    const locked = { ...wall, places: wall.places.map((p, i) => ({ ...p, locked: i === 3 })) };
-    expect(names(exchanged(locked, 0, 3))).toBe('abcd');
-  });
   test('a wall that names a block twice, or blocks that share an id, are refused', () => {
     const spot = { block: 'a', turn: 0 as const, locked: false };
     expect(planProblems({ ...plan, wall: [spot, spot] })[0]!.message).toContain('lies in two places of the wall');
     expect(planProblems({ ...plan, pile: [block('a'), block('a')] })[0]!.message).toContain('Two blocks share the id');
+  });
+});
+
+describe('moved about', () => {
+  const pieces = layOut(plan).pieces.filter((p) => p.place !== undefined);
+  const after = (p: typeof plan | null) => (p ? names(wallOf(p, 4).places) : null);
+  test('two blocks change places; a locked one does not', () => {
+    expect(after(withMoved(plan, pieces, [0], 0, 3))).toBe('dbca');
+    const locked = withLocked(plan, 4, [3], true);
+    expect(withMoved(locked, pieces, [0], 0, 3)).toBeNull();
+    expect(after(withMoved(withLocked(locked, 4, [3], false), pieces, [0], 0, 3))).toBe('dbca');
+  });
+  test('several move together, what lay there takes their places; none leaves the wall', () => {
+    // a b / c d: the upper row moved down.
+    expect(after(withMoved(plan, pieces, [0, 1], 0, 2))).toBe('cdab');
+    expect(withMoved(plan, pieces, [0, 1], 0, 1)).toBeNull();
+    const wide = inchPlan({ grid: { across: 3, down: 1 }, setting: wholeSetting({ kind: 'edge-to-edge' }), pile });
+    const three = layOut(wide).pieces.filter((p) => p.place !== undefined);
+    expect(names(wallOf(withMoved(wide, three, [0, 1], 0, 1)!, 3).places)).toBe('cab');
+  });
+  test('turned by quarters, unless locked or one-way', () => {
+    const p = withLocked({ ...plan, pile: pile.map((b) => (b.id === 'b' ? { ...b, upright: true } : b)) }, 4, [2], true);
+    const turns = (q: typeof plan) => wallOf(q, 4).places.map((l) => l.turn);
+    expect(turns(withTurned(p, 4, [0, 1, 2, 3]))).toEqual([1, 0, 0, 1]);
+    expect(turns(withTurned(withTurned(p, 4, [0]), 4, [0], -2))).toEqual([3, 0, 0, 0]);
+  });
+  test('parked beside, and put back in another place', () => {
+    const parked = withParked(plan, 4, [1]);
+    expect(after(parked)).toBe('a-cd');
+    expect(wallOf(parked, 4).spare.map((b) => b.id)).toEqual(['b', 'e']);
+    expect(after(withPlaced(parked, 4, 'e', 0))).toBe('e-cd');
+    expect(withPlaced(parked, 4, 'a', 0)).toBeNull();
+    expect(withPlaced(withLocked(parked, 4, [0], true), 4, 'e', 0)).toBeNull();
+  });
+  test('rows as they are sewn: level ones, and slanting ones on point', () => {
+    expect(rowLabels(pieces)).toEqual([{ row: 1, number: 1 }, { row: 1, number: 2 }, { row: 2, number: 1 }, { row: 2, number: 2 }]);
+    const onPoint = layOut(inchPlan({ grid: { across: 2, down: 2 }, setting: wholeSetting({ kind: 'on-point' }) })).pieces.filter((p) => p.place !== undefined);
+    // Five blocks: rows rising to the right of one, three and one.
+    expect(rowLabels(onPoint).map((l) => l.row).sort()).toEqual([1, 2, 2, 2, 3]);
   });
 });
 
@@ -105,6 +138,13 @@ describe('arranged for the quilter', () => {
     }
   }, 30_000);
 
+  test('the score counts clashes and tells how even it is', () => {
+    const job = plantedWall(5, 6, 4);
+    const { best } = finish(job, 2);
+    expect(scoreOf(job).clashes).toBe(clashesOf(job).length);
+    expect(scoreOf(job, best).clashes).toBe(0);
+    expect(scoreOf(job, best).unevenness).toBeLessThan(scoreOf(job).unevenness);
+  });
   test('same seed, same answer; another seed, another', () => {
     const job = plantedWall(5, 6, 4);
     expect(finish(job, 9)).toEqual(finish(job, 9));

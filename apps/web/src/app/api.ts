@@ -9,6 +9,14 @@ export interface StoredQuilt {
   readonly plan: Plan;
 }
 
+/** A picture as the server made it: its id, the colours it found, and what it did that one would want to know. */
+export interface StoredPicture {
+  readonly id: string;
+  readonly colours: readonly string[];
+  readonly edge: string | null;
+  readonly notes: readonly string[];
+}
+
 /** An error as the server words it. */
 export interface ServerError {
   readonly code: string;
@@ -36,9 +44,16 @@ export const api = createApi({
       query: ({ id, ...body }) => ({ url: `/quilts/${id}`, method: 'PUT', body }),
       invalidatesTags: ['shelf'],
     }),
+    addPicture: build.mutation<StoredPicture, File>({
+      query: (file) => {
+        const body = new FormData();
+        body.append('picture', file);
+        return { url: '/pictures', method: 'POST', body };
+      },
+    }),
     removeQuilt: build.mutation<void, string>({ query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }), invalidatesTags: ['shelf'] }),
     restoreQuilt: build.mutation<StoredQuilt, string>({ query: (id) => ({ url: `/quilts/${id}/restore`, method: 'POST' }), invalidatesTags: ['shelf'] }),
   }),
 });
 
-export const { useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;
+export const { useAddPictureMutation, useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;

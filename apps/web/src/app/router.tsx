@@ -13,7 +13,10 @@ export const createRouter = () =>
           path: 'quilts/:id',
           lazy: async () => ({ Component: (await import('../quilt/QuiltPage.tsx')).QuiltPage }),
           children: [
+            { path: 'blocks', lazy: async () => ({ Component: (await import('../stages/blocks/BlocksStage.tsx')).BlocksStage }) },
             { path: 'setting', lazy: async () => ({ Component: (await import('../stages/setting/SettingStage.tsx')).SettingStage }) },
+            { path: 'wall', lazy: async () => ({ Component: (await import('../stages/wall/WallStage.tsx')).WallStage }) },
+            { path: 'labels', lazy: async () => ({ Component: (await import('../stages/wall/LabelsPage.tsx')).LabelsPage }) },
             { path: 'borders', lazy: async () => ({ Component: (await import('../stages/borders/BordersStage.tsx')).BordersStage }) },
           ],
         },

@@ -1,4 +1,4 @@
-import { fabricById, type Layout, lieOf, type Piece, type Plan } from '@lattice/core';
+import { fabricById, type Laid, type Layout, lieOf, type Piece, type Plan, wallOf } from '@lattice/core';
 import { memo, useId } from 'react';
 import { FaceDefinitions, lookOf, ontoOutline } from './faces.tsx';
 
@@ -12,21 +12,28 @@ export function partPath(layout: Layout, part: string): string {
   return layout.pieces.filter((p) => p.part === part).map(outlinePath).join('');
 }
 
+/** How a block lies in the place of a piece: its look, and its quarter turns by rule and by hand. One-way prints stay upright. */
+export function laidLook(plan: Plan, piece: Piece, { block, turn }: Laid): { look: string; turn: number } {
+  const lie = lieOf(plan.places, piece.spot!);
+  return { look: lookOf(block ?? undefined, lie.swapped), turn: block?.upright ? 0 : (lie.turn + turn) % 4 };
+}
+
 interface QuiltArtProps {
   readonly plan: Plan;
   readonly layout: Layout;
 }
 
 /**
- * The quilt itself in quilt units, seams as hairlines: cloth by part, blocks with the faces of the
- * pile in its order, turned and swapped as the plan says, an empty place where the pile has no block left.
+ * The quilt itself in quilt units, seams as hairlines: cloth by part, blocks with their pictures or faces
+ * as they lie on the wall, an empty place where no block lies.
  */
 export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) {
   const prefix = useId().replace(/[^\w-]/g, '');
   const blocks = layout.pieces.filter((p) => p.place !== undefined);
-  const lookAt = ({ place, spot }: Piece) => lookOf(plan.pile[place!], lieOf(plan.places, spot!).swapped);
-  const looks = [...new Set(blocks.map(lookAt))];
-  const isEmpty = (place: number) => plan.pile.length > 0 && place >= plan.pile.length;
+  const { places } = wallOf(plan, blocks.length);
+  const isEmpty = (piece: Piece) => plan.pile.length > 0 && places[piece.place!]!.block === null;
+  const laid = blocks.filter((b) => !isEmpty(b)).map((piece) => ({ piece, ...laidLook(plan, piece, places[piece.place!]!) }));
+  const looks = [...new Set(laid.map((l) => l.look))];
   return (
     <g>
       <FaceDefinitions looks={looks} prefix={prefix} />
@@ -35,13 +42,9 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
           <path key={part.key} d={partPath(layout, part.key)} fill={fabricById(plan, part.cutFrom.fabric).colour} stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
         ) : null,
       )}
-      {blocks.map((block) =>
-        isEmpty(block.place!) ? null : (
-          <use key={block.id} href={`#${prefix}-${looks.indexOf(lookAt(block))}`} transform={ontoOutline(block.outline, lieOf(plan.places, block.spot!).turn)} />
-        ),
-      )}
-      <path d={blocks.filter((b) => !isEmpty(b.place!)).map(outlinePath).join('')} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
-      <path className="empty-places" d={blocks.filter((b) => isEmpty(b.place!)).map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
+      {laid.map(({ piece, look, turn }) => <use key={piece.id} href={`#${prefix}-${looks.indexOf(look)}`} transform={ontoOutline(piece.outline, turn)} />)}
+      <path d={laid.map(({ piece }) => outlinePath(piece)).join('')} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+      <path className="empty-places" d={blocks.filter(isEmpty).map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
     </g>
   );
 });

@@ -4,12 +4,19 @@ import { memo } from 'react';
 /** What a block without a drawn face is shown in. */
 const PLAIN: readonly [string, string] = ['#d9d2c2', '#cfc7b5'];
 
+/** Looks of blocks with a picture name it; everything else is drawn. */
+const PICTURE = 'picture';
+
+/** Where a picture is fetched. */
+export const pictureAddress = (id: string): string => `/api/pictures/${id}`;
+
 /** One key for blocks that look alike, so that each look is drawn once and used many times. */
 export const lookOf = (block: PileBlock | undefined, swapped = false): string =>
-  [swapped ? 'swapped' : '', ...(block?.face ? [block.face, ...(block.colours ?? [])] : ['plain'])].join('|');
+  block?.picture ? ['', PICTURE, block.picture].join('|') : [swapped ? 'swapped' : '', ...(block?.face ? [block.face, ...(block.colours ?? [])] : ['plain'])].join('|');
 
 function FaceArt({ look }: { look: string }) {
   const [swapped, face, ...colours] = look.split('|');
+  if (face === PICTURE) return <image href={pictureAddress(colours[0]!)} width="1" height="1" preserveAspectRatio="none" />;
   const plain = face === 'plain';
   const patches = plain ? FACES['square in square'] : FACES[face as FaceName];
   const [own = PLAIN[0], second = own] = plain ? PLAIN : colours;
@@ -47,4 +54,13 @@ export const FaceDefinitions = memo(function FaceDefinitions({ looks, prefix }: 
 export function ontoOutline(outline: readonly Point[], turn = 0): string {
   const [o, x, y] = [turn, turn + 1, turn + 3].map((corner) => outline[corner % 4]!) as [Point, Point, Point];
   return `matrix(${x.x - o.x} ${x.y - o.y} ${y.x - o.x} ${y.y - o.y} ${o.x} ${o.y})`;
+}
+
+/** One block drawn by itself, filling the box it is given. */
+export function BlockArt({ block, turn = 0 }: { block: PileBlock; turn?: number }) {
+  return (
+    <svg viewBox="0 0 1 1" width="100%" height="100%" aria-hidden focusable="false" style={{ transform: `rotate(${90 * turn}deg)` }}>
+      <FaceArt look={lookOf(block)} />
+    </svg>
+  );
 }

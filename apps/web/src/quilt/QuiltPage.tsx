@@ -16,6 +16,12 @@ const Page = styled.div`
   > header { grid-area: top; }
   > nav { grid-area: rail; }
   > main { grid-area: stage; min-height: 0; }
+  /* On paper only the stage. */
+  @media print {
+    display: block;
+    height: auto;
+    > header, > nav { display: none; }
+  }
   @media (max-width: 760px) {
     grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
     grid-template-areas: 'top' 'rail' 'stage';

@@ -65,14 +65,14 @@ function SewnButton({ current }: { current: boolean }) {
 }
 
 /** Stages that exist, in the order of the work. A new stage is one line here and its route. */
-const STAGES = [{ path: 'setting', name: 'Setting' }, { path: 'borders', name: 'Borders' }];
+const STAGES = [{ path: 'blocks', name: 'Blocks' }, { path: 'setting', name: 'Setting' }, { path: 'wall', name: 'Wall' }, { path: 'borders', name: 'Borders' }];
 
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
   const plan = useAppSelector(selectPlan);
   const { pile } = useAppSelector(selectQuilt);
   const { id } = useParams();
-  const off = pile.small.length + pile.large.length;
+  const off = pile.small.length + pile.large.length + pile.crooked.length;
   return (
     <Wool aria-label="Stages">
       <ul>
@@ -83,7 +83,7 @@ export function Rail() {
       <p className="summary">
         {pile.blocks === 0
           ? <>No blocks measured yet.</>
-          : <>{pile.blocks} blocks measured. <Lengths text={off === 0 ? 'All can be sewn in as they are.' : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`} /></>}
+          : <>{pile.measured} of {pile.blocks} blocks measured. <Lengths text={off === 0 ? 'All can be sewn in as they are.' : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`} /></>}
       </p>
     </Wool>
   );

@@ -1,4 +1,5 @@
 import { type Plan, planProblems } from '@lattice/core';
+import { useCallback } from 'react';
 import { useStore } from 'react-redux';
 import type { RootState } from '../app/store.ts';
 import { planChanged } from './planSlice.ts';
@@ -10,12 +11,12 @@ import { selectPlan } from './selectors.ts';
  */
 export function useEdit() {
   const store = useStore<RootState>();
-  return (change: (plan: Plan) => Plan, gesture: string | null = null): string | null => {
+  return useCallback((change: (plan: Plan) => Plan, gesture: string | null = null): string | null => {
     const before = selectPlan(store.getState());
     const after = change(before);
     const [problem] = planProblems(after);
     if (problem) return problem.message;
     if (JSON.stringify(after) !== JSON.stringify(before)) store.dispatch(planChanged(after, gesture));
     return null;
-  };
+  }, [store]);
 }

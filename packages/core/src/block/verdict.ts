@@ -1,4 +1,4 @@
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatFine, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { PileBlock } from '../plan/shape.ts';
@@ -51,12 +51,13 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
   const [wide, high] = [measure.mostWidth - cut.width, measure.mostHeight - cut.height];
   const over = Math.max(wide, high);
   if (over > ease) {
-    const [offSides, offEnds] = [Math.max(0, wide) / 2, Math.max(0, high) / 2];
+    // What cannot be told from the size is not trimmed.
+    const [offSides, offEnds] = [wide > exact ? wide / 2 : 0, high > exact ? high / 2 : 0];
     const most = Math.max(offSides, offEnds);
     const pointsLost = block.points === true;
-    const sides = [offSides > TOLERANCE ? `${show(offSides)} off left and right` : '', offEnds > TOLERANCE ? `${show(offEnds)} off top and bottom` : ''].filter(Boolean);
+    const sides = [offSides > 0 ? `${formatFine(offSides, unit)} off left and right` : '', offEnds > 0 ? `${formatFine(offEnds, unit)} off top and bottom` : ''].filter(Boolean);
     const left = seam - most;
-    const warning = !pointsLost ? '' : left > TOLERANCE ? ` That leaves ${formatLength(left, unit)} of the ${show(seam)} beyond its points: they will be sewn over.` : ' That cuts its points off.';
+    const warning = !pointsLost ? '' : left > TOLERANCE ? ` That leaves ${formatFine(left, unit)} of the ${show(seam)} beyond its points: they will be sewn over.` : ' That cuts its points off.';
     return { kind: 'trim', offSides, offEnds, pointsLost, text: `Trim ${sides.join(' and ')}, so that the middle stays in the middle.${warning}` };
   }
   if (Math.max(Math.abs(short), over) > exact) return { kind: 'ease', ...none, text: `${short > 0 ? `${show(short)} short` : `${show(over)} over`}: pin its corners and ease it in.` };

@@ -55,7 +55,7 @@ interface Table {
  * writes them with the unit in the heading, colours, values and marks. Pictures stay where they are.
  */
 export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
-  const size = (value: number | null | undefined) => (value == null ? '' : formatLength(value, unit));
+  const size = (value: number | null | undefined) => (typeof value === 'number' ? formatLength(value, unit) : '');
   const rows = pile.map(({ name, maker, kind, face, width, height, edges, colours, value, upright, points }) => ({
     name, maker: maker ?? '', pattern: kind ?? face ?? '', [`width (${unit})`]: size(width), [`height (${unit})`]: size(height),
     ...Object.fromEntries(EDGES.map((edge) => [`${edge} (${unit})`, size(edges?.[edge])])),
@@ -164,7 +164,7 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
   const width = unmeasured ? null : size('width');
   const height = unmeasured ? null : size('height');
   const [top, bottom, left, right] = EDGES.map((edge) => (cell(edge) === '' ? null : size(edge)));
-  const edges = top != null && bottom != null && left != null && right != null ? { top, bottom, left, right } : null;
+  const edges = [top, bottom, left, right].every((edge) => typeof edge === 'number') ? ({ top, bottom, left, right } as NonNullable<PileBlock['edges']>) : null;
   if (problems.length > 0) return { block: null, problems, converted: 0 };
 
   const maker = cell('maker').slice(0, 80);

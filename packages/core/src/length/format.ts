@@ -44,6 +44,14 @@ export function formatLength(value: number, unit: Unit): string {
   return negative ? `-${text}` : text;
 }
 
+/** A small length to the nearest 1/32", or half millimetre, with its unit: what is trimmed off one side. */
+export function formatFine(value: number, unit: Unit): string {
+  if (unit === 'cm') return `${String(Math.round(value * 20) / 20)} cm`;
+  const { negative, whole, numerator, denominator } = fractionParts(value, 32);
+  const text = [whole > 0 || numerator === 0 ? String(whole) : '', numerator === 0 ? '' : `${numerator}/${denominator}`].filter(Boolean).join(' ');
+  return `${negative ? '-' : ''}${text}″`;
+}
+
 /** The mark that follows a length: ″ or cm. */
 export const unitMark = (unit: Unit): string => (unit === 'in' ? '″' : ' cm');
 

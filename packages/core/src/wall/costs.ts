@@ -185,3 +185,17 @@ export function costOf(job: WallJob, costs: Costs, { at, turns }: Arrangement): 
   });
   return sum;
 }
+
+/** How good an arrangement is, in two figures; less of either is better. */
+export interface WallScore {
+  readonly clashes: number;
+  /** How near alike blocks lie to one another, and how far values are from their order; of no unit. */
+  readonly unevenness: number;
+}
+
+/** The score of an arrangement of a job's blocks. */
+export function scoreOf(job: WallJob, arrangement: Arrangement = job): WallScore {
+  const costs = costsFor(job);
+  const even = { ...costs, clash: new Float32Array(costs.clash.length), turn: null };
+  return { clashes: countClashes(costs, arrangement, job.blocks.length), unevenness: costOf(job, even, arrangement) };
+}

@@ -5,7 +5,7 @@ import type { Piece } from '../layout/piece.ts';
 import { convertLength } from '../length/unit.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import type { Arrangement, ArrangeRules, Meeting, WallBlock, WallJob, WallPlace } from './job.ts';
-import { type Laid, type Wall, wallFrom, wallOf } from './wall.ts';
+import { type Laid, wallFrom, wallOf } from './wall.ts';
 
 /** Lightness of the three values a quilter sorts by. */
 const VALUES = { light: 0.85, medium: 0.55, dark: 0.25 } as const;
@@ -71,11 +71,4 @@ export function withArrangement(plan: Plan, { blocks, locked }: WallJob, { at, t
     block: block < 0 ? null : byId.get(blocks[block]!.id) ?? null, turn: block < 0 ? 0 : (turns[block] as Laid['turn']), locked: locked[i] ?? false,
   }));
   return { ...plan, wall: wallFrom(places) };
-}
-
-/** The wall with whatever lies in two places exchanged; what is locked stays, and the answer is then the same wall. */
-export function exchanged({ places }: Wall, a: number, b: number): Laid[] {
-  const [one, two] = [places[a]!, places[b]!];
-  if (a === b || one.locked || two.locked) return [...places];
-  return places.map((p, i) => (i === a ? { ...two, locked: false } : i === b ? { ...one, locked: false } : p));
 }

@@ -1,0 +1,187 @@
+import { type CutTo, doubtOf, formatWithUnit, type Layout, type PileBlock, type Plan, type ReadBlocks, readBlocksCsv, VERDICT_NAMES, verdictOn, wallOf, writeBlocksCsv } from '@lattice/core';
+import { FileDown, FileUp, Plus } from 'lucide-react';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { Section } from '../../figures/Section.tsx';
+import { download } from '../../quilt/download.ts';
+import { withBlock, withMoreBlocks, withoutBlocks, withPile, withSizesFrom } from '../../quilt/pileEdits.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+import { BlockSheet } from './BlockSheet.tsx';
+import { BlockTable, type CellAt, EDGES, SIZES, type TableHandle } from './BlockTable.tsx';
+import { readTable } from './readTable.ts';
+import { SeamTest } from './SeamTest.tsx';
+import { SizeChart } from './SizeChart.tsx';
+import { SizeChoices } from './SizeChoices.tsx';
+import { TapePanel } from './TapePanel.tsx';
+import { UnderstoodSheet } from './UnderstoodSheet.tsx';
+
+const Stage = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 336px;
+  height: 100%;
+  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
+  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); height: auto; }
+`;
+const Work = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-width: 0;
+  min-height: 0;
+  padding: 14px 18px;
+  .bar { display: flex; flex-wrap: wrap; align-items: center; gap: 8px; }
+  .bar h2 { margin-right: auto; font: 650 20px/1.2 var(--name); }
+  .problem { min-height: 20px; font-size: 13px; color: var(--wrong); }
+  .empty { padding: 30px 10px; text-align: center; color: var(--soft); }
+  @media (max-width: 760px) { height: 90vh; }
+`;
+const Side = styled.aside`
+  position: relative;
+  overflow-y: auto;
+  padding: 14px 18px 28px;
+  background: var(--card);
+  border-left: 1px solid var(--line);
+  .quilt { height: 190px; margin-bottom: 6px; }
+  .counts { font-size: 13px; color: var(--soft); }
+  .counts b { color: var(--ink); }
+  @media (max-width: 760px) { overflow: visible; border-left: 0; border-top: 1px solid var(--line); }
+`;
+
+/** Blocks: the pile to type or measure into, its sizes with the cut line, verdicts to work off, and the seam tested. */
+export function BlocksStage() {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const edit = useEdit();
+  const { pile, unit, seam, block } = plan;
+  const meant: CutTo = useMemo(() => ({ width: block.width + 2 * seam, height: block.height + 2 * seam }), [block, seam]);
+  const [by, setBy] = useState(0);
+  const cut: CutTo = useMemo(() => ({ width: meant.width + by, height: meant.height + by }), [meant, by]);
+  // A quilt made for another block: the line stands where that is.
+  const [madeFor, setMadeFor] = useState(meant);
+  if (madeFor !== meant) {
+    setMadeFor(meant);
+    setBy(0);
+  }
+  const [edges, setEdges] = useState(pile.some((b) => b.edges));
+  const [problem, setProblem] = useState<string | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const [pointed, setPointed] = useState<string | null>(null);
+  /** A table that was read, and the block the cursor was at. */
+  const [read, setRead] = useState<{ table: ReadBlocks; from: number | null } | null>(null);
+  const at = useRef<CellAt | null>(null);
+  const table = useRef<TableHandle>(null);
+
+  const change = useCallback((id: string, what: { [K in keyof PileBlock]?: PileBlock[K] | undefined }) => edit((p) => withBlock(p, id, what)), [edit]);
+  const setSize = useCallback((cell: CellAt, value: number | null): string | null => {
+    const its = pile[cell.row];
+    if (!its) return null;
+    if (cell.field === 'width' || cell.field === 'height') return change(its.id, { [cell.field]: value, settled: undefined });
+    if (value === null) return change(its.id, { edges: undefined });
+    if (its.width === null || its.height === null) return 'Measure it across the middle both ways first, then along its edges.';
+    const had = its.edges ?? { top: its.width, bottom: its.width, left: its.height, right: its.height };
+    return change(its.id, { edges: { ...had, [cell.field]: value }, settled: undefined });
+  }, [pile, change]);
+  const fields = edges ? [...SIZES, ...EDGES] : [...SIZES];
+  const takeReading = (length: number) => {
+    const cell = at.current;
+    if (!cell) return setProblem(`${formatWithUnit(length, unit)} was read, and the cursor is in no size: put it in the cell to fill.`);
+    const wide = cell.field === 'width' || cell.field === 'top' || cell.field === 'bottom';
+    const doubt = doubtOf(length, wide ? meant.width : meant.height, unit);
+    if (doubt) return setProblem(doubt);
+    const mark = unit === 'in' ? Math.round(length * 16) / 16 : Math.round(length * 10) / 10;
+    const wrong = setSize(cell, mark);
+    setProblem(wrong);
+    if (wrong) return;
+    const next = fields.indexOf(cell.field) + 1;
+    const to: CellAt = next < fields.length ? { row: cell.row, field: fields[next]! } : { row: cell.row + 1, field: 'width' };
+    at.current = to;
+    table.current?.focus(to);
+  };
+  const onCell = useCallback((cell: CellAt) => {
+    at.current = cell;
+  }, []);
+
+  const opened = pile.find((b) => b.id === open);
+  const kinds = (['small', 'crooked', 'trim', 'ease', 'fine', 'unmeasured'] as const).map((kind) => ({ kind, blocks: pile.filter((b) => verdictOn(b, cut, unit, seam).kind === kind) })).filter((k) => k.blocks.length > 0);
+  const toDo = kinds.filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim').flatMap((k) => k.blocks);
+  const done = toDo.filter((b) => b.settled).length;
+  return (
+    <Stage>
+      <Work>
+        <div className="bar">
+          <h2>{pile.length === 0 ? 'No blocks yet' : `${pile.length} blocks`}</h2>
+          <Button onPress={() => edit((p) => withMoreBlocks(p, [{ name: `Block ${p.pile.length + 1}`, width: null, height: null }]))}><Plus size={15} aria-hidden />Add a block</Button>
+          <FileTrigger acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']} onSelect={(files) => void readTable(files, unit).then((found) => setRead(found && { table: found, from: null }))}>
+            <Button><FileUp size={15} aria-hidden />From a CSV</Button>
+          </FileTrigger>
+          <Button isDisabled={pile.length === 0} onPress={() => download(`${plan.title} blocks.csv`, writeBlocksCsv(pile, unit), 'text/csv')}><FileDown size={15} aria-hidden />To a CSV</Button>
+        </div>
+        {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setBy} />}
+        {pile.length === 0
+          ? <p className="empty">Add blocks one by one, take them from a CSV, or copy a table in a spreadsheet and paste it here with Ctrl V.</p>
+          : null}
+        <BlockTable
+          {...{ pile, cut, unit, seam, edges, onCell }}
+          handle={table} onChange={change} onSize={setSize} onProblem={setProblem} onOpen={setOpen} onPoint={setPointed}
+          onPaste={(text) => setRead({ table: readBlocksCsv(text, unit), from: at.current?.row ?? null })}
+        />
+        <p className="problem" role="alert">{problem && <Lengths text={problem} />}</p>
+      </Work>
+      <Side aria-label="Sizes">
+        <PointedQuilt plan={plan} layout={quilt.layout} id={pointed} />
+        <p className="counts" data-testid="verdicts">
+          At <b><Lengths text={formatWithUnit(cut.width, unit)} /></b>: {kinds.map(({ kind, blocks }) => `${blocks.length} ${VERDICT_NAMES[kind].toLowerCase()}`).join(', ') || 'nothing measured'}.
+          {toDo.length > 0 && <> {done} of {toDo.length} worked off.</>}
+        </p>
+        <SizeChoices cut={cut} onCut={setBy} />
+        <TapePanel unit={unit} meant={meant.width} onReading={takeReading} />
+        <Section title="Measured places">
+          <SwitchField label="Along the four edges too" value={edges} onChange={setEdges} />
+          <p><small>Three places each way tell a crooked block from one that is merely large.</small></p>
+        </Section>
+        <SeamTest />
+      </Side>
+      {opened && (
+        <BlockSheet
+          key={opened.id} block={opened}
+          onChange={(what) => change(opened.id, what)}
+          onRemove={() => {
+            setOpen(null);
+            edit((p) => withoutBlocks(p, [opened.id]));
+          }}
+          onClose={() => setOpen(null)}
+        />
+      )}
+      <UnderstoodSheet
+        read={read?.table ?? null}
+        ways={[
+          { name: pile.length > 0 ? `Put these ${read?.table.blocks.length} in place of the pile` : `Use these ${read?.table.blocks.length} blocks`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) },
+          ...(pile.length > 0 ? [{ name: 'Add them to the pile', take: ({ blocks }: ReadBlocks) => edit((p) => withMoreBlocks(p, blocks)) }] : []),
+          ...(read && read.from !== null && pile[read.from] ? [{ name: `Fill sizes from ${pile[read.from]!.name} on`, take: ({ blocks }: ReadBlocks) => edit((p) => withSizesFrom(p, read.from!, blocks)) }] : []),
+        ]}
+        leave="Leave the pile as it is"
+        onClose={() => setRead(null)}
+      />
+    </Stage>
+  );
+}
+
+/** The quilt small, with the block that is pointed at in the table lit. */
+function PointedQuilt({ plan, layout, id }: { plan: Plan; layout: Layout; id: string | null }) {
+  const places = layout.pieces.filter((p) => p.place !== undefined);
+  const place = id === null ? -1 : wallOf(plan, places.length).places.findIndex((l) => l.block?.id === id);
+  const lit = places.find((p) => p.place === place);
+  return (
+    <svg className="quilt" viewBox={`0 0 ${layout.finished.width.value} ${layout.finished.height.value}`} width="100%" aria-hidden>
+      <QuiltArt plan={plan} layout={layout} />
+      {lit && <path d={`M${lit.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill="var(--chalk)" fillOpacity={0.45} stroke="var(--chalk)" strokeWidth={3} vectorEffect="non-scaling-stroke" />}
+    </svg>
+  );
+}

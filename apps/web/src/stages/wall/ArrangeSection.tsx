@@ -1,0 +1,125 @@
+import { type ArrangeRules, type Plan, type WallJob, type WallScore, withArrangement } from '@lattice/core';
+import { Label, ProgressBar, Slider, SliderThumb, SliderTrack } from 'react-aria-components';
+import styled from 'styled-components';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { CountField } from '../../design/controls/CountField.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Thumbnail } from '../../drawing/Thumbnail.tsx';
+import { Section } from '../../figures/Section.tsx';
+import type { Arranging } from './useArrange.ts';
+
+const Weight = styled(Slider)`
+  display: grid;
+  grid-template-columns: 118px 1fr;
+  align-items: center;
+  gap: 10px;
+  min-height: 30px;
+  font-size: 14px;
+  .track { position: relative; height: 26px; }
+  .track::before { content: ''; position: absolute; inset: 12px 0; border-radius: 2px; background: var(--line); }
+  .thumb { top: 50%; width: 24px; height: 24px; border: 2px solid var(--chalk); border-radius: 50%; background: var(--card); }
+  .thumb[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+`;
+const Running = styled(ProgressBar)`
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 14px;
+`;
+const Proposals = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+  margin: 8px 0;
+  button {
+    display: grid;
+    gap: 4px;
+    width: 100%;
+    padding: 6px;
+    border: 1.5px solid var(--line);
+    border-radius: 9px;
+    background: var(--card);
+    font-size: 12px;
+    line-height: 1.3;
+    text-align: left;
+    cursor: pointer;
+  }
+  button[aria-pressed='true'] { border-color: var(--thread); box-shadow: inset 0 0 0 1px var(--thread); }
+  .art { height: 96px; }
+`;
+
+const WEIGHTS: readonly (readonly [Exclude<keyof ArrangeRules, 'order'>, string])[] = [
+  ['kind', 'Kinds apart'], ['maker', 'Makers apart'], ['colour', 'Colours apart'], ['turn', 'Turns apart'], ['spread', 'Spread evenly'], ['gradient', 'Light to dark'],
+];
+const ORDERS = [{ id: 'across', name: 'From left to right' }, { id: 'down', name: 'From top to bottom' }, { id: 'outwards', name: 'From the middle out' }];
+
+const words = ({ clashes, unevenness }: WallScore) => `${clashes === 0 ? 'No clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}, uneven ${unevenness.toFixed(1)}`;
+
+interface ArrangeSectionProps {
+  readonly plan: Plan;
+  readonly job: WallJob;
+  /** Clashes of what is shown. */
+  readonly clashes: number;
+  readonly rules: ArrangeRules;
+  readonly onRules: (rules: ArrangeRules) => void;
+  readonly seed: number;
+  readonly onSeed: (seed: number) => void;
+  readonly spares: boolean;
+  readonly onSpares: (spares: boolean) => void;
+  readonly arranging: Arranging | null;
+  readonly picked: number;
+  readonly onPick: (proposal: number) => void;
+  readonly onStart: () => void;
+  readonly onStop: () => void;
+  readonly onTake: () => void;
+  readonly onLeave: () => void;
+}
+
+/** What an arrangement weighs, having one made, and choosing among those made. */
+export function ArrangeSection(props: ArrangeSectionProps) {
+  const { plan, job, clashes, rules, onRules, seed, onSeed, spares, onSpares, arranging, picked, onPick, onStart, onStop, onTake, onLeave } = props;
+  const proposals = arranging?.proposals ?? [];
+  return (
+    <Section title="Arrange for me">
+      <p data-testid="score"><small>{arranging?.before ? `Before: ${words(arranging.before)}. Now: ` : 'As it lies: '}{clashes === 0 ? 'no clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}. Less is better.</small></p>
+      {arranging?.running ? (
+        <Running aria-label="Arranging" value={100 * arranging.done}>
+          {({ valueText }) => <>Arranging, {valueText}<Button onPress={onStop}>Stop</Button></>}
+        </Running>
+      ) : (
+        <Button look={proposals.length > 0 ? 'plain' : 'main'} isDisabled={plan.pile.length < 2} onPress={onStart}>{proposals.length > 0 ? 'Arrange again' : 'Arrange for me'}</Button>
+      )}
+      {arranging?.failed && <p role="alert">Arranging stopped working. Try again.</p>}
+      {proposals.length > 0 && (
+        <>
+          <Proposals aria-label="Arrangements to choose from">
+            {proposals.map(({ arrangement, score }, i) => (
+              <li key={i}>
+                <button type="button" aria-pressed={i === picked} onClick={() => onPick(i)}>
+                  <span className="art"><Thumbnail plan={withArrangement(plan, arranging!.job, arrangement)} /></span>
+                  {words(score)}
+                </button>
+              </li>
+            ))}
+          </Proposals>
+          {!arranging!.running && (
+            <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+              <Button look="main" onPress={onTake}>Lay it out like this</Button>
+              <Button onPress={onLeave}>Leave it as it lies</Button>
+            </div>
+          )}
+        </>
+      )}
+      {WEIGHTS.map(([key, label]) => (
+        <Weight key={key} minValue={0} maxValue={10} step={0.5} value={rules[key]} onChange={(value) => onRules({ ...rules, [key]: value as number })}>
+          <Label>{label}</Label>
+          <SliderTrack className="track"><SliderThumb className="thumb" /></SliderTrack>
+        </Weight>
+      ))}
+      {rules.gradient > 0 && <ChoiceField label="Order" labelled value={rules.order} choices={ORDERS} onChange={(order) => onRules({ ...rules, order: order as ArrangeRules['order'] })} />}
+      {job.blocks.length > job.at.filter((b) => b >= 0).length && <SwitchField label="Bring in blocks from beside" value={spares} onChange={onSpares} />}
+      <CountField label="Begin from number" value={seed} onCommit={(value) => (value >= 1 && value <= 9999 ? (onSeed(value), null) : 'A number from 1 to 9999: the same one gives the same arrangement.')} />
+    </Section>
+  );
+}

@@ -1,0 +1,186 @@
+import { type Clash, fromInches, type Laid, type Layout, type Piece, type Plan, type Point, type RowLabel } from '@lattice/core';
+import { memo, useEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { useRoom } from '../../drawing/useRoom.ts';
+import type { Source } from './useBlockDrag.ts';
+import { viewFilter, ViewFilters, type ViewId } from './views.tsx';
+
+const Board = styled.div`
+  position: relative;
+  width: 100%;
+  height: 100%;
+  min-height: 260px;
+  overflow: hidden;
+  background: var(--ground);
+`;
+const Sheet = styled.svg`
+  position: absolute;
+  inset: 0;
+  will-change: transform;
+`;
+const Drawing = styled(Sheet)`
+  .place { fill: transparent; cursor: grab; touch-action: none; }
+  .place[data-locked] { cursor: default; }
+  .place:hover { fill: rgb(255 255 255 / 18%); }
+  .place:focus { outline: none; stroke: var(--chalk); stroke-width: 3; vector-effect: non-scaling-stroke; }
+  .place:focus:not(:focus-visible) { stroke: none; }
+  .chosen { fill: none; stroke: var(--chalk); stroke-width: 4; vector-effect: non-scaling-stroke; pointer-events: none; }
+  .carried { stroke: var(--thread); stroke-dasharray: 7 4; }
+  .label { font-weight: 650; font-family: var(--text); fill: #1b2433; text-anchor: middle; dominant-baseline: central; pointer-events: none; }
+  .badge { fill: #fbfcfc; stroke: #1b2433; stroke-width: 1; vector-effect: non-scaling-stroke; pointer-events: none; }
+`;
+
+/** The middle of a piece. */
+export const middleOf = ({ outline }: Piece): Point => ({
+  x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
+  y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
+});
+
+const pathOf = (piece: Piece): string => `M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
+/** Half of the shorter way across a piece. */
+const reachOf = (piece: Piece): number => {
+  const m = middleOf(piece);
+  return Math.min(...piece.outline.map((p, i) => {
+    const q = piece.outline[(i + 1) % piece.outline.length]!;
+    return Math.abs((q.y - p.y) * (m.x - p.x) - (q.x - p.x) * (m.y - p.y)) / Math.hypot(q.x - p.x, q.y - p.y);
+  }));
+};
+
+interface WallBoardProps {
+  /** What is drawn: the plan, or what is being tried out. */
+  readonly plan: Plan;
+  readonly layout: Layout;
+  readonly pieces: readonly Piece[];
+  readonly places: readonly Laid[];
+  readonly labels: readonly RowLabel[];
+  readonly showLabels: boolean;
+  readonly view: ViewId;
+  readonly clashes: readonly Clash[];
+  readonly pointedClash: Clash | null;
+  readonly chosen: readonly number[];
+  readonly carried: number | null;
+  readonly onPress: (event: React.PointerEvent, source: Source) => void;
+  readonly onKey: (event: React.KeyboardEvent, place: number) => void;
+}
+
+/** The quilt as it hangs on the wall, every block to take hold of, clashes tied together with a thread. */
+export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places, labels, showLabels, view, clashes, pointedClash, chosen, carried, onPress, onKey }: WallBoardProps) {
+  const [element, setElement] = useState<HTMLDivElement | null>(null);
+  const room = useRoom(element);
+  const size = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const margin = 24;
+  const scale = Math.max(0, Math.min((room.width - 2 * margin) / size.width, (room.height - 2 * margin) / size.height));
+  const x = (room.width - size.width * scale) / 2;
+  const y = (room.height - size.height * scale) / 2;
+  return (
+    <Board ref={setElement}>
+      {scale > 0 && (
+        <>
+          <Art {...{ plan, layout, view, x, y, scale }} width={room.width} height={room.height} />
+          <Drawing width={room.width} height={room.height} aria-label="The wall" role="group">
+            <g transform={`translate(${x} ${y}) scale(${scale})`}>
+              <Threads {...{ clashes, pointedClash, pieces }} />
+              <Places {...{ plan, pieces, places, labels, onPress, onKey }} />
+              {chosen.map((place) => pieces[place] && <path key={place} className="chosen" d={pathOf(pieces[place])} />)}
+              {carried !== null && pieces[carried] && <path className="chosen carried" d={pathOf(pieces[carried])} />}
+              {pieces.map((piece, i) => {
+                const middle = middleOf(piece);
+                const reach = reachOf(piece);
+                const label = labels[i]!;
+                return (
+                  <g key={piece.id} pointerEvents="none">
+                    {places[i]?.locked && <Lock x={middle.x} y={middle.y + reach * 0.74} size={reach * 0.26} />}
+                    {showLabels && (
+                      <>
+                        <circle className="badge" cx={middle.x} cy={middle.y} r={reach * 0.42} />
+                        <text className="label" x={middle.x} y={middle.y} fontSize={reach * 0.34}>{label.row}·{label.number}</text>
+                      </>
+                    )}
+                  </g>
+                );
+              })}
+            </g>
+          </Drawing>
+        </>
+      )}
+    </Board>
+  );
+});
+
+/** The quilt itself, on a sheet of its own: what is chosen or pointed at above it never draws it again. */
+const Art = memo(function Art({ plan, layout, view, x, y, scale, width, height }: Pick<WallBoardProps, 'plan' | 'layout' | 'view'> & { x: number; y: number; scale: number; width: number; height: number }) {
+  return (
+    <Sheet width={width} height={height} aria-hidden>
+      <ViewFilters blur={fromInches(1 / 4, plan.unit)} />
+      <g transform={`translate(${x} ${y}) scale(${scale})`} filter={viewFilter(view)}><QuiltArt plan={plan} layout={layout} /></g>
+    </Sheet>
+  );
+});
+
+/** A small padlock. */
+function Lock({ x, y, size }: { x: number; y: number; size: number }) {
+  return (
+    <g transform={`translate(${x} ${y}) scale(${size})`}>
+      <circle r="0.95" className="badge" />
+      <rect x="-0.42" y="-0.12" width="0.84" height="0.62" rx="0.1" fill="#1b2433" />
+      <path d="M-0.26 -0.1V-0.3A0.26 0.26 0 0 1 0.26 -0.3V-0.1" fill="none" stroke="#1b2433" strokeWidth="0.14" />
+    </g>
+  );
+}
+
+/** Blocks that should not meet, tied by a thread with a knot between them. */
+const Threads = memo(function Threads({ clashes, pointedClash, pieces }: { clashes: readonly Clash[]; pointedClash: Clash | null; pieces: readonly Piece[] }) {
+  return (
+    <g pointerEvents="none" className="clashes">
+      {clashes.map((clash) => {
+        const [a, b] = [middleOf(pieces[clash.a]!), middleOf(pieces[clash.b]!)];
+        const lit = clash === pointedClash;
+        // From inside the one to inside the other, no further: the blocks themselves stay to be seen.
+        const along = (t: number) => `${a.x + t * (b.x - a.x)} ${a.y + t * (b.y - a.y)}`;
+        const d = `M${along(0.3)}L${along(0.7)}`;
+        return (
+          <g key={`${clash.a}-${clash.b}`}>
+            <path d={d} stroke="#fbfcfc" strokeWidth={lit ? 9 : 5} vectorEffect="non-scaling-stroke" />
+            <path d={d} stroke="#c33c24" strokeWidth={lit ? 5 : 2.5} strokeDasharray={clash.how === 'corner' ? '5 4' : undefined} vectorEffect="non-scaling-stroke" />
+            <circle cx={(a.x + b.x) / 2} cy={(a.y + b.y) / 2} r={reachOf(pieces[clash.a]!) * (lit ? 0.2 : 0.12)} fill="#c33c24" stroke="#fbfcfc" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+          </g>
+        );
+      })}
+    </g>
+  );
+});
+
+const TURNS = ['', ', turned a quarter', ', turned half round', ', turned three quarters'];
+
+/** What is read out of a place. */
+export function placeWords({ block, turn, locked }: Laid, { row, number }: RowLabel): string {
+  const what = block ? `${block.name}${block.maker ? ` by ${block.maker}` : ''}` : 'empty';
+  return `Row ${row}, place ${number}: ${what}${block ? TURNS[turn] : ''}${locked ? ', locked' : ''}`;
+}
+
+/** Invisible places that take hold of blocks; drawn apart, so that nothing else redraws them. */
+const Places = memo(function Places({ plan, pieces, places, labels, onPress, onKey }: Pick<WallBoardProps, 'plan' | 'pieces' | 'places' | 'labels' | 'onPress' | 'onKey'>) {
+  const group = useRef<SVGGElement>(null);
+  // One place is in the order of Tab, the last that was gone to. Kept on the elements themselves: moving about draws nothing again.
+  useEffect(() => {
+    const all = [...group.current!.querySelectorAll('.place')];
+    const had = all.findIndex((place) => place.getAttribute('tabindex') === '0');
+    all.forEach((place, i) => place.setAttribute('tabindex', i === Math.max(0, had) ? '0' : '-1'));
+  }, [pieces]);
+  const goTo = (event: React.FocusEvent) => {
+    group.current!.querySelector('[tabindex="0"]')?.setAttribute('tabindex', '-1');
+    event.currentTarget.setAttribute('tabindex', '0');
+  };
+  return (
+    <g ref={group} role="group" aria-label={`${plan.title}, ${pieces.length} places`}>
+      {pieces.map((piece, i) => (
+        <path
+          key={piece.id} className="place" d={pathOf(piece)} role="button" data-place={i} data-locked={places[i]!.locked || undefined}
+          aria-label={placeWords(places[i]!, labels[i]!)}
+          onPointerDown={(event) => onPress(event, { place: i })} onKeyDown={(event) => onKey(event, i)} onFocus={goTo}
+        />
+      ))}
+    </g>
+  );
+});
