@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page, Request } from '@playwright/test';
-import { expect, openCopy, size, tab, test } from '../support/quilt.ts';
+import { expect, openCopy, tab, test } from '../support/quilt.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -18,6 +18,8 @@ async function accessible(page: Page): Promise<void> {
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`no fault axe can find, ${scheme}`, async ({ page, server }) => {
+    // Every screen in turn, each examined whole.
+    test.slow();
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
     await page.goto(server.address);
     await expect(page.getByRole('link', { name: 'Potting-shed raffle quilt' }).first()).toBeVisible();
@@ -42,6 +44,16 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'The centre' }).click();
     await page.getByText('Cloth or piecing that repeats').first().click();
     await accessible(page);
+    await page.getByRole('link', { name: 'Blocks' }).click();
+    await expect(page.getByRole('slider', { name: 'Cut all to' })).toBeVisible();
+    await page.getByText('Take readings from a tape').click();
+    await accessible(page);
+    await page.getByRole('button', { name: 'Open Wheelbarrow' }).click();
+    await accessible(page);
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Wall' }).click();
+    await expect(page.locator('[data-place="0"]')).toBeVisible();
+    await accessible(page);
   });
 }
 
@@ -54,7 +66,12 @@ for (const width of [320, 760, 2560]) {
       const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(over).toBeLessThanOrEqual(0);
     }
-    await expect(size(page)).toBeVisible();
+    for (const stage of ['Blocks', 'Wall', 'Borders']) {
+      await page.getByRole('link', { name: stage }).click();
+      await expect(page).toHaveURL(new RegExp(stage.toLowerCase()));
+      await page.waitForLoadState('networkidle');
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    }
     await page.goto(server.address);
     await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);

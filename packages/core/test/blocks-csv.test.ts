@@ -24,6 +24,7 @@ describe('a table of blocks', () => {
   });
   test.each([
     ['two columns of sizes', ['10 1/2\t10 3/8', '10.5\t10.5'], [['Block 1', 10.5, 10.375], ['Block 2', 10.5, 10.5]]],
+    ['ragged lines', ['10 1/8\t10 1/4', '10', '', '10.5\t10'], [['Block 1', 10.125, 10.25], ['Block 4', 10.5, 10]]],
     ['names before them', ['Gate\t10 1/2\t10 3/8'], [['Gate', 10.5, 10.375]]],
     ['one size for both ways', ['Gate\t10 1/2'], [['Gate', 10.5, 10.5]]],
   ])('cells pasted without headings: %s', (_, lines, blocks) => {

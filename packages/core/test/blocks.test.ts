@@ -14,10 +14,12 @@ describe('one block judged', () => {
   ])('%p" against 12 1/2": %s', (width, kind) => expect(judge(block(width)).kind).toBe(kind));
   test('the trim is half the excess off each of two opposite sides, apart for the two ways', () => {
     expect(judge(block(12.75, 13))).toMatchObject({ kind: 'trim', offSides: 0.125, offEnds: 0.25, pointsLost: false });
-    expect(judge(block(12.75, 12.5)).text).toBe('Trim 1/8″ off left and right, so that the middle stays in the middle.');
+    expect(judge(block(12.75, 13)).text).toBe('Trim 1/8″ off left and right, 1/4″ off top and bottom.');
+    expect(judge(block(12.75)).text).toBe('Trim 1/8″ off all four sides.');
+    expect(judge(block(12.75, 12.5)).text).toBe('Trim 1/8″ off left and right.');
   });
   test('to the thirty-second, and nothing off a side that is right', () => {
-    expect(judge(block(12.6875, 12.5625)).text).toBe('Trim 3/32″ off left and right, so that the middle stays in the middle.');
+    expect(judge(block(12.6875, 12.5625)).text).toBe('Trim 3/32″ off left and right.');
   });
   test('a trim that eats into the quarter inch beyond points is warned of', () => {
     const verdict = judge(block(12.75, 12.5, { points: true }));

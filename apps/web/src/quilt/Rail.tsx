@@ -23,6 +23,7 @@ const Wool = styled.nav`
     flex-direction: row;
     align-items: center;
     padding: 0 12px;
+    overflow-x: auto;
     ul { flex: none; display: flex; }
     ul::before { display: none; }
     .summary { padding: 6px 8px; }

@@ -1,7 +1,7 @@
 import { formatWithUnit } from '../length/format.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import { wallOf } from '../wall/wall.ts';
-import { verdictOn } from './verdict.ts';
+import { type Verdict, verdictOn } from './verdict.ts';
 
 /** The pile of finished blocks held against the places the setting has for them. */
 export interface Pile {
@@ -26,7 +26,8 @@ export interface Pile {
 export function judgePile(plan: Plan, needed: number): Pile {
   const { pile, block, seam, unit } = plan;
   const meant = { width: block.width + 2 * seam, height: block.height + 2 * seam };
-  const of = (kind: 'small' | 'trim' | 'unmeasured') => pile.filter((b) => verdictOn(b, meant, unit, seam).kind === kind);
+  const kinds = pile.map((b) => verdictOn(b, meant, unit, seam).kind);
+  const of = (kind: Verdict['kind']) => pile.filter((_, i) => kinds[i] === kind);
   return {
     blocks: pile.length,
     needed,
@@ -36,7 +37,7 @@ export function judgePile(plan: Plan, needed: number): Pile {
     measured: pile.length - of('unmeasured').length,
     small: of('small'),
     large: of('trim'),
-    crooked: pile.filter((b) => verdictOn(b, meant, unit, seam).kind === 'crooked'),
+    crooked: of('crooked'),
   };
 }
 

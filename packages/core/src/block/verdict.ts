@@ -1,5 +1,5 @@
 import { formatFine, formatWithUnit } from '../length/format.ts';
-import { TOLERANCE } from '../length/tolerance.ts';
+import { near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { PileBlock } from '../plan/shape.ts';
 import { measureOf } from './measure.ts';
@@ -55,10 +55,12 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
     const [offSides, offEnds] = [wide > exact ? wide / 2 : 0, high > exact ? high / 2 : 0];
     const most = Math.max(offSides, offEnds);
     const pointsLost = block.points === true;
-    const sides = [offSides > 0 ? `${formatFine(offSides, unit)} off left and right` : '', offEnds > 0 ? `${formatFine(offEnds, unit)} off top and bottom` : ''].filter(Boolean);
+    const sides = near(offSides, offEnds)
+      ? `${formatFine(offSides, unit)} off all four sides`
+      : [offSides > 0 ? `${formatFine(offSides, unit)} off left and right` : '', offEnds > 0 ? `${formatFine(offEnds, unit)} off top and bottom` : ''].filter(Boolean).join(', ');
     const left = seam - most;
     const warning = !pointsLost ? '' : left > TOLERANCE ? ` That leaves ${formatFine(left, unit)} of the ${show(seam)} beyond its points: they will be sewn over.` : ' That cuts its points off.';
-    return { kind: 'trim', offSides, offEnds, pointsLost, text: `Trim ${sides.join(' and ')}, so that the middle stays in the middle.${warning}` };
+    return { kind: 'trim', offSides, offEnds, pointsLost, text: `Trim ${sides}.${warning}` };
   }
   if (Math.max(Math.abs(short), over) > exact) return { kind: 'ease', ...none, text: `${short > 0 ? `${show(short)} short` : `${show(over)} over`}: pin its corners and ease it in.` };
   return { kind: 'fine', ...none, text: 'Sew it as it is.' };

@@ -73,7 +73,9 @@ export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
  * own unit. Never throws; says what it made of every line.
  */
 export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const clean = text.replace(/^\uFEFF/, '');
+  // What a spreadsheet puts on the clipboard has tabs, even where its lines are ragged.
+  const { data } = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimiter: clean.split('\n', 1)[0]!.includes('\t') ? '\t' : '' });
   const rows = data.map((row) => row.map((cell) => cell.trim()));
   const isBlank = (row: readonly string[]) => row.every((cell) => cell === '');
   const headAt = rows.findIndex((row) => !isBlank(row));

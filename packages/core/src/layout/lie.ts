@@ -31,13 +31,17 @@ export interface LieCounts {
 
 /** Counts what the rule asks for: so many blocks to turn, and so many to make with the background swapped. */
 export function countLies(plan: Plan, layout: Layout): LieCounts {
-  const lies = layout.pieces.flatMap((p) => (p.spot ? [lieOf(plan.places, p.spot)] : []));
-  const counted = (name: string, is: (lie: Lie) => boolean): Figure => {
-    const count = lies.filter(is).length;
-    return countOf(count, `${count} of ${lies.length} blocks ${name}`);
-  };
+  const tally = { turned: [0, 0, 0, 0], swapped: 0, blocks: 0 };
+  for (const { spot } of layout.pieces) {
+    if (!spot) continue;
+    const { turn, swapped } = lieOf(plan.places, spot);
+    tally.blocks++;
+    tally.turned[turn]!++;
+    if (swapped) tally.swapped++;
+  }
+  const counted = (name: string, count: number): Figure => countOf(count, `${count} of ${tally.blocks} blocks ${name}`);
   return {
-    turned: [counted('turned a quarter', (l) => l.turn === 1), counted('turned half round', (l) => l.turn === 2), counted('turned three quarters', (l) => l.turn === 3)],
-    swapped: counted('with the background swapped', (l) => l.swapped),
+    turned: [counted('turned a quarter', tally.turned[1]!), counted('turned half round', tally.turned[2]!), counted('turned three quarters', tally.turned[3]!)],
+    swapped: counted('with the background swapped', tally.swapped),
   };
 }

@@ -61,14 +61,12 @@ export function BlocksStage() {
   const edit = useEdit();
   const { pile, unit, seam, block } = plan;
   const meant: CutTo = useMemo(() => ({ width: block.width + 2 * seam, height: block.height + 2 * seam }), [block, seam]);
-  const [by, setBy] = useState(0);
-  const cut: CutTo = useMemo(() => ({ width: meant.width + by, height: meant.height + by }), [meant, by]);
-  // A quilt made for another block: the line stands where that is.
-  const [madeFor, setMadeFor] = useState(meant);
-  if (madeFor !== meant) {
-    setMadeFor(meant);
-    setBy(0);
-  }
+  /** Width all are cut to; null: as meant. */
+  const [cutWidth, setCutWidth] = useState<number | null>(null);
+  const cut: CutTo = useMemo(() => {
+    const width = cutWidth ?? meant.width;
+    return { width, height: meant.height + width - meant.width };
+  }, [meant, cutWidth]);
   const [edges, setEdges] = useState(pile.some((b) => b.edges));
   const [problem, setProblem] = useState<string | null>(null);
   const [open, setOpen] = useState<string | null>(null);
@@ -123,7 +121,7 @@ export function BlocksStage() {
           </FileTrigger>
           <Button isDisabled={pile.length === 0} onPress={() => download(`${plan.title} blocks.csv`, writeBlocksCsv(pile, unit), 'text/csv')}><FileDown size={15} aria-hidden />To a CSV</Button>
         </div>
-        {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setBy} />}
+        {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setCutWidth} />}
         {pile.length === 0
           ? <p className="empty">Add blocks one by one, take them from a CSV, or copy a table in a spreadsheet and paste it here with Ctrl V.</p>
           : null}
@@ -140,7 +138,7 @@ export function BlocksStage() {
           At <b><Lengths text={formatWithUnit(cut.width, unit)} /></b>: {kinds.map(({ kind, blocks }) => `${blocks.length} ${VERDICT_NAMES[kind].toLowerCase()}`).join(', ') || 'nothing measured'}.
           {toDo.length > 0 && <> {done} of {toDo.length} worked off.</>}
         </p>
-        <SizeChoices cut={cut} onCut={setBy} />
+        <SizeChoices cut={cut} onCut={setCutWidth} />
         <TapePanel unit={unit} meant={meant.width} onReading={takeReading} />
         <Section title="Measured places">
           <SwitchField label="Along the four edges too" value={edges} onChange={setEdges} />

@@ -10,9 +10,9 @@ import type { ChanceJob } from '../../workers/chance.worker.ts';
 const Spread = styled.div`
   margin-top: 10px;
   font-size: 13px;
-  svg { display: block; width: 100%; height: 64px; margin: 6px 0 2px; overflow: visible; }
-  rect { fill: var(--soft); }
-  rect[data-in] { fill: var(--good); }
+  .rows { display: block; width: 100%; height: 64px; margin: 6px 0 2px; }
+  .rows rect { fill: var(--soft); }
+  .rows rect[data-in] { fill: var(--good); }
   .axis { display: flex; justify-content: space-between; color: var(--soft); }
 `;
 
@@ -54,7 +54,7 @@ export function Chance({ fat }: { fat: number }) {
 function Histogram({ spread: { classes: { from, step, counts } }, tolerance }: { spread: RowSpread; tolerance: number }) {
   const most = Math.max(...counts);
   return (
-    <svg viewBox={`0 0 ${counts.length} 20`} preserveAspectRatio="none" role="img" aria-label="How many rows come out how wide">
+    <svg className="rows" viewBox={`0 0 ${counts.length} 20`} preserveAspectRatio="none" role="img" aria-label="How many rows come out how wide">
       {counts.map((count, i) => (
         <rect key={i} x={i + 0.08} width={0.84} y={20 - (20 * count) / most} height={(20 * count) / most} data-in={Math.abs(from + (i + 0.5) * step) <= tolerance || undefined} />
       ))}

@@ -47,8 +47,8 @@ interface SizeChartProps {
   readonly cut: CutTo;
   readonly unit: Unit;
   readonly seam: number;
-  /** Moves the cut line to so much above (or below) what was meant. */
-  readonly onCut: (by: number) => void;
+  /** Moves the cut line to another width. */
+  readonly onCut: (width: number) => void;
 }
 
 /**
@@ -110,7 +110,7 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
           plugins: { legend: { position: 'bottom', labels: { boxWidth: 12, color: colours.soft } }, tooltip: { callbacks: { title: ([item]) => heading(item!.parsed.x ?? 0) } } },
         }}
       />
-      {area && <CutLine {...{ area, by, reach, unit, cut, onCut }} />}
+      {area && <CutLine {...{ area, by, reach, unit, cut }} onCut={(to) => onCut(meant.width + to)} />}
     </Frame>
   );
 }

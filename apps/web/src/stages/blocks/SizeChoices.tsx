@@ -50,7 +50,7 @@ function costOf({ remade, coped, counts, pointsLost, quilt }: SizeChoice, show: 
 }
 
 /** The sizes all could be cut to, the proposed one first with its reason, and taking one as the block of the plan. */
-export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (by: number) => void }) {
+export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (width: number) => void }) {
   const plan = useAppSelector(selectPlan);
   const quilt = useAppSelector(selectQuilt);
   const edit = useEdit();
@@ -67,7 +67,7 @@ export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (by: number) =>
       <Choices
         aria-label="What to cut the blocks to"
         value={chosen}
-        onChange={(key) => onCut(choices.find((c) => c.key === key)!.cut.width - (block.width + 2 * seam))}
+        onChange={(key) => onCut(choices.find((c) => c.key === key)!.cut.width)}
       >
         {choices.map((choice, i) => (
           <Choice key={choice.key} value={choice.key} data-testid={`choice-${choice.key}`}>

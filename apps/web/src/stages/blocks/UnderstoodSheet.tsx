@@ -20,7 +20,7 @@ export interface Taking {
 /** What a table of blocks was understood as, before anything of it is taken. */
 export function UnderstoodSheet({ read, ways, leave, onClose }: { read: ReadBlocks | null; ways: readonly Taking[]; leave: string; onClose: () => void }) {
   return (
-    <Sheet title={read?.blocks.length === 0 ? 'No blocks could be taken' : `${read?.blocks.length} blocks understood`} width={560} isOpen={read !== null} onClose={onClose}>
+    <Sheet title={read?.blocks.length === 0 ? 'No blocks could be taken' : `${read?.blocks.length} ${read?.blocks.length === 1 ? 'block' : 'blocks'} understood`} width={560} isOpen={read !== null} onClose={onClose}>
       {read && (
         <Understood>
           {read.notes.map((note) => <p className="note" key={note}>{note}</p>)}
