@@ -33,7 +33,7 @@ await shot('shelf');
 await open(DEMO);
 await page.getByRole('link', { name: 'Blocks' }).click();
 await page.getByRole('slider', { name: 'Cut all to' }).waitFor();
-await page.getByRole('row').filter({ hasText: 'Robin' }).hover();
+await page.getByRole('textbox', { name: 'Robin, width' }).hover();
 await shot('blocks');
 await page.getByRole('link', { name: 'Wall' }).click();
 await page.getByRole('button', { name: 'Arrange for me' }).click();

@@ -75,6 +75,21 @@ test('typed at speed: Enter goes down, fractions are read, what cannot be stays 
   await expect(page.getByRole('button', { name: 'Seed tin: done' })).toHaveAttribute('aria-pressed', 'true');
 });
 
+test('the pile by kind: one kind shown alone, typed down within it', async ({ page, server }) => {
+  await openCopy(page, server);
+  await toBlocks(page);
+  await page.getByRole('button', { name: /\d+ star/ }).click();
+  const names = page.getByRole('textbox', { name: /^Name of block/ });
+  const count = Number((await page.getByRole('button', { name: /\d+ star/ }).innerText()).match(/\d+/)![0]);
+  await expect(names).toHaveCount(count);
+  const [first, second] = [await names.nth(0).inputValue(), await names.nth(1).inputValue()];
+  await cell(page, `${first}, width`).fill('10 1/2');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, `${second}, width`)).toBeFocused();
+  await page.getByRole('button', { name: /\d+ star/ }).click();
+  await expect(names).not.toHaveCount(count);
+});
+
 test('a table pasted from a spreadsheet is shown before it is taken; out to a CSV and in again it is the same', async ({ page, server }) => {
   await openCopy(page, server);
   await toBlocks(page);

@@ -95,6 +95,11 @@ describe('clashes', () => {
     const p = inchPlan({ grid: { across: 2, down: 1 }, setting: wholeSetting({ kind: 'edge-to-edge' }), pile: [block('a', { kind: 'x', colours: ['#c4532f'] }), block('b', { kind: 'y', colours: ['#c8562f'] })] });
     expect(clashes(p)[0]!.reasons).toEqual(['colour']);
   });
+  test('a cloth in common, where that is asked for', () => {
+    const p = inchPlan({ grid: { across: 2, down: 1 }, setting: wholeSetting({ kind: 'edge-to-edge' }), pile: [block('a', { kind: 'x', colours: ['#c4532f', '#2e4a5f'] }), block('b', { kind: 'y', colours: ['#e0a93b', '#2e4b60'] })] });
+    expect(clashes(p)).toEqual([]);
+    expect(clashes(p, { ...START_RULES, cloth: 2 })[0]!.reasons).toEqual(['cloth']);
+  });
   test('across a sash blocks meet too, and on point along their slanting rows', () => {
     const sashed = { ...kinds('star', 'star', 'x', 'y'), setting: wholeSetting({ kind: 'sashed' }) };
     expect(clashes(sashed)).toHaveLength(1);
@@ -168,7 +173,7 @@ describe('arranged for the quilter', () => {
     expect(best.turns.some((t) => t !== 0)).toBe(true);
   });
   test('light to dark across, when nothing else matters: sorted', () => {
-    const job = plantedWall(6, 1, 7, { kind: 0, maker: 0, colour: 0, turn: 0, spread: 0, gradient: 5, order: 'across' });
+    const job = plantedWall(6, 1, 7, { kind: 0, maker: 0, colour: 0, cloth: 0, turn: 0, spread: 0, gradient: 5, order: 'across' });
     const values = finish(job).best.at.map((b) => job.blocks[b]!.value);
     expect([...values].sort((a, b) => b - a)).toEqual(values);
   });

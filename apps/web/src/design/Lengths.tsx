@@ -9,6 +9,10 @@ const Fraction = styled.span`
 const Closed = styled.span`
   font-size: 0;
 `;
+/** No line ends between a whole and its fraction. */
+const Together = styled.span`
+  white-space: nowrap;
+`;
 const Figures = styled.span`
   font-variant-numeric: tabular-nums;
 `;
@@ -23,12 +27,12 @@ export function Lengths({ text }: { text: string }) {
   const pieces: React.ReactNode[] = [];
   let reached = 0;
   for (const match of text.matchAll(FRACTION)) {
-    pieces.push(<Fragment key={reached}>{text.slice(reached, match.index) + (match[1]?.trimEnd() ?? '')}</Fragment>);
+    pieces.push(<Fragment key={reached}>{text.slice(reached, match.index)}</Fragment>);
     pieces.push(
-      <Fragment key={`f${match.index}`}>
-        {match[1] && <Closed> </Closed>}
+      <Together key={`f${match.index}`}>
+        {match[1] && <>{match[1].trimEnd()}<Closed> </Closed></>}
         <Fraction>{match[2]}</Fraction>
-      </Fragment>,
+      </Together>,
     );
     reached = match.index + match[0].length;
   }

@@ -4,7 +4,7 @@ import { rulerNearest } from '../length/rounding.ts';
 import { near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Measured } from '../plan/shape.ts';
-import type { Border } from './stack.ts';
+import type { Border } from './border.ts';
 
 export interface Size {
   readonly width: Figure;

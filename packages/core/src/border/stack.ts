@@ -2,17 +2,9 @@ import { countOf, type Figure } from '../figure/figure.ts';
 import { type Band, type CutAs, type CutLength, type FabricUse, type Part, type Piece, type Point, rectangle } from '../layout/piece.ts';
 import { formatLength } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
+import type { Border } from './border.ts';
 import type { BorderCorners } from './corners.ts';
 import type { TopSize } from './sizes.ts';
-
-/** One border of a stack, from the centre outward; widths are finished. */
-export interface Border {
-  readonly sides: number;
-  readonly ends: number;
-  readonly corners: BorderCorners;
-  readonly fabric: string;
-  readonly cornerFabric: string;
-}
 
 /** A bordered centre: the pieces of every border, and the size outside the last. */
 export interface Bordered {

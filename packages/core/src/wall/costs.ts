@@ -3,11 +3,13 @@ import type { Arrangement, WallBlock, WallJob } from './job.ts';
 
 /** Main colours nearer than this look the same side by side: CIEDE2000 of 12 (from memory). */
 export const SAME_COLOUR = 12;
+/** Any two colours nearer than this are taken to be of one cloth: CIEDE2000 of 4 (from memory). */
+const SAME_CLOTH = 4;
 /** Corner to corner counts half as much as side by side. */
 const CORNER = 0.5;
 
 /** Why two blocks should not lie beside each other. */
-export type ClashReason = 'kind' | 'maker' | 'colour' | 'turn';
+export type ClashReason = 'kind' | 'maker' | 'colour' | 'cloth' | 'turn';
 
 /** Two blocks that lie beside each other and should not. */
 export interface Clash {
@@ -17,15 +19,16 @@ export interface Clash {
   readonly reasons: readonly ClashReason[];
 }
 
-/** A block's main colour; null when none is known. */
-const mainColour = ({ colours }: WallBlock): Lab65 | null => (colours[0] ? labOf(colours[0]) : null);
+/** A block's colours as they are compared. */
+const coloursOf = ({ colours }: WallBlock): readonly Lab65[] => colours.map(labOf);
 
-/** Which reasons two blocks have, whatever their turn. */
-function alike(a: WallBlock, b: WallBlock, labA: Lab65 | null, labB: Lab65 | null): Record<'kind' | 'maker' | 'colour', boolean> {
+/** Which reasons two blocks have, whatever their turn; only those the rules weigh. */
+function alike(a: WallBlock, b: WallBlock, ofA: readonly Lab65[], ofB: readonly Lab65[], rules: WallJob['rules']): Record<'kind' | 'maker' | 'colour' | 'cloth', boolean> {
   return {
     kind: a.kind === b.kind,
     maker: a.maker !== null && a.maker === b.maker,
-    colour: labA !== null && labB !== null && differenceOf(labA, labB) < SAME_COLOUR,
+    colour: ofA.length > 0 && ofB.length > 0 && differenceOf(ofA[0]!, ofB[0]!) < SAME_COLOUR,
+    cloth: rules.cloth > 0 && ofA.some((one) => ofB.some((other) => differenceOf(one, other) < SAME_CLOTH)),
   };
 }
 
@@ -35,8 +38,8 @@ export function clashesOf(job: WallJob, { at, turns }: Arrangement = job): Clash
   return meetings.flatMap(({ a, b, how }): Clash[] => {
     const [one, two] = [blocks[at[a]!], blocks[at[b]!]];
     if (!one || !two) return [];
-    const same = alike(one, two, mainColour(one), mainColour(two));
-    const reasons = (['kind', 'maker', 'colour'] as const).filter((r) => rules[r] > 0 && same[r]) as ClashReason[];
+    const same = alike(one, two, coloursOf(one), coloursOf(two), rules);
+    const reasons = (['kind', 'maker', 'colour', 'cloth'] as const).filter((r) => rules[r] > 0 && same[r]) as ClashReason[];
     if (rules.turn > 0 && same.kind && turns[at[a]!] === turns[at[b]!]) reasons.push('turn');
     return reasons.length > 0 ? [{ a, b, how, reasons }] : [];
   }).sort((a, b) => Number(a.how === 'corner') - Number(b.how === 'corner'));
@@ -74,12 +77,12 @@ export function costsFor({ blocks, places, meetings, rules }: WallJob): Costs {
   const clash = new Float32Array(n * n);
   const turn = rules.turn > 0 ? new Float32Array(n * n) : null;
   const likeness = new Float32Array(n * n);
-  const labs = blocks.map(mainColour);
+  const labs = blocks.map(coloursOf);
   for (let i = 0; i < n; i++) {
     for (let j = i + 1; j < n; j++) {
       const [a, b] = [blocks[i]!, blocks[j]!];
-      const same = alike(a, b, labs[i]!, labs[j]!);
-      const cost = (same.kind ? rules.kind : 0) + (same.maker ? rules.maker : 0) + (same.colour ? rules.colour : 0);
+      const same = alike(a, b, labs[i]!, labs[j]!, rules);
+      const cost = (same.kind ? rules.kind : 0) + (same.maker ? rules.maker : 0) + (same.colour ? rules.colour : 0) + (same.cloth ? rules.cloth : 0);
       clash[i * n + j] = clash[j * n + i] = CLASH_OVER_SPREAD * cost;
       if (turn) turn[i * n + j] = turn[j * n + i] = same.kind ? CLASH_OVER_SPREAD * rules.turn : 0;
       const shares = [same.kind ? 1 : 0, same.maker ? 1 : 0, same.colour ? 1 : 0, Math.max(0, 1 - Math.abs(a.value - b.value) / 0.15), Math.max(0, 1 - Math.abs(a.size - b.size) / 0.125) * 0.5];

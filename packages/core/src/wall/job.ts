@@ -1,9 +1,13 @@
 /** What an arrangement weighs, each from 0 (does not matter) to 10. */
 export interface ArrangeRules {
-  /** Side by side, or (at half the weight) corner to corner: the same pattern, the same maker, the same main colour, the same way round. */
+  /**
+   * Side by side, or (at half the weight) corner to corner: the same pattern, the same maker, the same
+   * main colour, any cloth in common, the same way round.
+   */
   readonly kind: number;
   readonly maker: number;
   readonly colour: number;
+  readonly cloth: number;
   readonly turn: number;
   /** Blocks alike in pattern, maker, colour, value and size lie far apart. */
   readonly spread: number;
@@ -13,7 +17,7 @@ export interface ArrangeRules {
 }
 
 /** The rules as they begin. */
-export const START_RULES: ArrangeRules = { kind: 5, maker: 3, colour: 3, turn: 0, spread: 2, gradient: 0, order: 'across' };
+export const START_RULES: ArrangeRules = { kind: 5, maker: 3, colour: 3, cloth: 0, turn: 0, spread: 2, gradient: 0, order: 'across' };
 
 /** One block as an arrangement sees it. */
 export interface WallBlock {

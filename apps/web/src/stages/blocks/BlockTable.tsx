@@ -103,7 +103,8 @@ export interface TableHandle {
 }
 
 interface BlockTableProps {
-  readonly pile: readonly PileBlock[];
+  /** The blocks to show, each with its number in the pile. */
+  readonly rows: readonly { readonly block: PileBlock; readonly number: number }[];
   readonly cut: CutTo;
   readonly unit: Unit;
   readonly seam: number;
@@ -124,13 +125,14 @@ interface BlockTableProps {
  * the up arrow back, Tab to the next size; a table pasted anywhere in it is shown before it is taken.
  */
 export function BlockTable(props: BlockTableProps) {
-  const { pile, edges, onPaste, handle } = props;
+  const { rows, edges, onPaste, handle } = props;
   const frame = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoizes here; its functions are used where they are made.
-  const virtual = useVirtualizer({ count: pile.length, getScrollElement: () => frame.current, estimateSize: () => ROW, overscan: 12 });
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: () => ROW, overscan: 12 });
   const focus = ({ row, field }: CellAt) => {
-    if (row < 0 || row >= pile.length) return;
-    virtual.scrollToIndex(row);
+    const index = rows.findIndex((r) => r.number === row);
+    if (index < 0) return;
+    virtual.scrollToIndex(index);
     // A row far off is only there once the table has scrolled to it.
     requestAnimationFrame(() => requestAnimationFrame(() => frame.current?.querySelector<HTMLInputElement>(`[data-cell="${row}-${field}"]`)?.focus()));
   };
@@ -141,14 +143,15 @@ export function BlockTable(props: BlockTableProps) {
     if (!cell || by === 0) return;
     const [row, field] = cell.split('-') as [string, SizeField];
     event.preventDefault();
-    focus({ row: Number(row) + by, field });
+    const next = rows[rows.findIndex((r) => r.number === Number(row)) + by];
+    if (next) focus({ row: next.number, field });
   };
   return (
     <Frame
       ref={frame}
       role="table"
       aria-label="Blocks"
-      aria-rowcount={pile.length + 1}
+      aria-rowcount={rows.length + 1}
       onKeyDown={onKeyDown}
       onPaste={(event) => {
         const text = event.clipboardData.getData('text');
@@ -165,7 +168,7 @@ export function BlockTable(props: BlockTableProps) {
       </Line>
       <div role="rowgroup" style={{ position: 'relative', height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start }) => (
-          <Row key={pile[index]!.id} block={pile[index]!} row={index} start={start} {...props} />
+          <Row key={rows[index]!.block.id} block={rows[index]!.block} row={rows[index]!.number} start={start} {...props} />
         ))}
       </div>
     </Frame>

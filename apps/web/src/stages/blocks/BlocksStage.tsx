@@ -1,4 +1,4 @@
-import { type CutTo, doubtOf, formatWithUnit, type Layout, type PileBlock, type Plan, type ReadBlocks, readBlocksCsv, VERDICT_NAMES, verdictOn, wallOf, writeBlocksCsv } from '@lattice/core';
+import { type CutTo, doubtOf, formatWithUnit, kindOf, type Layout, type PileBlock, type Plan, type ReadBlocks, readBlocksCsv, VERDICT_NAMES, verdictOn, wallOf, writeBlocksCsv } from '@lattice/core';
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -8,6 +8,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { Caution } from '../../figures/Caution.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { download } from '../../quilt/download.ts';
 import { withBlock, withMoreBlocks, withoutBlocks, withPile, withSizesFrom } from '../../quilt/pileEdits.ts';
@@ -15,6 +16,7 @@ import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { BlockSheet } from './BlockSheet.tsx';
 import { BlockTable, type CellAt, EDGES, SIZES, type TableHandle } from './BlockTable.tsx';
+import { KindsSection } from './KindsSection.tsx';
 import { readTable } from './readTable.ts';
 import { SeamTest } from './SeamTest.tsx';
 import { SizeChart } from './SizeChart.tsx';
@@ -69,6 +71,7 @@ export function BlocksStage() {
   }, [meant, cutWidth]);
   const [edges, setEdges] = useState(pile.some((b) => b.edges));
   const [problem, setProblem] = useState<string | null>(null);
+  const [kind, setKind] = useState<string | null>(null);
   const [open, setOpen] = useState<string | null>(null);
   const [pointed, setPointed] = useState<string | null>(null);
   /** A table that was read, and the block the cursor was at. */
@@ -106,6 +109,7 @@ export function BlocksStage() {
     at.current = cell;
   }, []);
 
+  const rows = useMemo(() => pile.map((b, number) => ({ block: b, number })).filter((r) => kind === null || kindOf(r.block) === kind), [pile, kind]);
   const opened = pile.find((b) => b.id === open);
   const kinds = (['small', 'crooked', 'trim', 'ease', 'fine', 'unmeasured'] as const).map((kind) => ({ kind, blocks: pile.filter((b) => verdictOn(b, cut, unit, seam).kind === kind) })).filter((k) => k.blocks.length > 0);
   const toDo = kinds.filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim').flatMap((k) => k.blocks);
@@ -126,7 +130,7 @@ export function BlocksStage() {
           ? <p className="empty">Add blocks one by one, take them from a CSV, or copy a table in a spreadsheet and paste it here with Ctrl V.</p>
           : null}
         <BlockTable
-          {...{ pile, cut, unit, seam, edges, onCell }}
+          {...{ rows, cut, unit, seam, edges, onCell }}
           handle={table} onChange={change} onSize={setSize} onProblem={setProblem} onOpen={setOpen} onPoint={setPointed}
           onPaste={(text) => setRead({ table: readBlocksCsv(text, unit), from: at.current?.row ?? null })}
         />
@@ -138,7 +142,11 @@ export function BlocksStage() {
           At <b><Lengths text={formatWithUnit(cut.width, unit)} /></b>: {kinds.map(({ kind, blocks }) => `${blocks.length} ${VERDICT_NAMES[kind].toLowerCase()}`).join(', ') || 'nothing measured'}.
           {toDo.length > 0 && <> {done} of {toDo.length} worked off.</>}
         </p>
+        {toDo.length > done && (
+          <Caution>Trimming: close the cutter at every put-down, cut away from yourself with the hand behind the ruler’s edge, shift the hand rather than reach, and change a dull blade.</Caution>
+        )}
         <SizeChoices cut={cut} onCut={setCutWidth} />
+        <KindsSection pile={pile} unit={unit} chosen={kind} onChoose={setKind} />
         <TapePanel unit={unit} meant={meant.width} onReading={takeReading} />
         <Section title="Measured places">
           <SwitchField label="Along the four edges too" value={edges} onChange={setEdges} />

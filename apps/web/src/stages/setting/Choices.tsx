@@ -11,6 +11,7 @@ import { BordersSection } from '../borders/BordersSection.tsx';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { PileSection } from './PileSection.tsx';
 import { Section } from '../../figures/Section.tsx';
+import { LieSection } from './LieSection.tsx';
 import { SettingCards } from './SettingCards.tsx';
 import { TargetSection } from './TargetSection.tsx';
 
@@ -82,23 +83,6 @@ function BlockSection() {
       <LengthField label="Block width, finished" value={block.width} unit={unit} onCommit={setWidth} />
       <LengthField label="Block height, finished" value={block.height} unit={unit} onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))} />
       <LengthField label="Seam allowance" value={plan.seam} unit={unit} step={unit === 'in' ? 1 / 16 : 0.05} onCommit={(seam) => edit((p) => ({ ...p, seam }))} />
-    </Section>
-  );
-}
-
-const TURNS = [{ id: 'none', name: 'None' }, { id: 'odd', name: 'Every other, a quarter' }, { id: 'round', name: 'Round, in fours' }];
-const SWAPS = [{ id: 'none', name: 'As made' }, { id: 'odd', name: 'Swapped on every other' }];
-
-/** Rules for odd and even places: blocks turned, backgrounds swapped. */
-function LieSection() {
-  const { places } = useAppSelector(selectPlan);
-  const edit = useEdit();
-  const set = (change: Partial<Plan['places']>) => edit((p) => ({ ...p, places: { ...p.places, ...change } }));
-  return (
-    <Section title="How the blocks lie">
-      <ChoiceField label="Turned" labelled value={places.turn} choices={TURNS} onChange={(turn) => set({ turn: turn as Plan['places']['turn'] })} />
-      <ChoiceField label="Background" labelled value={places.swap} choices={SWAPS} onChange={(swap) => set({ swap: swap as Plan['places']['swap'] })} />
-      <AdviceFor path="places.swap" />
     </Section>
   );
 }

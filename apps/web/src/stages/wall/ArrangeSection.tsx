@@ -50,7 +50,7 @@ const Proposals = styled.ul`
 `;
 
 const WEIGHTS: readonly (readonly [Exclude<keyof ArrangeRules, 'order'>, string])[] = [
-  ['kind', 'Kinds apart'], ['maker', 'Makers apart'], ['colour', 'Colours apart'], ['turn', 'Turns apart'], ['spread', 'Spread evenly'], ['gradient', 'Light to dark'],
+  ['kind', 'Kinds apart'], ['maker', 'Makers apart'], ['colour', 'Colours apart'], ['cloth', 'Cloths apart'], ['turn', 'Turns apart'], ['spread', 'Spread evenly'], ['gradient', 'Light to dark'],
 ];
 const ORDERS = [{ id: 'across', name: 'From left to right' }, { id: 'down', name: 'From top to bottom' }, { id: 'outwards', name: 'From the middle out' }];
 

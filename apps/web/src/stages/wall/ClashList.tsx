@@ -12,7 +12,7 @@ const List = styled.ul`
   .rest { color: var(--soft); }
 `;
 
-const REASONS: Readonly<Record<ClashReason, string>> = { kind: 'the same kind', maker: 'the same maker', colour: 'the same main colour', turn: 'the same way round' };
+const REASONS: Readonly<Record<ClashReason, string>> = { kind: 'the same kind', maker: 'the same maker', colour: 'the same main colour', cloth: 'a cloth in common', turn: 'the same way round' };
 
 interface ClashListProps {
   readonly clashes: readonly Clash[];

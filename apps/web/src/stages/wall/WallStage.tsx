@@ -9,9 +9,11 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Caution } from '../../figures/Caution.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
+import { LieSection } from '../setting/LieSection.tsx';
 import { ArrangeSection } from './ArrangeSection.tsx';
 import { Audition, type Tried, withTried } from './Audition.tsx';
 import { ClashList } from './ClashList.tsx';
@@ -220,6 +222,8 @@ export function WallStage() {
             setTried(null);
           }}
         />
+        <LieSection />
+        <Caution>Laying out on a wall or floor: stand the ladder on even ground and do not lean from it, kneel on something soft, and rest eyes, neck and back between rounds.</Caution>
       </Side>
       <DragGhost handle={ghost} />
     </Stage>

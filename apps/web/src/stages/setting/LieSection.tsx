@@ -1,0 +1,24 @@
+import type { Plan } from '@lattice/core';
+import { useAppSelector } from '../../app/store.ts';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
+import { Section } from '../../figures/Section.tsx';
+import { selectPlan } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+
+const TURNS = [{ id: 'none', name: 'None' }, { id: 'odd', name: 'Every other, a quarter' }, { id: 'round', name: 'Round, in fours' }];
+const SWAPS = [{ id: 'none', name: 'As made' }, { id: 'odd', name: 'Swapped on every other' }];
+
+/** Rules for odd and even places: blocks turned, backgrounds swapped. */
+export function LieSection() {
+  const { places } = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const set = (change: Partial<Plan['places']>) => edit((p) => ({ ...p, places: { ...p.places, ...change } }));
+  return (
+    <Section title="How the blocks lie">
+      <ChoiceField label="Turned" labelled value={places.turn} choices={TURNS} onChange={(turn) => set({ turn: turn as Plan['places']['turn'] })} />
+      <ChoiceField label="Background" labelled value={places.swap} choices={SWAPS} onChange={(swap) => set({ swap: swap as Plan['places']['swap'] })} />
+      <AdviceFor path="places.swap" />
+    </Section>
+  );
+}
