@@ -91,5 +91,6 @@ test('a figure opens its working', async () => {
 test('fractions are set apart from whole figures, and a size without one is left alone', () => {
   const { container } = render(<Lengths text="58 1/2 × 70″" />);
   expect(container.textContent!).toBe('58 1/2 × 70″');
-  expect(container.querySelectorAll('span span')).toHaveLength(2);
+  // The whole and its fraction kept together, the space between them, the fraction.
+  expect(container.querySelectorAll('span span')).toHaveLength(3);
 });

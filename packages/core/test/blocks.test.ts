@@ -33,6 +33,12 @@ describe('one block judged', () => {
     expect(judge(crooked).text).toContain('differ by 1/2″: unpick it');
     expect(judge(block(12.75, 12.75, { edges: { top: 12.75, bottom: 12.8125, left: 12.75, right: 12.75 } })).kind).toBe('trim');
   });
+  // Arithmetic of a frame: c + 2t comes to the cut size, a strip is cut t + 2a.
+  test('a small one can be framed: what to trim it to and what strips to cut', () => {
+    expect(judge(block(12.25)).text).toBe('1/4″ too small: remake it, or trim it to 11 1/2 × 11 1/2″ and frame it with strips cut 1 wide: two 11 1/2″ long at its sides, then two of 12 1/2″.');
+    // So short that half-inch strips do not reach: 1 1/4" short takes strips finishing 5/8".
+    expect(judge(block(11.25)).text).toContain('trim it to 11 1/4 × 11 1/4″ and frame it with strips cut 1 1/8 wide');
+  });
   test('not measured, or only one way', () => {
     expect(judge(block(null)).kind).toBe('unmeasured');
     expect(judge(block(12.5, null)).kind).toBe('unmeasured');

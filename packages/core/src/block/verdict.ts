@@ -2,6 +2,7 @@ import { formatFine, formatWithUnit } from '../length/format.ts';
 import { near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { PileBlock } from '../plan/shape.ts';
+import { copingFor } from './coping.ts';
 import { measureOf } from './measure.ts';
 
 /** A difference up to about 1/8" can be eased in (handbook 3). */
@@ -47,7 +48,7 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
     return { kind: 'crooked', ...none, text: `Its sides differ by ${show(measure.skew)}: unpick it and sew it again. Trimming it square would cut into the patch.` };
   }
   const short = Math.max(cut.width - measure.leastWidth, cut.height - measure.leastHeight);
-  if (short > ease) return { kind: 'small', ...none, text: `${show(short)} too small: remake it, or frame it with coping strips and trim it back up.` };
+  if (short > ease) return { kind: 'small', ...none, text: `${show(short)} too small: remake it, or ${copingFor(measure, cut, seam, unit).text}.` };
   const [wide, high] = [measure.mostWidth - cut.width, measure.mostHeight - cut.height];
   const over = Math.max(wide, high);
   if (over > ease) {
