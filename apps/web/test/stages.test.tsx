@@ -1,0 +1,142 @@
+import { type Plan, startBed, startBorder, startPlan, startRequest } from '@lattice/core';
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Provider } from 'react-redux';
+import { createStore } from '../src/app/store.ts';
+import { Asking } from '../src/finder/Asking.tsx';
+import { withoutBorder } from '../src/quilt/borderEdits.ts';
+import { clearHistory, planOpened } from '../src/quilt/planSlice.ts';
+import { MeasureSection } from '../src/stages/borders/MeasureSection.tsx';
+import { RepeatFields } from '../src/stages/borders/RepeatFields.tsx';
+import { LieSection } from '../src/stages/setting/LieSection.tsx';
+import { TargetSection } from '../src/stages/setting/TargetSection.tsx';
+
+Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
+const plan: Plan = { ...startPlan('sashed-sampler'), borders: [startBorder(2, 'accent'), startBorder(4, 'border')] };
+
+function show(what: React.ReactNode, change: Partial<Plan> = {}) {
+  const store = createStore();
+  store.dispatch(planOpened({ ...plan, ...change }));
+  store.dispatch(clearHistory());
+  render(<Provider store={store}>{what}</Provider>);
+  return { store, now: () => store.getState().plan.present! };
+}
+const type = async (label: string, text: string) => {
+  const field = screen.getByRole('textbox', { name: label });
+  await userEvent.clear(field);
+  await userEvent.type(field, `${text}{Enter}`);
+};
+const choose = async (button: RegExp, option: RegExp) => {
+  await userEvent.click(screen.getByRole('button', { name: button }));
+  await userEvent.click(screen.getByRole('option', { name: option }));
+};
+
+describe('measuring the top', () => {
+  test('begins at what was planned, with its seams; the next is the top with a border on', async () => {
+    const { now } = show(<MeasureSection />);
+    await userEvent.click(screen.getByRole('button', { name: 'The centre' }));
+    expect(now().measured).toEqual([{ borders: 0, width: [42.5, 42.5, 42.5], height: [56, 56, 56] }]);
+    await userEvent.click(screen.getByRole('button', { name: 'With border 1 on' }));
+    expect(now().measured[1]).toMatchObject({ borders: 1, width: [46.5, 46.5, 46.5] });
+  });
+  test('a verdict, and what changed', async () => {
+    const { now } = show(<MeasureSection />, { measured: [{ borders: 0, width: [42.5, 42.5, 42.5], height: [56, 56, 56] }] });
+    expect(screen.getByText(/It measures what was planned/)).toBeTruthy();
+    await type('Height down the middle', '55 1/2');
+    expect(now().measured[0]!.height).toEqual([56, 55.5, 56]);
+    expect(screen.getByText(/ease the edge to it/)).toBeTruthy();
+    expect(within(screen.getByTestId('changes')).getByText('Border 1 sides').parentElement!.textContent).toContain('2 at 2 1/2 × 56″ → 2 at 2 1/2 × 55 1/2″');
+    await userEvent.click(screen.getByRole('button', { name: /Forget what was measured/ }));
+    expect(now().measured).toEqual([]);
+  });
+  test('a border taken off takes what was measured with it on', () => {
+    const measured = [{ borders: 0, width: [1, 1, 1], height: [1, 1, 1] }, { borders: 1, width: [2, 2, 2], height: [2, 2, 2] }, { borders: 2, width: [3, 3, 3], height: [3, 3, 3] }] as Plan['measured'];
+    expect(withoutBorder({ ...plan, measured }, 1).measured.map((m) => m.borders)).toEqual([0, 1]);
+    expect(withoutBorder({ ...plan, measured }, 0)).toMatchObject({ borders: [{ sides: 4 }], measured: [{ borders: 0 }] });
+  });
+});
+
+describe('a border that repeats', () => {
+  test('says how many repeats, and one press sets the spacer', async () => {
+    const { now } = show(<RepeatFields index={1} />, { borders: [startBorder(2, 'accent'), { ...startBorder(4, 'border'), corners: 'squares', repeat: 5 }] });
+    // 42 + 4 = 46 and 55 1/2 + 4 = 59 1/2 in fives.
+    expect(screen.getByRole('status').textContent).toContain('9.2 repeats across and 11.9 down');
+    await userEvent.click(screen.getAllByRole('button', { name: /^Use a spacer/ })[0]!);
+    expect((42 + 2 * now().borders[0]!.sides) % 5).toBeCloseTo(0, 9);
+    expect((55.5 + 2 * now().borders[0]!.ends) % 5).toBeCloseTo(0, 9);
+    expect(screen.getByRole('status').textContent).toContain('Comes out even');
+  });
+  test('plain cloth asks for nothing until it is said to repeat', async () => {
+    const { now } = show(<RepeatFields index={1} />);
+    expect(screen.queryByRole('status')).toBeNull();
+    await userEvent.click(screen.getByRole('switch', { name: 'Cloth or piecing that repeats' }));
+    expect(now().borders[1]!.repeat).toBe(4);
+    await type('Repeat of border 2', '0');
+    expect(now().borders[1]!.repeat).toBe(4);
+  });
+});
+
+describe('what the quilt is for', () => {
+  test('a bed: sides stay alike until one is given apart', async () => {
+    const { now } = show(<TargetSection />, { target: startBed('us-queen', 'in') });
+    await type('Drop at the left', '14');
+    expect(now().target).toMatchObject({ drop: { left: 14, right: 14, foot: 12 } });
+    await type('Drop at the right', '10');
+    await type('Drop at the left', '9');
+    expect(now().target).toMatchObject({ drop: { left: 9, right: 10 } });
+    expect(screen.getByTestId('target-size').textContent).toContain('79 × 92″');
+    await type('Mattress depth', '12');
+    expect(screen.getByTestId('target-size').textContent).toContain('At the left it stops 3″ short');
+  });
+  test('from one kind of target to another', async () => {
+    const { now } = show(<TargetSection />);
+    for (const [option, of] of [[/A size/, 'size'], [/A wall/, 'wall'], [/A bed/, 'bed']] as const) {
+      await choose(/Made for/, option);
+      expect(now().target!.of).toBe(of);
+    }
+    await choose(/Made for/, /None/);
+    expect(now().target).toBeNull();
+  });
+});
+
+describe('how the blocks lie', () => {
+  test('turned and swapped on odd and even places', async () => {
+    const { now } = show(<LieSection />);
+    await choose(/Turned/, /Round, in fours/);
+    await choose(/Background/, /Swapped/);
+    expect(now().places).toEqual({ turn: 'round', swap: 'odd' });
+    expect(screen.getByRole('note').textContent).toContain('6 of 12 blocks with the background swapped');
+  });
+});
+
+describe('what the search is asked', () => {
+  const ask = jest.fn(() => null);
+  const request = { ...startRequest(plan, { width: 60, height: 72 }), blocks: 12 };
+  beforeEach(() => ask.mockClear());
+  test('widths that cannot be are refused beside their field and not asked', async () => {
+    render(<Asking plan={plan} request={request} ask={ask} />);
+    await type('Narrowest sash', '9');
+    expect(screen.getByText('The narrowest sash is wider than the widest.')).toBeTruthy();
+    await type('Target width', '4000');
+    expect(screen.getByText(/cannot be right/)).toBeTruthy();
+    expect(ask).not.toHaveBeenCalled();
+    await type('Widest float', '2');
+    expect(ask).toHaveBeenLastCalledWith({ float: { least: 0, most: 2 } });
+  });
+  test('one sash width, as large as the blocks allow, cloth in hand', async () => {
+    render(<Asking plan={plan} request={request} ask={ask} />);
+    await userEvent.click(screen.getByRole('switch', { name: 'One sash width only' }));
+    expect(ask).toHaveBeenLastCalledWith({ sash: { least: 1.5, most: 1.5 } });
+    await choose(/Aim/, /As large/);
+    expect(ask).toHaveBeenLastCalledWith({ target: null, blocks: 12 });
+    await userEvent.click(screen.getByRole('button', { name: /Add cloth/ }));
+    expect(ask).toHaveBeenLastCalledWith({ inHand: [{ use: 'sash', length: 45 }] });
+  });
+  test('cloth is changed and left out again', async () => {
+    render(<Asking plan={plan} request={{ ...request, inHand: [{ use: 'sash', length: 45 }] }} ask={ask} />);
+    await type('Length for sashes', '2 yd');
+    expect(ask).toHaveBeenLastCalledWith({ inHand: [{ use: 'sash', length: 72 }] });
+    await userEvent.click(screen.getByRole('button', { name: 'Leave out sashes' }));
+    expect(ask).toHaveBeenLastCalledWith({ inHand: [] });
+  });
+});

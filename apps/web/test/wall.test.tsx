@@ -1,0 +1,142 @@
+import { clashesOf, layOut, type PileBlock, type Plan, rowLabels, START_RULES, startBorder, startPlan, wallJob, wallOf } from '@lattice/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Audition, withTried } from '../src/stages/wall/Audition.tsx';
+import { ArrangeSection } from '../src/stages/wall/ArrangeSection.tsx';
+import { ClashList } from '../src/stages/wall/ClashList.tsx';
+import { Tray } from '../src/stages/wall/Tray.tsx';
+import { placeWords } from '../src/stages/wall/WallBoard.tsx';
+import { viewFilter, ViewFilters, VIEWS } from '../src/stages/wall/views.tsx';
+
+Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
+const block = (id: string, kind: string): PileBlock => ({ id, name: `Block ${id}`, maker: 'Ada', kind, face: 'star', colours: ['#3f7d6e', '#c4532f'], width: 12.5, height: 12.5 });
+const plan: Plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 2 }, borders: [startBorder(3, 'border')], pile: [block('a', 'x'), block('b', 'x'), block('c', 'y'), block('d', 'z'), block('e', 'z')] };
+const layout = layOut(plan);
+const pieces = layout.pieces.filter((p) => p.place !== undefined);
+const labels = rowLabels(pieces);
+const { places, spare } = wallOf(plan, 4);
+const rules = { ...START_RULES, maker: 0, colour: 0 };
+const job = wallJob(plan, layout, rules);
+
+test('what is read out of a place', () => {
+  expect(placeWords(places[2]!, labels[2]!)).toBe('Row 2, place 1: Block c by Ada');
+  expect(placeWords({ ...places[0]!, turn: 2, locked: true }, labels[0]!)).toBe('Row 1, place 1: Block a by Ada, turned half round, locked');
+  expect(placeWords({ block: null, turn: 0, locked: false }, labels[3]!)).toBe('Row 2, place 2: empty');
+});
+
+describe('clashes', () => {
+  test('each with its reason and places; pointed at and chosen', async () => {
+    const onPoint = jest.fn();
+    const onChoose = jest.fn();
+    const clashes = clashesOf(job);
+    render(<ClashList clashes={clashes} places={places} labels={labels} onPoint={onPoint} onChoose={onChoose} />);
+    const [line] = screen.getAllByRole('button');
+    expect(line!.textContent).toBe('Block a and Block b (1·1, 1·2): the same kind');
+    await userEvent.click(line!);
+    expect(onPoint).toHaveBeenCalledWith(clashes[0]);
+    expect(onChoose).toHaveBeenCalledWith(clashes[0]);
+  });
+  test('none is said', () => {
+    render(<ClashList clashes={[]} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
+    expect(screen.getByText(/None: no two that meet/)).toBeTruthy();
+  });
+});
+
+describe('beside the wall', () => {
+  test('spare blocks can be taken hold of, and chosen by keyboard', async () => {
+    const onPress = jest.fn();
+    const onChoose = jest.fn();
+    render(<Tray spare={spare} chosen={null} onPress={onPress} onChoose={onChoose} />);
+    const one = screen.getByRole('button', { name: 'Block e, beside the wall' });
+    fireEvent.pointerDown(one);
+    expect(onPress.mock.calls[0]![1]).toEqual({ spare: 'e' });
+    one.focus();
+    await userEvent.keyboard('{Enter}');
+    expect(onChoose).toHaveBeenCalledWith('e');
+  });
+  test('nothing there is said', () => {
+    render(<Tray spare={[]} chosen={null} onPress={jest.fn()} onChoose={jest.fn()} />);
+    expect(screen.getByText(/Nothing lies beside the wall/)).toBeTruthy();
+  });
+});
+
+describe('a cloth auditioned', () => {
+  test('another fabric of the plan, or any colour as a fabric of its own', () => {
+    const other = withTried(plan, { use: { what: 'sash' }, fabric: 'accent', colour: '#c4532f' });
+    expect(other.fabricFor.sash).toBe('accent');
+    expect(other.fabrics).toHaveLength(plan.fabrics.length);
+    const dyed = withTried(plan, { use: { what: 'border', index: 0 }, fabric: null, colour: '#00aa77' });
+    expect(dyed.fabrics.at(-1)).toMatchObject({ colour: '#00aa77', usableWidth: 40 });
+    expect(dyed.borders[0]!.fabric).toBe(dyed.fabrics.at(-1)!.id);
+    expect(dyed.fabricFor).toEqual(plan.fabricFor);
+  });
+  test('judged in words for each job; tried, taken, put back', async () => {
+    const onTry = jest.fn();
+    const onTake = jest.fn();
+    const blocks = plan.pile;
+    const { rerender } = render(<Audition plan={plan} layout={layout} blocks={blocks} tried={null} onTry={onTry} onTake={onTake} />);
+    expect(screen.getByTestId('contrast').textContent).toContain('This sash disappears beside all 5 of your blocks');
+    await userEvent.click(screen.getByRole('button', { name: 'Border' }));
+    expect(onTry).toHaveBeenLastCalledWith({ use: { what: 'sash' }, fabric: 'border', colour: '#2e4a5f' });
+    rerender(<Audition plan={plan} layout={layout} blocks={blocks} tried={{ use: { what: 'sash' }, fabric: 'border', colour: '#2e4a5f' }} onTry={onTry} onTake={onTake} />);
+    expect(screen.getByTestId('contrast').textContent).toContain('stands clear');
+    await userEvent.click(screen.getByRole('button', { name: 'Use this cloth' }));
+    expect(onTake).toHaveBeenCalled();
+    await userEvent.click(screen.getByRole('button', { name: 'Put it back' }));
+    expect(onTry).toHaveBeenLastCalledWith(null);
+    // A fabric the job has already is no trial.
+    await userEvent.click(screen.getByRole('button', { name: 'Sash' }));
+    expect(onTry).toHaveBeenLastCalledWith(null);
+  });
+});
+
+describe('arranging', () => {
+  const base = {
+    plan, job, clashes: 2, rules, onRules: jest.fn(), seed: 1, onSeed: jest.fn(), spares: false, onSpares: jest.fn(), picked: 0, onPick: jest.fn(), onStart: jest.fn(), onStop: jest.fn(), onTake: jest.fn(), onLeave: jest.fn(),
+  };
+  test('as it lies, started, running with its progress, stopped', async () => {
+    const { rerender } = render(<ArrangeSection {...base} arranging={null} />);
+    expect(screen.getByTestId('score').textContent).toContain('As it lies: 2 clashes');
+    await userEvent.click(screen.getByRole('button', { name: 'Arrange for me' }));
+    expect(base.onStart).toHaveBeenCalled();
+    rerender(<ArrangeSection {...base} arranging={{ job, before: null, running: true, done: 0.4, latest: null, proposals: [], failed: false }} />);
+    expect(screen.getByRole('progressbar').textContent).toContain('40%');
+    await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(base.onStop).toHaveBeenCalled();
+  });
+  test('proposals to choose from, with what they score against before', async () => {
+    const arrangement = { at: job.at, turns: job.turns };
+    const arranging = {
+      job, before: { clashes: 2, unevenness: 4 }, running: false, done: 1, latest: arrangement, failed: false,
+      proposals: [{ arrangement, score: { clashes: 0, unevenness: 1.25 } }, { arrangement, score: { clashes: 1, unevenness: 1 } }],
+    };
+    render(<ArrangeSection {...base} clashes={0} arranging={arranging} />);
+    expect(screen.getByTestId('score').textContent).toBe('Before: 2 clashes, uneven 4.0. Now: no clash. Less is better.');
+    const [first, second] = screen.getAllByRole('button', { name: /uneven/ });
+    expect(first!.textContent).toBe('No clash, uneven 1.3');
+    await userEvent.click(second!);
+    expect(base.onPick).toHaveBeenLastCalledWith(1);
+    await userEvent.click(screen.getByRole('button', { name: 'Lay it out like this' }));
+    expect(base.onTake).toHaveBeenCalled();
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it as it lies' }));
+    expect(base.onLeave).toHaveBeenCalled();
+  });
+  test('a worker that failed is said; an order only where a gradient is asked for', () => {
+    const { rerender } = render(<ArrangeSection {...base} arranging={{ job, before: null, running: false, done: 0, latest: null, proposals: [], failed: true }} />);
+    expect(screen.getByRole('alert').textContent).toContain('stopped working');
+    expect(screen.queryByText('Order')).toBeNull();
+    rerender(<ArrangeSection {...base} rules={{ ...rules, gradient: 3 }} arranging={null} />);
+    expect(screen.getByText('Order')).toBeTruthy();
+  });
+});
+
+// Machado, Oliveira and Fernandes 2009: white stays white to an eye that lacks a kind of cone, so every row adds up to one.
+test('every view but the plain one has its filter, and leaves white white', () => {
+  const { container } = render(<svg><ViewFilters blur={0.3} /></svg>);
+  for (const { id } of VIEWS) {
+    expect(viewFilter(id)).toBe(id === 'plain' ? undefined : `url(#view-${id})`);
+    if (id === 'plain') continue;
+    const numbers = container.querySelector(`#view-${id} feColorMatrix`)!.getAttribute('values')!.split(' ').map(Number);
+    for (let row = 0; row < 3; row++) expect(numbers.slice(row * 5, row * 5 + 3).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 4);
+  }
+});
