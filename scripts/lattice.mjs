@@ -6,6 +6,7 @@ const COMMANDS = {
   shots: ['draw docs/screenshots from the demo', () => import('./commands/shots.mjs')],
   bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
+  ask: ['quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]', () => import('./commands/core.mjs')],
   fit: ['find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]', () => import('./commands/core.mjs')],
 };
 

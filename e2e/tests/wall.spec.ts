@@ -28,7 +28,7 @@ test('by mouse: exchange, turn, lock, park, put back, several at once; undo; sti
   expect(await nameAt(page, 0)).toBe(last);
 
   await place(page, 5).click();
-  await page.getByRole('button', { name: 'Turn' }).click();
+  await page.getByRole('button', { name: 'Turn', exact: true }).click();
   await expect(place(page, 5)).toHaveAttribute('aria-label', /turned a quarter/);
   await page.getByRole('button', { name: 'Lock' }).click();
   await expect(place(page, 5)).toHaveAttribute('aria-label', /locked/);
@@ -155,7 +155,7 @@ test.describe('by touch', () => {
     await openCopy(page, server);
     await toWall(page);
     await place(page, 7).tap();
-    await page.getByRole('button', { name: 'Turn' }).tap();
+    await page.getByRole('button', { name: 'Turn', exact: true }).tap();
     await expect(place(page, 7)).toHaveAttribute('aria-label', /turned a quarter/);
     const name = await nameAt(page, 7);
     await page.getByRole('button', { name: 'Park' }).tap();

@@ -1,4 +1,6 @@
 import { Command, CommanderError } from 'commander';
+import { TOPICS } from '@lattice/core';
+import { ask } from './ask.ts';
 import { compute } from './compute.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
@@ -11,6 +13,8 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.
 const program = new Command('lattice')
   .description('Dapper Lattice on the command line: the same sums as the app, with the same working.')
   .exitOverride()
+  // One line says what is wrong; a guess on a second line is for people, and scripts read the first.
+  .showSuggestionAfterError(false)
   .configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'lattice: ')) });
 
 program
@@ -36,6 +40,23 @@ program
   .action((file: string, options: Omit<FitFlags, 'json'> & { json?: boolean }) => {
     process.exitCode = fit(file, { ...options, json: options.json ?? false }, around);
   });
+
+const counter = program.command('ask').description('Quick answers at the counter, with no project: lengths in inches unless --unit cm.');
+for (const { name, describes, flags } of TOPICS) {
+  const command = counter.command(name).description(describes);
+  for (const { key, label } of flags) command.option(`--${key} <value>`, label);
+  command
+    .option('--unit <unit>', 'in or cm', 'in')
+    .option('--json', 'the answer as data')
+    .action((options: Record<string, string | boolean | undefined>) => {
+      // The flags as they were written; the parser has turned their dashes into capitals.
+      const written = flags.flatMap(({ key }) => {
+        const value = options[key.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase())];
+        return typeof value === 'string' ? [[key, value] as const] : [];
+      });
+      process.exitCode = ask(name, Object.fromEntries(written), { unit: String(options['unit']), json: options['json'] === true }, around);
+    });
+}
 
 try {
   program.parse();

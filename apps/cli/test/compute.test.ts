@@ -122,6 +122,18 @@ describe('./lattice', () => {
       expect(stderr.trim().split('\n')).toHaveLength(1);
     }
   });
+  test('ask: the contract as data, in words with the working, and exit 2 with one line', () => {
+    const { status, stdout } = lattice('ask', 'setting', '--kind', 'sashed', '--block', '12', '--across', '3', '--down', '4', '--outer-sash', 'no', '--json');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ centre: { width: 39, height: 52.5 }, sashes: 17 });
+    expect(lattice('ask', 'triangles', '--block', '10').stdout).toContain('7.071 short side + 7/8 = 7.946, next 1/8 up: 8″');
+    for (const [args, words] of [[['triangles', '--blok', '10'], /blok/], [['triangles', '--block', 'x'], /^--block x: /], [['triangles', '--block', '10', '--unit', 'ell'], /^--unit ell: in or cm/], [['socks'], /socks/]] as const) {
+      const wrong = lattice('ask', ...args);
+      expect(wrong.status).toBe(2);
+      expect(wrong.stderr.trim()).toMatch(words);
+      expect(wrong.stderr.trim().split('\n')).toHaveLength(1);
+    }
+  }, 30_000);
   test('an unknown command is said to be one', () => {
     expect(lattice('sew')).toMatchObject({ status: 2, stderr: './lattice sew: there is no such command.\n' });
   });

@@ -1,7 +1,8 @@
-import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
+import { countOf, type Figure } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import { howManyCover } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
+import { bindingLength } from './schools.ts';
 
 /** Straight-grain binding for a quilt. */
 export interface Binding {
@@ -11,34 +12,23 @@ export interface Binding {
   readonly strips: Figure;
 }
 
-/** For corners and tails: 10" (handbook 7), or 25 cm. */
-const allowance = (unit: Unit): number => (unit === 'in' ? 10 : 25);
-
 /** Less than this left over of the last strip is too close: 2" (handbook 7: 3.98 strips → take one more). */
 const LAST_STRIP_SPARE_INCHES = 2;
 
-/**
- * Binding by the perimeter-plus-ten school: length ÷ usable width, rounded up to whole strips, one
- * more when the last would be all but used up.
- */
-export function straightBinding(size: { width: number; height: number }, stripWidth: number, usable: number, unit: Unit): Binding {
-  const show = (v: number) => formatLength(v, unit);
-  const perimeter = 2 * (size.width + size.height);
-  const length = perimeter + allowance(unit);
+/** Whole strips for a length of binding: length ÷ usable width, up, and one more when the last would be all but used up. */
+export function stripsOf(length: number, usable: number, unit: Unit): Figure {
   const covered = howManyCover(length, usable);
   const tight = covered * usable - length < fromInches(LAST_STRIP_SPARE_INCHES, unit);
   const strips = tight ? covered + 1 : covered;
-  return {
-    length: lengthOf(
-      length,
-      `Round the quilt: 2 × (${show(size.width)} + ${show(size.height)}) = ${formatExact(perimeter)}`,
-      `+ ${allowance(unit)} for corners and tails = ${formatExact(length)}`,
-    ),
-    stripWidth,
-    strips: countOf(
-      strips,
-      `${formatExact(length)} ÷ ${show(usable)} usable = ${(length / usable).toFixed(2)}, up to whole strips: ${covered}`,
-      ...(tight ? [`The last would be all but used up, so one more: ${strips}`] : []),
-    ),
-  };
+  return countOf(
+    strips,
+    `${formatExact(length)} ÷ ${formatLength(usable, unit)} usable = ${(length / usable).toFixed(2)}, up to whole strips: ${covered}`,
+    ...(tight ? [`The last would be all but used up, so one more: ${strips}`] : []),
+  );
+}
+
+/** Straight-grain binding round a quilt, by the perimeter-plus-ten school. */
+export function straightBinding(size: { width: number; height: number }, stripWidth: number, usable: number, unit: Unit): Binding {
+  const length = bindingLength(size, 'plus-ten', unit);
+  return { length, stripWidth, strips: stripsOf(length.value, usable, unit) };
 }

@@ -25,14 +25,13 @@ const panelSeam = (unit: Unit): number => (unit === 'in' ? 0.5 : 1.5);
  * Top + overhang on every side, from panels of the usable width joined with vertical or horizontal
  * seams: `k` panels span `k u − 2·½(k − 1)` (handbook 6). Least fabric first, then fewest seams.
  */
-export function planBacking(size: { width: number; height: number }, overhang: number, usable: number, unit: Unit): Backing {
+export function planBacking(size: { width: number; height: number }, overhang: number, usable: number, unit: Unit, seam = panelSeam(unit)): Backing {
   const show = (v: number) => formatLength(v, unit);
   const need = (value: number) =>
     lengthOf(value + 2 * overhang, `${show(value)} + 2 × ${show(overhang)} overhang = ${formatExact(value + 2 * overhang)}`);
   const width = need(size.width);
   const height = need(size.height);
   const across = (span: number, run: number, seams: 'vertical' | 'horizontal'): BackingOption => {
-    const seam = panelSeam(unit);
     const panels = howManyCover(span - 2 * seam, usable - 2 * seam) || 1;
     const reached = panels * usable - 2 * seam * (panels - 1);
     return {

@@ -1,0 +1,35 @@
+import { planBacking } from '../layer/backing.ts';
+import { shopCut } from '../shopping/shop-cut.ts';
+import { lengthIn, shopCutJson, type Topic } from './topic.ts';
+
+const SEAMS = { none: 'no seam', vertical: 'vertical seams', horizontal: 'horizontal seams' } as const;
+
+/** Backing from panels of a usable width, the ways compared (handbook 6). */
+export const backing: Topic = {
+  name: 'backing',
+  describes: 'Panels and fabric for a backing.',
+  flags: [
+    { key: 'width', label: 'Quilt width', type: 'length', start: null },
+    { key: 'height', label: 'Quilt height', type: 'length', start: null },
+    { key: 'overhang', label: 'Overhang on every side', type: 'length', start: 4, least: 0 },
+    { key: 'usable', label: 'Usable width', type: 'length', start: 42 },
+    { key: 'seam', label: 'Seam between panels', type: 'length', start: 0.5 },
+  ],
+  answer: (question) => {
+    const { unit } = question;
+    const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
+    if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
+    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, lengthIn(question, 'overhang'), usable, unit, seam);
+    return {
+      json: { options: options.map(({ seams, panels, fabric }) => ({ seams, panels, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) })) },
+      said: [
+        { what: 'Backing width', figure: width },
+        { what: 'Backing height', figure: height },
+        ...options.flatMap(({ seams, panels, fabric }) => [
+          { what: `${panels} ${panels === 1 ? 'panel' : 'panels'}, ${SEAMS[seams]}`, figure: fabric },
+          { what: 'Ask for', figure: shopCut(fabric.value, unit).length },
+        ]),
+      ],
+    };
+  },
+};

@@ -1,0 +1,57 @@
+import { stripsFor } from '../cutting/joins.ts';
+import { stripsOf } from '../edge/binding.ts';
+import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, withAdded } from '../edge/schools.ts';
+import { countOf, lengthOf } from '../figure/figure.ts';
+import { formatExact, formatLength } from '../length/format.ts';
+import { shopCut } from '../shopping/shop-cut.ts';
+import { lengthIn, shopCutJson, type Topic } from './topic.ts';
+
+/** Binding by the strip, strictly by its joins, and on the bias (handbook 7). */
+export const binding: Topic = {
+  name: 'binding',
+  describes: 'Strips and fabric to bind a quilt, straight or on the bias.',
+  flags: [
+    { key: 'width', label: 'Quilt width', type: 'length', start: null },
+    { key: 'height', label: 'Quilt height', type: 'length', start: null },
+    { key: 'perimeter', label: 'Or all round, measured', type: 'length', start: null },
+    { key: 'strip', label: 'Strip, cut', type: 'length', start: 2.5 },
+    { key: 'school', label: 'Allowance', type: 'choice', start: 'plus-ten', choices: BINDING_SCHOOLS },
+    { key: 'usable', label: 'Usable width', type: 'length', start: 40 },
+    { key: 'grain', label: 'Grain', type: 'choice', start: 'straight', choices: ['straight', 'bias'] },
+  ],
+  answer: (question) => {
+    const { given, unit } = question;
+    const school = given['school'] as BindingSchool;
+    const [width, height, perimeter] = [given['width'], given['height'], given['perimeter']] as (number | null)[];
+    const sided = typeof width === 'number' && typeof height === 'number';
+    if (sided === (typeof perimeter === 'number')) return '--width and --height, or --perimeter: give the two sides, or the length all round.';
+    if (!sided && school === 'round-up-sides') return '--school round-up-sides: it rounds each side, so give --width and --height.';
+    const length = sided
+      ? bindingLength({ width, height }, school, unit)
+      : withAdded(lengthOf(perimeter as number, `All round, measured: ${formatExact(perimeter as number)}`), school as 'plus-ten', unit);
+    const [strip, usable] = [lengthIn(question, 'strip'), lengthIn(question, 'usable')];
+    if (strip >= usable / 2) return '--strip: a binding strip is far narrower than its fabric.';
+    const strips = stripsOf(length.value, usable, unit);
+    const strict = countOf(stripsFor(length.value, usable, strip), `Each diagonal join takes ${formatLength(strip, unit)}: strips of ${formatLength(usable, unit)} less a join between each two`);
+    const { root, square } = biasSquare(length.value, strip, unit);
+    const rectangle = biasRectangle(root, usable);
+    const bias = given['grain'] === 'bias';
+    const needed = bias ? square.value : strips.value * strip;
+    const fabric = bias ? lengthOf(needed, ...square.working) : lengthOf(needed, `${strips.value} strips × ${formatLength(strip, unit)} = ${formatExact(needed)}`);
+    return {
+      json: {
+        length: length.value, strips: strips.value, strictStrips: strict.value, fabric: needed, shopCut: shopCutJson(needed, unit),
+        bias: { square: square.value, rectangle: rectangle.value },
+      },
+      said: [
+        { what: 'Length with corners and tails', figure: length },
+        { what: 'Strips, selvage to selvage', figure: strips },
+        ...(strict.value === strips.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
+        { what: 'Fabric', figure: fabric },
+        { what: 'Ask for', figure: shopCut(needed, unit).length },
+        { what: 'On the bias, from a square of', figure: square },
+        { what: 'On the bias, from a strip of fabric', figure: rectangle },
+      ],
+    };
+  },
+};

@@ -1,0 +1,54 @@
+import { type Figure, lengthOf } from '../figure/figure.ts';
+import type { Role } from '../layout/piece.ts';
+import { formatLength } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
+import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
+import { lengthIn, type Topic } from './topic.ts';
+
+const KINDS = ['edge-to-edge', 'sashed', 'on-point', 'on-point-sashed', 'framed'] as const satisfies readonly SettingKind[];
+
+/** Size and counts of a setting of square blocks (handbook 4), by laying it out. */
+export const setting: Topic = {
+  name: 'setting',
+  describes: 'Size of a setting, and how many of each piece it takes.',
+  flags: [
+    { key: 'kind', label: 'Setting', type: 'choice', start: 'edge-to-edge', choices: KINDS },
+    { key: 'block', label: 'Block, finished', type: 'length', start: null },
+    { key: 'across', label: 'Blocks across', type: 'count', start: null },
+    { key: 'down', label: 'Blocks down', type: 'count', start: null },
+    { key: 'sash', label: 'Sash, finished', type: 'length', start: 1.5 },
+    { key: 'outer-sash', label: 'Sash round the outside', type: 'choice', start: 'yes', choices: ['yes', 'no'] },
+    { key: 'borders', label: 'Borders, from the centre out', type: 'lengths', start: [] },
+  ],
+  answer: (question) => {
+    const { unit, given } = question;
+    const kind = given['kind'] as SettingKind;
+    const found = settingOf(kind);
+    const start = found.start(unit) as unknown as Record<string, unknown>;
+    const options = {
+      ...start, ...('sash' in start ? { sash: lengthIn(question, 'sash') } : {}), ...('outerSash' in start ? { outerSash: given['outer-sash'] === 'yes' } : {}),
+    } as unknown as SettingOptions;
+    const side = lengthIn(question, 'block');
+    const grid = { across: given['across'] as number, down: given['down'] as number };
+    const input = { unit, block: { width: side, height: side }, grid, options, seam: unit === 'in' ? 0.25 : 0.75 };
+    const [refusal] = found.refusals(input);
+    if (refusal) return `--${refusal.path.at(-1) === 'sash' ? 'sash' : 'block'}: ${refusal.message}`;
+    const centre = found.layOut({ ...input, origin: { x: 0, y: 0 } });
+    const borders = given['borders'] as readonly number[];
+    const total = borders.reduce((sum, b) => sum + b, 0);
+    const bordered = (figure: Figure): Figure =>
+      near(total, 0) ? figure : lengthOf(figure.value + 2 * total, ...figure.working, `+ 2 × (${borders.map((b) => formatLength(b, unit)).join(' + ')}) = ${formatLength(figure.value + 2 * total, unit)}`);
+    const finished = { width: bordered(centre.width), height: bordered(centre.height) };
+    const parts = (role: Role) => centre.parts.filter((p) => p.role === role);
+    const count = (role: Role) => parts(role).reduce((sum, p) => sum + p.count.value, 0);
+    return {
+      json: {
+        centre: { width: centre.width.value, height: centre.height.value },
+        finished: { width: finished.width.value, height: finished.height.value },
+        blocks: count('block'), sashes: count('sash'), cornerstones: count('cornerstone'),
+        sideTriangles: count('side-triangle'), cornerTriangles: count('corner-triangle'), frameTriangles: count('frame-triangle'),
+      },
+      said: [{ what: 'Finished width', figure: finished.width }, { what: 'Finished height', figure: finished.height }, ...centre.parts.map((p) => ({ what: p.name, figure: p.count }))],
+    };
+  },
+};

@@ -1,0 +1,46 @@
+import { halfSquareSide, quarterSquareSide } from '../cutting/cut-shape.ts';
+import { type Figure, lengthOf } from '../figure/figure.ts';
+import { formatExact, formatLength } from '../length/format.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import { lengthIn, type Topic } from './topic.ts';
+
+/** A square as the contract names it: exact, by the trade's rule, and what to cut. */
+const square = (exact: number, tradeRule: number, cut: Figure) => ({ exact, tradeRule, cut: cut.value });
+
+/** Side and corner setting triangles, and the triangles of a framed block, for a block on point (handbook 4). */
+export const triangles: Topic = {
+  name: 'triangles',
+  describes: 'Squares for the setting triangles of blocks on point.',
+  flags: [
+    { key: 'block', label: 'Block, finished', type: 'length', start: null },
+    { key: 'sash', label: 'Sash round the blocks', type: 'length', start: 0, least: 0 },
+    { key: 'seam', label: 'Seam allowance', type: 'length', start: 0.25 },
+  ],
+  answer: (question) => {
+    const { unit } = question;
+    const [f, s, a] = [lengthIn(question, 'block'), lengthIn(question, 'sash'), lengthIn(question, 'seam')];
+    const diagonal = f * Math.SQRT2;
+    const long = (f + s) * Math.SQRT2;
+    const corner = (f + 2 * s) / Math.SQRT2;
+    const frame = f / Math.SQRT2;
+    const cuts = { side: quarterSquareSide(long, a, unit), corner: halfSquareSide(corner, a, unit), frame: halfSquareSide(frame, a, unit) };
+    const trade = additions(unit);
+    return {
+      json: {
+        diagonal,
+        sideSquare: square(long + 2 * a * (1 + Math.SQRT2), long + trade.side, cuts.side),
+        cornerSquare: square(corner + a * (2 + Math.SQRT2), corner + trade.corner, cuts.corner),
+        frameSquare: square(frame + a * (2 + Math.SQRT2), frame + trade.corner, cuts.frame),
+      },
+      said: [
+        { what: 'Across the block, corner to corner', figure: lengthOf(diagonal, `${formatLength(f, unit)} × √2 = ${formatExact(diagonal)}`) },
+        { what: 'Squares for side triangles, cut twice', figure: cuts.side },
+        { what: 'Squares for corner triangles, cut once', figure: cuts.corner },
+        { what: 'Squares for a frame, two a block, cut once', figure: cuts.frame },
+      ],
+    };
+  },
+};
+
+/** The trade's additions at a quarter-inch seam: 1 1/4 and 7/8 (handbook 4). */
+const additions = (unit: Unit) => ({ side: fromInches(1.25, unit), corner: fromInches(0.875, unit) });

@@ -1,0 +1,43 @@
+import { type Figure, lengthOf } from '../figure/figure.ts';
+import { formatExact, formatLength } from '../length/format.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+
+/** Schools of reckoning a binding's length (handbook 7); the first is the usual one. */
+export const BINDING_SCHOOLS = ['plus-ten', 'round-up-sides', 'plus-twelve'] as const;
+export type BindingSchool = (typeof BINDING_SCHOOLS)[number];
+
+/** What each adds to the perimeter, in inches and in centimetres as it would be said there. */
+const ADDED: Readonly<Record<Exclude<BindingSchool, 'round-up-sides'>, Readonly<Record<Unit, number>>>> = { 'plus-ten': { in: 10, cm: 25 }, 'plus-twelve': { in: 12, cm: 30 } };
+
+/** Round a quilt of this size, with what a school adds for corners and tails; or each side up to the next ten and nothing added. */
+export function bindingLength({ width, height }: { width: number; height: number }, school: BindingSchool, unit: Unit): Figure {
+  if (school === 'round-up-sides') {
+    const ten = unit === 'in' ? 10 : 25;
+    const up = (v: number) => Math.ceil((v - TOLERANCE) / ten) * ten;
+    const sides = [up(width), up(width), up(height), up(height)];
+    const total = sides.reduce((a, b) => a + b, 0);
+    return lengthOf(total, `Each side up to the next ${ten}: ${sides.join(' + ')} = ${total}`);
+  }
+  const around = 2 * (width + height);
+  return withAdded(lengthOf(around, `Round the quilt: 2 × (${formatLength(width, unit)} + ${formatLength(height, unit)}) = ${formatExact(around)}`), school, unit);
+}
+
+/** A perimeter that was measured, with what a school adds. */
+export function withAdded(around: Figure, school: Exclude<BindingSchool, 'round-up-sides'>, unit: Unit): Figure {
+  const added = ADDED[school][unit];
+  return lengthOf(around.value + added, ...around.working, `+ ${added} for corners and tails = ${formatExact(around.value + added)}`);
+}
+
+/** Side of a square that bias strips are cut from: √(length × strip), up to a whole inch (or centimetre), + 2" (handbook 7). */
+export function biasSquare(length: number, strip: number, unit: Unit): { readonly root: number; readonly square: Figure } {
+  const root = Math.ceil(Math.sqrt(length * strip) - TOLERANCE);
+  const spare = Math.round(fromInches(2, unit));
+  return { root, square: lengthOf(root + spare, `√(${formatExact(length)} × ${formatLength(strip, unit)}) = ${formatExact(Math.sqrt(length * strip))}, up to ${root}`, `+ ${spare} = ${root + spare}`) };
+}
+
+/** The same cloth as a length across the whole usable width instead of a square, in whole inches (or centimetres). */
+export function biasRectangle(root: number, usable: number): Figure {
+  const length = Math.ceil((root * root) / usable - TOLERANCE);
+  return lengthOf(length, `${root} × ${root} = ${root * root} ÷ ${formatExact(usable)} usable = ${formatExact((root * root) / usable)}, up to ${length}`);
+}
