@@ -30,6 +30,9 @@ const fillIn = async (label: string, text: string) => {
 await page.goto(server.address);
 await page.getByRole('link', { name: DEMO }).waitFor();
 await shot('shelf');
+await page.goto(`${server.address}ask/prairie-points`);
+await page.getByTestId('headline').waitFor();
+await shot('quick-answers');
 await open(DEMO);
 await page.getByRole('link', { name: 'Blocks' }).click();
 await page.getByRole('slider', { name: 'Cut all to' }).waitFor();

@@ -24,6 +24,9 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto(server.address);
     await expect(page.getByRole('link', { name: 'Potting-shed raffle quilt' }).first()).toBeVisible();
     await accessible(page);
+    await page.goto(`${server.address}ask/binding`);
+    await expect(page.getByTestId('headline')).toBeVisible();
+    await accessible(page);
     await openCopy(page, server);
     await accessible(page);
     for (const name of ['Cut', 'Buy']) {

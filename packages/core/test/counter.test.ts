@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { askCounter, TOPICS } from '../src/index.ts';
+import { askCounter, planProblems, quiltFromCounter, TOPICS } from '../src/index.ts';
 
 const ask = (topic: string, flags: Record<string, string>, unit: 'in' | 'cm' = 'in') => {
   const answer = askCounter(topic, flags, unit);
@@ -130,6 +130,27 @@ describe('asked wrongly', () => {
   test('centimetres begin at what is said there, and come out in centimetres', () => {
     expect(ask('flange', { width: '150', height: '180' }, 'cm')).toMatchObject({ lengths: { sides: 180, ends: 150 }, shopCut: { metres: expect.any(String) } });
     expect(ask('binding', { width: '36 in', height: '91.44' }, 'cm')).toMatchObject({ length: 4 * 91.44 + 25 });
+  });
+  test('every topic can begin a quilt, sound and of what was asked', () => {
+    const flags: Record<string, Record<string, string>> = {
+      triangles: { block: '10', sash: '1' }, setting: { kind: 'sashed', block: '10', across: '3', down: '4', borders: '2,4' }, binding: QUILT, backing: QUILT, flange: QUILT, 'prairie-points': QUILT, 'quilted-blocks': { block: '12.25', across: '3', down: '4' },
+    };
+    for (const { name } of TOPICS) {
+      const quilt = quiltFromCounter(name, flags[name]!, 'in');
+      if (typeof quilt === 'string') throw new Error(quilt);
+      expect(planProblems(quilt)).toEqual([]);
+    }
+    expect(quiltFromCounter('backing', QUILT, 'in')).toMatchObject({ target: { of: 'size', width: 60, height: 72 } });
+    expect(quiltFromCounter('setting', flags['setting']!, 'in')).toMatchObject({ borders: [{ sides: 2 }, { sides: 4 }], setting: { kind: 'sashed', sash: 1.5 } });
+    expect(quiltFromCounter('triangles', {}, 'in')).toMatch(/^--block/);
+    expect(quiltFromCounter('binding', { width: '3' }, 'in')).toMatch(/^--width and --height/);
+  });
+  test('the headline is whole strips and a shop cut', () => {
+    const headline = (topic: string, flags: Record<string, string>) => (askCounter(topic, flags, 'in') as { headline: string }).headline;
+    expect(headline('binding', { width: '36', height: '36' })).toBe('4 strips, 1/3 yd');
+    expect(headline('binding', { perimeter: '198', grain: 'bias' })).toBe('A square of 25″, 3/4 yd');
+    expect(headline('backing', { width: '75', height: '84' })).toBe('2 panels, vertical seams, 5 1/8 yd');
+    expect(headline('setting', { block: '12', across: '3', down: '4' })).toBe('36 × 48″, 12 blocks');
   });
   test('every topic shows its working', () => {
     const flags: Record<string, Record<string, string>> = {

@@ -9,6 +9,7 @@ export const createRouter = () =>
       HydrateFallback: () => null,
       children: [
         { index: true, lazy: async () => ({ Component: (await import('../shelf/Shelf.tsx')).Shelf }) },
+        { path: 'ask/:topic?', lazy: async () => ({ Component: (await import('../counter/CounterPage.tsx')).CounterPage }) },
         {
           path: 'quilts/:id',
           lazy: async () => ({ Component: (await import('../quilt/QuiltPage.tsx')).QuiltPage }),

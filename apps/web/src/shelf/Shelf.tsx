@@ -17,6 +17,7 @@ const Page = styled.div`
   @media (max-width: 420px) { padding: 0 14px 48px; }
   header { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; padding: 22px 0 6px; }
   h1 { font: 700 30px/1.1 var(--name); margin-right: auto; }
+  .ask { padding: 5px 12px; font-size: 14px; font-weight: 600; }
   h2 { margin: 26px 0 12px; font-size: 14px; font-weight: 600; color: var(--soft); }
 `;
 const Grid = styled.ul`
@@ -118,6 +119,7 @@ export function Shelf() {
     <Page>
       <header>
         <h1>Dapper Lattice</h1>
+        <Link className="ask" to="/ask/binding">Quick answers</Link>
         <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={(files) => void importPlan(files)}>
           <Button><FileUp size={16} aria-hidden />Open a plan file</Button>
         </FileTrigger>

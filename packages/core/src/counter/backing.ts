@@ -1,6 +1,6 @@
 import { planBacking } from '../layer/backing.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
-import { lengthIn, shopCutJson, type Topic } from './topic.ts';
+import { lengthIn, quiltOfSize, shopCutJson, type Topic } from './topic.ts';
 
 const SEAMS = { none: 'no seam', vertical: 'vertical seams', horizontal: 'horizontal seams' } as const;
 
@@ -20,7 +20,9 @@ export const backing: Topic = {
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
     if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
     const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, lengthIn(question, 'overhang'), usable, unit, seam);
+    const [best] = options;
     return {
+      headline: `${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${SEAMS[best.seams]}, ${shopCut(best.fabric.value, unit).text}`,
       json: { options: options.map(({ seams, panels, fabric }) => ({ seams, panels, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) })) },
       said: [
         { what: 'Backing width', figure: width },
@@ -32,4 +34,5 @@ export const backing: Topic = {
       ],
     };
   },
+  quilt: quiltOfSize,
 };

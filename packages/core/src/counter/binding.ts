@@ -2,9 +2,9 @@ import { stripsFor } from '../cutting/joins.ts';
 import { stripsOf } from '../edge/binding.ts';
 import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, withAdded } from '../edge/schools.ts';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
-import { lengthIn, shopCutJson, type Topic } from './topic.ts';
+import { lengthIn, quiltOfSize, shopCutJson, stripsAndCut, type Topic } from './topic.ts';
 
 /** Binding by the strip, strictly by its joins, and on the bias (handbook 7). */
 export const binding: Topic = {
@@ -39,6 +39,7 @@ export const binding: Topic = {
     const needed = bias ? square.value : strips.value * strip;
     const fabric = bias ? lengthOf(needed, ...square.working) : lengthOf(needed, `${strips.value} strips × ${formatLength(strip, unit)} = ${formatExact(needed)}`);
     return {
+      headline: bias ? `A square of ${formatWithUnit(square.value, unit)}, ${shopCut(needed, unit).text}` : stripsAndCut(strips.value, needed, unit),
       json: {
         length: length.value, strips: strips.value, strictStrips: strict.value, fabric: needed, shopCut: shopCutJson(needed, unit),
         bias: { square: square.value, rectangle: rectangle.value },
@@ -54,4 +55,5 @@ export const binding: Topic = {
       ],
     };
   },
+  quilt: quiltOfSize,
 };

@@ -1,7 +1,7 @@
 import { planFlange } from '../edge/flange.ts';
 import { planPrairiePoints, type PointsOnSide } from '../edge/prairie-points.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
-import { type Flag, lengthIn, type Question, shopCutJson, type Topic } from './topic.ts';
+import { type Flag, lengthIn, type Question, quiltOfSize, shopCutJson, stripsAndCut, type Topic } from './topic.ts';
 
 const QUILT: readonly Flag[] = [
   { key: 'width', label: 'Quilt width', type: 'length', start: null },
@@ -19,6 +19,7 @@ export const flange: Topic = {
     const { unit } = question;
     const { cutWidth, sides, ends, strips, fabric } = planFlange(quiltOf(question), lengthIn(question, 'visible'), seamOf(question), lengthIn(question, 'usable'), unit);
     return {
+      headline: stripsAndCut(strips.value, fabric.value, unit),
       json: { cutWidth: cutWidth.value, lengths: { sides: sides.value, ends: ends.value }, strips: strips.value, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) },
       said: [
         { what: 'Strips, cut wide', figure: cutWidth }, { what: 'Sides', figure: sides }, { what: 'Top and bottom', figure: ends },
@@ -26,6 +27,7 @@ export const flange: Topic = {
       ],
     };
   },
+  quilt: quiltOfSize,
 };
 
 /** Prairie points in place of a binding (handbook 8). */
@@ -44,6 +46,7 @@ export const prairiePoints: Topic = {
     const points = planPrairiePoints(quiltOf(question), square, overlap, seamOf(question), usable, unit);
     const both = (pick: (side: PointsOnSide) => number) => ({ across: pick(points.across), down: pick(points.down) });
     return {
+      headline: `${points.total.value} points, ${stripsAndCut(points.strips.value, points.fabric.value, unit)}`,
       json: {
         pitch: points.pitch.value, perSide: both((s) => s.count.value), adjustedOverlap: both((s) => s.overlap.value), gapAtSeam: both((s) => s.gap.value),
         total: points.total.value, strips: points.strips.value, fabric: points.fabric.value, shopCut: shopCutJson(points.fabric.value, unit),
@@ -56,4 +59,5 @@ export const prairiePoints: Topic = {
       ],
     };
   },
+  quilt: quiltOfSize,
 };

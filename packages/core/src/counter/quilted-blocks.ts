@@ -1,11 +1,10 @@
 import { cutPieces } from '../cutting/pieces.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { layOut } from '../layout/lay-out.ts';
-import { formatLength } from '../length/format.ts';
+import { formatLength, formatWithUnit } from '../length/format.ts';
 import { planProblems } from '../plan/problems.ts';
 import type { Plan } from '../plan/shape.ts';
-import { startPlan } from '../plan/start.ts';
-import { lengthIn, type Topic } from './topic.ts';
+import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
 /** Covered sashing between blocks that are quilted already (handbook 4): the cutting list of such a quilt. `block` is the cut size. */
 export const quiltedBlocks: Topic = {
@@ -18,12 +17,9 @@ export const quiltedBlocks: Topic = {
     { key: 'sash', label: 'Sash, finished', type: 'length', start: 2 },
   ],
   answer: (question) => {
-    const { unit, given } = question;
-    const start = startPlan(unit === 'in' ? 'sashed-sampler' : 'metric-sashed');
-    const side = lengthIn(question, 'block') - 2 * start.seam;
-    const quilt: Plan = {
-      ...start, borders: [], block: { width: side, height: side }, grid: { across: given['across'] as number, down: given['down'] as number }, setting: { kind: 'quilted', sash: lengthIn(question, 'sash') },
-    };
+    const { unit } = question;
+    const quilt = quiltedQuilt(question);
+    const { seam } = quilt;
     const [problem] = planProblems(quilt);
     if (problem) return `--${{ setting: 'sash', block: 'block', grid: String(problem.path[1]) }[String(problem.path[0])] ?? 'block'}: ${problem.message}`;
     const layout = layOut(quilt);
@@ -36,9 +32,10 @@ export const quiltedBlocks: Topic = {
     };
     const [front, batting, back] = [wide('front'), wide('batting'), wide('back')];
     const { width } = layout.centre;
-    const row = lengthOf(width.value + 2 * start.seam, ...width.working, `+ 2 × ${formatLength(start.seam, unit)} seam = ${formatLength(width.value + 2 * start.seam, unit)}`);
+    const row = lengthOf(width.value + 2 * seam, ...width.working, `+ 2 × ${formatLength(seam, unit)} seam = ${formatLength(width.value + 2 * seam, unit)}`);
     const count = (key: string) => layout.parts[key]?.count.value ?? 0;
     return {
+      headline: `Front strips ${formatWithUnit(front.value, unit)}, batting ${formatWithUnit(batting.value, unit)}, back ${formatWithUnit(back.value, unit)}`,
       json: { frontStrip: front.value, battingStrip: batting.value, backStrip: back.value, rowLength: row.value, uprights: count('upright'), levels: count('level') },
       said: [
         { what: 'Front strips, cut wide', figure: front }, { what: 'Batting, cut wide', figure: batting }, { what: 'Back strips, cut wide', figure: back },
@@ -47,4 +44,14 @@ export const quiltedBlocks: Topic = {
       ],
     };
   },
+  quilt: quiltedQuilt,
 };
+
+/** The quilt such blocks make, without a border. */
+function quiltedQuilt(question: Question): Plan {
+  const { given, unit } = question;
+  const blank = blankQuilt(unit, {});
+  const side = lengthIn(question, 'block') - 2 * blank.seam;
+  return { ...blank, block: { width: side, height: side }, grid: { across: given['across'] as number, down: given['down'] as number }, setting: { kind: 'quilted', sash: lengthIn(question, 'sash') } };
+}
+

@@ -1,9 +1,10 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import type { Role } from '../layout/piece.ts';
-import { formatLength } from '../length/format.ts';
+import { formatLength, formatSize } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
+import { startBorder } from '../plan/start.ts';
 import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
-import { lengthIn, type Topic } from './topic.ts';
+import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
 const KINDS = ['edge-to-edge', 'sashed', 'on-point', 'on-point-sashed', 'framed'] as const satisfies readonly SettingKind[];
 
@@ -22,14 +23,10 @@ export const setting: Topic = {
   ],
   answer: (question) => {
     const { unit, given } = question;
-    const kind = given['kind'] as SettingKind;
-    const found = settingOf(kind);
-    const start = found.start(unit) as unknown as Record<string, unknown>;
-    const options = {
-      ...start, ...('sash' in start ? { sash: lengthIn(question, 'sash') } : {}), ...('outerSash' in start ? { outerSash: given['outer-sash'] === 'yes' } : {}),
-    } as unknown as SettingOptions;
+    const found = settingOf(given['kind'] as SettingKind);
+    const options = optionsOf(question);
     const side = lengthIn(question, 'block');
-    const grid = { across: given['across'] as number, down: given['down'] as number };
+    const grid = gridOf(question);
     const input = { unit, block: { width: side, height: side }, grid, options, seam: unit === 'in' ? 0.25 : 0.75 };
     const [refusal] = found.refusals(input);
     if (refusal) return `--${refusal.path.at(-1) === 'sash' ? 'sash' : 'block'}: ${refusal.message}`;
@@ -42,6 +39,7 @@ export const setting: Topic = {
     const parts = (role: Role) => centre.parts.filter((p) => p.role === role);
     const count = (role: Role) => parts(role).reduce((sum, p) => sum + p.count.value, 0);
     return {
+      headline: `${formatSize(finished.width.value, finished.height.value, unit)}, ${count('block')} blocks`,
       json: {
         centre: { width: centre.width.value, height: centre.height.value },
         finished: { width: finished.width.value, height: finished.height.value },
@@ -51,4 +49,21 @@ export const setting: Topic = {
       said: [{ what: 'Finished width', figure: finished.width }, { what: 'Finished height', figure: finished.height }, ...centre.parts.map((p) => ({ what: p.name, figure: p.count }))],
     };
   },
+  quilt: (question) => {
+    const side = lengthIn(question, 'block');
+    const borders = (question.given['borders'] as readonly number[]).map((width) => startBorder(width, 'border'));
+    return blankQuilt(question.unit, { setting: optionsOf(question), grid: gridOf(question), block: { width: side, height: side }, borders });
+  },
 };
+
+const gridOf = ({ given }: Question) => ({ across: given['across'] as number, down: given['down'] as number });
+
+/** The setting's options at their start, with what was given. */
+function optionsOf(question: Question): SettingOptions {
+  const { unit, given } = question;
+  const start = settingOf(given['kind'] as SettingKind).start(unit);
+  return {
+    ...start, ...('sash' in start ? { sash: lengthIn(question, 'sash') } : {}), ...('outerSash' in start ? { outerSash: given['outer-sash'] === 'yes' } : {}),
+  } as SettingOptions;
+}
+

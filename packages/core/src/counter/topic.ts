@@ -1,5 +1,7 @@
 import type { Figure } from '../figure/figure.ts';
 import type { Unit } from '../length/unit.ts';
+import { type Plan } from '../plan/shape.ts';
+import { startPlan } from '../plan/start.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
 
 /** Something a topic asks for, as a flag on the command line or a field on a page. Lengths are in the unit asked in. */
@@ -24,6 +26,8 @@ export interface Said {
 
 /** A quick answer: the contract for scripts, and the same figures with their working for people. */
 export interface Answer {
+  /** What to say first: whole strips and a shop cut, or the size. */
+  readonly headline: string;
   readonly json: Readonly<Record<string, unknown>>;
   readonly said: readonly Said[];
 }
@@ -40,10 +44,22 @@ export interface Topic {
   readonly describes: string;
   readonly flags: readonly Flag[];
   readonly answer: (question: Question) => Answer | string;
+  /** A quilt that begins with what was asked. It has been answered, so it can be laid out. */
+  readonly quilt: (question: Question) => Plan;
 }
 
 /** A length that was given, or its start. The flag has been parsed, so it is a number. */
 export const lengthIn = ({ given }: Question, key: string): number => given[key] as number;
+
+/** A quilt that has yet to be set, in this unit: blocks of a size, or a target. */
+export const blankQuilt = (unit: Unit, change: Partial<Plan>): Plan => ({ ...startPlan(unit === 'in' ? 'sashed-sampler' : 'metric-sashed'), title: 'From a quick answer', borders: [], ...change });
+
+/** A quilt of the size that was asked about. */
+export const quiltOfSize = (question: Question): Plan =>
+  blankQuilt(question.unit, typeof question.given['width'] === 'number' && typeof question.given['height'] === 'number' ? { target: { of: 'size', width: lengthIn(question, 'width'), height: lengthIn(question, 'height') } } : {});
+
+/** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
+export const stripsAndCut = (strips: number, needed: number, unit: Unit): string => `${strips} ${strips === 1 ? 'strip' : 'strips'}, ${shopCut(needed, unit).text}`;
 
 /** A shop cut as it stands in an answer for scripts. */
 export function shopCutJson(needed: number, unit: Unit): { inches: number; yards: string } | { centimetres: number; metres: string } {

@@ -1,12 +1,13 @@
 import { limitIn } from '../length/rounding.ts';
 import { parseLength } from '../length/parse.ts';
 import type { Unit } from '../length/unit.ts';
+import type { Plan } from '../plan/shape.ts';
 import { backing } from './backing.ts';
 import { binding } from './binding.ts';
 import { flange, prairiePoints } from './edges.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
 import { setting } from './setting.ts';
-import type { Answer, Flag, Given, Topic } from './topic.ts';
+import type { Answer, Flag, Given, Question, Topic } from './topic.ts';
 import { triangles } from './triangles.ts';
 
 /** Everything that can be asked at the counter. A new topic is its own file and one name here. */
@@ -20,7 +21,23 @@ const MOST_COUNT = 200;
  * Answers a topic from flags as they were typed. Never throws; a wrong flag or value is one line that
  * says which, and what would be right.
  */
-export function askCounter(name: string, typed: Readonly<Record<string, string | undefined>>, unit: Unit): Answer | string {
+export function askCounter(name: string, typed: Typed, unit: Unit): Answer | string {
+  const asked = understand(name, typed, unit);
+  return typeof asked === 'string' ? asked : asked.topic.answer(asked.question);
+}
+
+/** A quilt that begins with a question that has an answer; the one line that is wrong with it otherwise. */
+export function quiltFromCounter(name: string, typed: Typed, unit: Unit): Plan | string {
+  const asked = understand(name, typed, unit);
+  if (typeof asked === 'string') return asked;
+  const answer = asked.topic.answer(asked.question);
+  return typeof answer === 'string' ? answer : asked.topic.quilt(asked.question);
+}
+
+/** Flags as they were typed, by key. */
+type Typed = Readonly<Record<string, string | undefined>>;
+
+function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; question: Question } | string {
   const topic = TOPICS.find((t) => t.name === name);
   if (!topic) return `${name}: nothing is known about that. Ask about ${TOPICS.map((t) => t.name).join(', ')}.`;
   const given: Record<string, Given[string]> = {};
@@ -36,7 +53,7 @@ export function askCounter(name: string, typed: Readonly<Record<string, string |
     if (value === null && !optional.includes(flag.key)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing.`;
     given[flag.key] = value;
   }
-  return topic.answer({ given, unit });
+  return { topic, question: { given, unit } };
 }
 
 /** Where a flag begins in this unit: its own start, as it would be said there. */

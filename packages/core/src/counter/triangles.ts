@@ -1,8 +1,9 @@
 import { halfSquareSide, quarterSquareSide } from '../cutting/cut-shape.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import { lengthIn, type Topic } from './topic.ts';
+import { settingOf, type SettingOptions } from '../setting/registry.ts';
+import { blankQuilt, lengthIn, type Topic } from './topic.ts';
 
 /** A square as the contract names it: exact, by the trade's rule, and what to cut. */
 const square = (exact: number, tradeRule: number, cut: Figure) => ({ exact, tradeRule, cut: cut.value });
@@ -26,6 +27,7 @@ export const triangles: Topic = {
     const cuts = { side: quarterSquareSide(long, a, unit), corner: halfSquareSide(corner, a, unit), frame: halfSquareSide(frame, a, unit) };
     const trade = additions(unit);
     return {
+      headline: `Side squares ${formatWithUnit(cuts.side.value, unit)}, corner squares ${formatWithUnit(cuts.corner.value, unit)}`,
       json: {
         diagonal,
         sideSquare: square(long + 2 * a * (1 + Math.SQRT2), long + trade.side, cuts.side),
@@ -39,6 +41,12 @@ export const triangles: Topic = {
         { what: 'Squares for a frame, two a block, cut once', figure: cuts.frame },
       ],
     };
+  },
+  quilt: (question) => {
+    const sash = lengthIn(question, 'sash');
+    const kind = sash > 0 ? 'on-point-sashed' : 'on-point';
+    const setting = { ...settingOf(kind).start(question.unit), ...(sash > 0 ? { sash } : {}) } as SettingOptions;
+    return blankQuilt(question.unit, { setting, block: { width: lengthIn(question, 'block'), height: lengthIn(question, 'block') }, seam: lengthIn(question, 'seam') });
   },
 };
 

@@ -1,0 +1,181 @@
+import { askCounter, type Flag, formatFine, formatLength, formatWithUnit, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
+import { Moon, Sun } from 'lucide-react';
+import { useState } from 'react';
+import { Input, TextField } from 'react-aria-components';
+import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { serverError, useAddQuiltMutation } from '../app/api.ts';
+import { useTheme } from '../app/useTheme.ts';
+import { Button } from '../design/controls/Button.tsx';
+import { ChoiceField } from '../design/controls/ChoiceField.tsx';
+import { FieldLabel, fieldRow, Wrong } from '../design/controls/fieldStyles.ts';
+import { Why } from '../design/controls/Why.tsx';
+import { Lengths } from '../design/Lengths.tsx';
+import { AnswerDrawing } from './AnswerDrawing.tsx';
+
+const Page = styled.div`
+  max-width: 1080px;
+  margin: 0 auto;
+  padding: 0 20px 48px;
+  > header { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; padding: 18px 0 10px; }
+  h1 { margin-right: auto; font: 700 26px/1.1 var(--name); }
+  .brand { font: 700 16px/1 var(--name); text-decoration: none; }
+`;
+const Topics = styled.nav`
+  display: flex;
+  gap: 6px;
+  overflow-x: auto;
+  padding: 2px 2px 10px;
+  a { flex: none; padding: 8px 14px; border: 1.5px solid var(--line); border-radius: 20px; background: var(--card); font-size: 14px; font-weight: 600; text-decoration: none; }
+  a:hover { border-color: var(--soft); }
+  a[aria-current='page'] { border-color: var(--ink); background: var(--ink); color: var(--card); }
+  @media (pointer: coarse) { a { min-height: 44px; padding: 11px 16px; } }
+`;
+const Counter = styled.main`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
+  gap: 24px;
+  @media (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
+    /* The answer lies under the thumb's reach of the fields, and over them on the screen. */
+    .answer { order: -1; }
+  }
+`;
+const Answered = styled.section`
+  padding: 18px 20px;
+  border-radius: 14px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+  .headline { font-size: 30px; font-weight: 700; font-stretch: 86%; line-height: 1.15; }
+  .problem { color: var(--wrong); font-weight: 600; }
+  .drawing { height: 200px; margin: 12px 0; }
+  dl { display: grid; grid-template-columns: 1fr auto; gap: 6px 14px; margin: 12px 0; font-size: 14px; }
+  dt { color: var(--soft); }
+  dd { margin: 0; text-align: right; font-weight: 650; font-stretch: 88%; }
+`;
+const Row = styled(TextField)`
+  ${fieldRow}
+  input {
+    width: 124px;
+    height: 36px;
+    padding: 0 10px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--field);
+    text-align: right;
+    font-weight: 650;
+    font-stretch: 88%;
+  }
+  input:focus { outline: none; border-color: var(--chalk); box-shadow: 0 0 0 1px var(--chalk); }
+  &[data-invalid] input { border-color: var(--wrong); box-shadow: 0 0 0 1px var(--wrong); }
+  @media (pointer: coarse) { input { height: 46px; width: 140px; font-size: 17px; } }
+`;
+
+const NAMES: Readonly<Record<string, string>> = {
+  triangles: 'Setting triangles', setting: 'Quilt size', binding: 'Binding', backing: 'Backing', flange: 'Flange', 'prairie-points': 'Prairie points', 'quilted-blocks': 'Quilted blocks',
+};
+const titleOf = (name: string): string => NAMES[name] ?? name;
+
+/** Everyday figures to begin with where a topic has none of its own, so that there is always an answer to change. */
+const EVERYDAY: Readonly<Record<Unit, Readonly<Record<string, string>>>> = {
+  in: { block: '12', across: '3', down: '4', width: '60', height: '72' },
+  cm: { block: '30', across: '3', down: '4', width: '150', height: '180' },
+};
+
+/** Quick answers: a question, a few figures, and what to ask the shop for, with no quilt opened. */
+export function CounterPage() {
+  const { topic: name } = useParams();
+  const topic = TOPICS.find((t) => t.name === name);
+  const [unit, setUnit] = useState<Unit>('in');
+  /** What was typed, by topic and flag; kept while one looks at another topic. */
+  const [typed, setTyped] = useState<Readonly<Record<string, Readonly<Record<string, string>>>>>({});
+  const [theme, toggleTheme] = useTheme();
+  const [addQuilt, { isLoading }] = useAddQuiltMutation();
+  const [problem, setProblem] = useState<string | null>(null);
+  const navigate = useNavigate();
+  if (!topic) return <Navigate to="/ask/binding" replace />;
+
+  const own = typed[topic.name] ?? {};
+  const begin = (flag: Flag) => (flag.start === null && !(flag.key === 'perimeter') ? EVERYDAY[unit][flag.key] : undefined);
+  const asked = Object.fromEntries(topic.flags.flatMap((flag) => {
+    const text = own[flag.key] ?? begin(flag);
+    return text === undefined || text.trim() === '' ? [] : [[flag.key, text]];
+  }));
+  // A length all round stands for the two sides.
+  if (asked['perimeter'] !== undefined) for (const side of ['width', 'height']) delete asked[side];
+  const answer = askCounter(topic.name, asked, unit);
+  const wrong = typeof answer === 'string' ? /^--([a-z-]+)[^:]*: (.*)$/.exec(answer) : null;
+  const set = (key: string, text: string) => setTyped((had) => ({ ...had, [topic.name]: { ...had[topic.name], [key]: text } }));
+  const make = async () => {
+    const plan = quiltFromCounter(topic.name, asked, unit);
+    if (typeof plan === 'string') return setProblem(plan);
+    try {
+      const { id } = await addQuilt(plan).unwrap();
+      await navigate(`/quilts/${id}/setting`);
+    } catch (failure) {
+      setProblem(serverError(failure).message);
+    }
+  };
+  return (
+    <Page>
+      <header>
+        <h1>Quick answers</h1>
+        <Link className="brand" to="/">To the shelf</Link>
+        <Button
+          onPress={() => {
+            setUnit(unit === 'in' ? 'cm' : 'in');
+            setTyped({});
+          }}
+        >
+          {unit === 'in' ? 'Use centimetres' : 'Use inches'}
+        </Button>
+        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>{theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}</Button>
+      </header>
+      <Topics aria-label="What to ask">{TOPICS.map((t) => <NavLink key={t.name} to={`/ask/${t.name}`}>{titleOf(t.name)}</NavLink>)}</Topics>
+      <Counter>
+        <section aria-label={titleOf(topic.name)}>
+          <p>{topic.describes}</p>
+          {topic.flags.map((flag) =>
+            flag.type === 'choice' ? (
+              <ChoiceField key={flag.key} label={flag.label} labelled value={own[flag.key] ?? flag.start} choices={flag.choices.map((id) => ({ id, name: id.replace(/-/g, ' ') }))} onChange={(value) => set(flag.key, value)} />
+            ) : (
+              <Row key={`${topic.name}-${flag.key}-${unit}`} value={own[flag.key] ?? begin(flag) ?? ''} onChange={(text) => set(flag.key, text)} isInvalid={wrong?.[1] === flag.key} validationBehavior="aria">
+                <FieldLabel>{flag.label}</FieldLabel>
+                <Input inputMode={flag.type === 'count' ? 'numeric' : 'text'} placeholder={placeholderOf(flag, unit)} autoComplete="off" />
+                <Wrong>{wrong?.[1] === flag.key ? wrong[2] : ''}</Wrong>
+              </Row>
+            ),
+          )}
+        </section>
+        <Answered className="answer" aria-label="Answer" aria-live="polite">
+          {typeof answer === 'string' ? (
+            <p className="problem"><Lengths text={wrong ? wrong[2]! : answer} /></p>
+          ) : (
+            <>
+              <p className="headline" data-testid="headline"><Lengths text={answer.headline} /></p>
+              <div className="drawing"><AnswerDrawing topic={topic.name} asked={asked} unit={unit} json={answer.json} /></div>
+              <dl>
+                {answer.said.map(({ what, figure }, i) => (
+                  <div key={i} style={{ display: 'contents' }}>
+                    <dt>{what}</dt>
+                    <dd><Why figure={figure} text={figure.kind === 'count' ? String(figure.value) : Math.abs(figure.value) < 1 ? formatFine(figure.value, unit) : formatWithUnit(figure.value, unit)} what={what.toLowerCase()} /></dd>
+                  </div>
+                ))}
+              </dl>
+              <Button look="main" isDisabled={isLoading} onPress={() => void make()}>Make a quilt of this</Button>
+              {problem && <p className="problem" role="alert">{problem}</p>}
+            </>
+          )}
+        </Answered>
+      </Counter>
+    </Page>
+  );
+}
+
+/** What stands in a field nobody has typed in: where it begins. */
+function placeholderOf(flag: Flag, unit: Unit): string {
+  if (flag.type === 'lengths') return 'like 1, 3 1/2';
+  if (flag.type !== 'length' || flag.start === null) return '';
+  const start = unit === 'in' ? flag.start : flag.key === 'seam' && flag.start === 0.25 ? 0.75 : flag.start * 2.54;
+  return `${formatLength(start, unit)}${unitMark(unit)}`;
+}

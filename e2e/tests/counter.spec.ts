@@ -1,0 +1,47 @@
+import { expect, expectSize, plain, test } from '../support/quilt.ts';
+
+test('at the counter: asked, answered as strips and a shop cut, with its working, in either unit', async ({ page, server }) => {
+  await page.goto(server.address);
+  await page.getByRole('link', { name: 'Quick answers' }).click();
+  const headline = page.getByTestId('headline');
+  await page.getByRole('textbox', { name: 'Quilt width' }).fill('36');
+  await page.getByRole('textbox', { name: 'Quilt height' }).fill('1 yd');
+  await expect.poll(() => plain(headline)).toBe('4 strips, 1/3 yd');
+  await page.getByRole('button', { name: /why strips, selvage to selvage/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('154 ÷ 40 usable = 3.85, up to whole strips: 4');
+  await page.keyboard.press('Escape');
+
+  // A value that cannot be is said beside its field; the next good one is answered.
+  await page.getByRole('textbox', { name: 'Strip, cut' }).fill('wide');
+  await expect(page.getByText('“wide” is not a length').first()).toBeVisible();
+  await page.getByRole('textbox', { name: 'Strip, cut' }).fill('');
+  await expect.poll(() => plain(headline)).toBe('4 strips, 1/3 yd');
+  await page.getByRole('textbox', { name: 'Or all round, measured' }).fill('198');
+  await expect.poll(() => plain(headline)).toContain('6 strips');
+
+  await page.getByRole('link', { name: 'Prairie points' }).click();
+  await expect.poll(() => plain(headline)).toBe('70 points, 7 strips, 7/8 yd');
+  await page.getByRole('button', { name: 'Use centimetres' }).click();
+  await expect.poll(() => plain(headline)).toMatch(/points, \d+ strips, \d\.\d m/);
+});
+
+test('a quilt is made of an answer', async ({ page, server }) => {
+  await page.goto(`${server.address}ask/setting`);
+  await page.getByRole('textbox', { name: 'Borders, from the centre out' }).fill('1, 3 1/2');
+  await expect.poll(() => plain(page.getByTestId('headline'))).toBe('45 × 57″, 12 blocks');
+  await page.getByRole('button', { name: 'Make a quilt of this' }).click();
+  await expectSize(page, '45 × 57″');
+  await expect(page.getByRole('textbox', { name: 'Quilt’s name' })).toHaveValue('From a quick answer');
+});
+
+test.describe('on a phone, in one hand', () => {
+  test.use({ viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true });
+  test('every topic answers and nothing runs off the side', async ({ page, server }) => {
+    await page.goto(`${server.address}ask/triangles`);
+    for (const name of ['Setting triangles', 'Quilt size', 'Binding', 'Backing', 'Flange', 'Prairie points', 'Quilted blocks']) {
+      await page.getByRole('link', { name, exact: true }).tap();
+      await expect(page.getByTestId('headline')).toBeVisible();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    }
+  });
+});
