@@ -1,12 +1,13 @@
 import { fitRequestSchema, type FitRequest, formatWithUnit, fromInches, kindsFor, limitIn, type Plan, settingOf, startRequest, type Weights } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
-import { Checkbox, CheckboxGroup, Label, Slider, SliderThumb, SliderTrack } from 'react-aria-components';
+import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { CountField } from '../design/controls/CountField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { SwitchField } from '../design/controls/SwitchField.tsx';
+import { WeightSlider } from '../design/controls/WeightSlider.tsx';
 
 const Kinds = styled(CheckboxGroup)`
   display: grid;
@@ -25,19 +26,6 @@ const Kind = styled(Checkbox)`
   &[data-selected] .box { background: var(--ink); border-color: var(--ink); color: var(--card); }
   &[data-focus-visible] .box { outline: 2px solid var(--chalk); outline-offset: 2px; }
   @media (pointer: coarse) { min-height: 44px; }
-`;
-/** A weight from nothing to its most. */
-const Weight = styled(Slider)`
-  display: grid;
-  grid-template-columns: 96px 1fr;
-  align-items: center;
-  gap: 10px;
-  min-height: 30px;
-  font-size: 14px;
-  .track { position: relative; height: 26px; }
-  .track::before { content: ''; position: absolute; inset: 12px 0; border-radius: 2px; background: var(--line); }
-  .thumb { top: 50%; width: 24px; height: 24px; border: 2px solid var(--chalk); border-radius: 50%; background: var(--card); }
-  .thumb[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
 `;
 const Cloth = styled.div`
   display: flex;
@@ -95,10 +83,10 @@ export function Asking({ plan, request, ask }: AskingProps) {
       </Kinds>
       <h3>What matters</h3>
       {WEIGHTS.map(([key, label, most]) => (
-        <Weight key={key} minValue={0} maxValue={most} step={most / 20} value={request.weights[key]} onChange={(value) => ask({ weights: { ...request.weights, [key]: value as number } })}>
-          <Label>{key === 'size' && !target ? 'Large' : label}</Label>
-          <SliderTrack className="track"><SliderThumb className="thumb" /></SliderTrack>
-        </Weight>
+        <WeightSlider
+          key={key} label={key === 'size' && !target ? 'Large' : label} value={request.weights[key]} most={most} step={most / 20}
+          onChange={(value) => ask({ weights: { ...request.weights, [key]: value } })}
+        />
       ))}
     </div>
   );

@@ -5,17 +5,10 @@ import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useMoveBand } from '../quilt/useMoveBand.ts';
 import { grainMarked, pointedAt } from '../quilt/viewSlice.ts';
+import { StageGrid } from './stageLayout.ts';
 
-const Stage = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 336px;
-  height: 100%;
-  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
-  @media (max-width: 760px) {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: min(110vw, 62vh) auto;
-    height: auto;
-  }
+const Stage = styled(StageGrid)`
+  @media (max-width: 760px) { grid-template-rows: min(110vw, 62vh) auto; }
 `;
 
 /** The quilt to scale with its tapes, and beside it whatever figures the stage has. */

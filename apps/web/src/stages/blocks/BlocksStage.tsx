@@ -14,6 +14,7 @@ import { download } from '../../quilt/download.ts';
 import { withBlock, withMoreBlocks, withoutBlocks, withPile, withSizesFrom } from '../../quilt/pileEdits.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
+import { StageGrid, StageSide } from '../stageLayout.ts';
 import { BlockSheet } from './BlockSheet.tsx';
 import { BlockTable, type CellAt, EDGES, SIZES, type TableHandle } from './BlockTable.tsx';
 import { KindsSection } from './KindsSection.tsx';
@@ -24,13 +25,6 @@ import { SizeChoices } from './SizeChoices.tsx';
 import { TapePanel } from './TapePanel.tsx';
 import { UnderstoodSheet } from './UnderstoodSheet.tsx';
 
-const Stage = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 336px;
-  height: 100%;
-  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
-  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); height: auto; }
-`;
 const Work = styled.div`
   display: flex;
   flex-direction: column;
@@ -44,16 +38,10 @@ const Work = styled.div`
   .empty { padding: 30px 10px; text-align: center; color: var(--soft); }
   @media (max-width: 760px) { height: 90vh; }
 `;
-const Side = styled.aside`
-  position: relative;
-  overflow-y: auto;
-  padding: 14px 18px 28px;
-  background: var(--card);
-  border-left: 1px solid var(--line);
-  .quilt { height: 190px; margin-bottom: 6px; }
+const Side = styled(StageSide)`
+  .quilt { height: 190px; margin: 8px 0 6px; }
   .counts { font-size: 13px; color: var(--soft); }
   .counts b { color: var(--ink); }
-  @media (max-width: 760px) { overflow: visible; border-left: 0; border-top: 1px solid var(--line); }
 `;
 
 /** Blocks: the pile to type or measure into, its sizes with the cut line, verdicts to work off, and the seam tested. */
@@ -115,7 +103,7 @@ export function BlocksStage() {
   const toDo = kinds.filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim').flatMap((k) => k.blocks);
   const done = toDo.filter((b) => b.settled).length;
   return (
-    <Stage>
+    <StageGrid>
       <Work>
         <div className="bar">
           <h2>{pile.length === 0 ? 'No blocks yet' : `${pile.length} blocks`}</h2>
@@ -175,7 +163,7 @@ export function BlocksStage() {
         leave="Leave the pile as it is"
         onClose={() => setRead(null)}
       />
-    </Stage>
+    </StageGrid>
   );
 }
 

@@ -1,26 +1,15 @@
 import { type ArrangeRules, type Plan, type WallJob, type WallScore, withArrangement } from '@lattice/core';
-import { Label, ProgressBar, Slider, SliderThumb, SliderTrack } from 'react-aria-components';
+import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { WeightSlider } from '../../design/controls/WeightSlider.tsx';
 import { Thumbnail } from '../../drawing/Thumbnail.tsx';
 import { Section } from '../../figures/Section.tsx';
 import type { Arranging } from './useArrange.ts';
 
-const Weight = styled(Slider)`
-  display: grid;
-  grid-template-columns: 118px 1fr;
-  align-items: center;
-  gap: 10px;
-  min-height: 30px;
-  font-size: 14px;
-  .track { position: relative; height: 26px; }
-  .track::before { content: ''; position: absolute; inset: 12px 0; border-radius: 2px; background: var(--line); }
-  .thumb { top: 50%; width: 24px; height: 24px; border: 2px solid var(--chalk); border-radius: 50%; background: var(--card); }
-  .thumb[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
-`;
 const Running = styled(ProgressBar)`
   display: flex;
   align-items: center;
@@ -112,10 +101,7 @@ export function ArrangeSection(props: ArrangeSectionProps) {
         </>
       )}
       {WEIGHTS.map(([key, label]) => (
-        <Weight key={key} minValue={0} maxValue={10} step={0.5} value={rules[key]} onChange={(value) => onRules({ ...rules, [key]: value as number })}>
-          <Label>{label}</Label>
-          <SliderTrack className="track"><SliderThumb className="thumb" /></SliderTrack>
-        </Weight>
+        <WeightSlider key={key} label={label} value={rules[key]} most={10} step={0.5} onChange={(value) => onRules({ ...rules, [key]: value })} />
       ))}
       {rules.gradient > 0 && <ChoiceField label="Order" labelled value={rules.order} choices={ORDERS} onChange={(order) => onRules({ ...rules, order: order as ArrangeRules['order'] })} />}
       {job.blocks.length > job.at.filter((b) => b >= 0).length && <SwitchField label="Bring in blocks from beside" value={spares} onChange={onSpares} />}

@@ -14,6 +14,7 @@ import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LieSection } from '../setting/LieSection.tsx';
+import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ArrangeSection } from './ArrangeSection.tsx';
 import { Audition, type Tried, withTried } from './Audition.tsx';
 import { ClashList } from './ClashList.tsx';
@@ -24,13 +25,6 @@ import { type Source, type Target, useBlockDrag } from './useBlockDrag.ts';
 import { placeWords, WallBoard } from './WallBoard.tsx';
 import { type ViewId, VIEWS } from './views.tsx';
 
-const Stage = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 336px;
-  height: 100%;
-  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
-  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); height: auto; }
-`;
 const Hanging = styled.div`
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
@@ -39,14 +33,6 @@ const Hanging = styled.div`
   .tools { display: flex; flex-wrap: wrap; align-items: center; gap: 8px; min-height: 48px; padding: 7px 18px; border-bottom: 1px solid var(--line); background: var(--card); }
   .tools .said { margin-right: auto; font-size: 14px; }
   @media (max-width: 760px) { grid-template-rows: auto min(110vw, 60vh) auto; }
-`;
-const Side = styled.aside`
-  position: relative;
-  overflow-y: auto;
-  padding: 4px 18px 28px;
-  background: var(--card);
-  border-left: 1px solid var(--line);
-  @media (max-width: 760px) { overflow: visible; border-left: 0; border-top: 1px solid var(--line); }
 `;
 
 /** The next place in a direction, by where the middles lie: the nearest that lies more that way than to the side. */
@@ -176,7 +162,7 @@ export function WallStage() {
   const allLocked = acting.length > 0 && acting.every((p) => wall.places[p]?.locked);
   const only: Laid | undefined = acting.length === 1 ? wall.places[acting[0]!] : undefined;
   return (
-    <Stage>
+    <StageGrid>
       <Hanging>
         <div className="tools" role="toolbar" aria-label="What to do with the chosen blocks">
           <span className="said" role="status">
@@ -192,7 +178,7 @@ export function WallStage() {
         />
         <Tray spare={wall.spare} chosen={chosenSpare} onPress={press} onChoose={chooseSpare} />
       </Hanging>
-      <Side aria-label="The wall">
+      <StageSide aria-label="The wall">
         <Section title="Look at it" action={<Link to={`/quilts/${id}/labels`}><Printer size={15} aria-hidden style={{ verticalAlign: '-2px' }} /> Labels to print</Link>}>
           <ChoiceField label="View" labelled value={view} choices={[...VIEWS]} onChange={(next) => setView(next as ViewId)} />
           <SwitchField label="Row and place on every block" value={showLabels} onChange={setShowLabels} />
@@ -224,9 +210,9 @@ export function WallStage() {
         />
         <LieSection />
         <Caution>Laying out on a wall or floor: stand the ladder on even ground and do not lean from it, kneel on something soft, and rest eyes, neck and back between rounds.</Caution>
-      </Side>
+      </StageSide>
       <DragGhost handle={ghost} />
-    </Stage>
+    </StageGrid>
   );
 }
 

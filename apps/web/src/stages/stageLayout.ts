@@ -1,0 +1,20 @@
+import styled from 'styled-components';
+
+/** A stage: what is worked on at the left, what is chosen and said of it at the right; on a phone one below the other. */
+export const StageGrid = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 336px;
+  height: 100%;
+  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
+  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); height: auto; }
+`;
+
+/** The right side of a stage that scrolls by itself. */
+export const StageSide = styled.aside`
+  position: relative;
+  overflow-y: auto;
+  padding: 6px 18px 28px;
+  background: var(--card);
+  border-left: 1px solid var(--line);
+  @media (max-width: 760px) { overflow: visible; border-left: 0; border-top: 1px solid var(--line); }
+`;
