@@ -78,6 +78,10 @@ describe('moved about', () => {
     const onPoint = layOut(inchPlan({ grid: { across: 2, down: 2 }, setting: wholeSetting({ kind: 'on-point' }) })).pieces.filter((p) => p.place !== undefined);
     // Five blocks: rows rising to the right of one, three and one.
     expect(rowLabels(onPoint).map((l) => l.row).sort()).toEqual([1, 2, 2, 2, 3]);
+    // The middle row rises to the right: its first block lies lowest, its last highest.
+    const middle = onPoint.map((piece, i) => ({ piece, label: rowLabels(onPoint)[i]! })).filter((p) => p.label.row === 2).sort((a, b) => a.label.number - b.label.number);
+    const tops = middle.map(({ piece }) => piece.outline[0]!.y);
+    expect(tops).toEqual([...tops].sort((a, b) => b - a));
   });
 });
 

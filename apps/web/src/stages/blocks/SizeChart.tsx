@@ -71,7 +71,7 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
   const colours = useMemo(() => {
     const style = getComputedStyle(document.documentElement);
     const token = (name: string) => style.getPropertyValue(name).trim();
-    return { theme, small: token('--wrong'), crooked: token('--wool'), ease: token('--brass'), fine: token('--good'), trim: token('--chalk'), soft: token('--soft'), line: token('--line') };
+    return { theme, small: token('--wrong'), crooked: token('--soft'), ease: token('--brass'), fine: token('--good'), trim: token('--chalk'), soft: token('--soft'), line: token('--line') };
   }, [theme]);
   const counted = KINDS.map((kind) => {
     const counts = new Map<number, number>();
