@@ -1,8 +1,8 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { Plan } from '../plan/shape.ts';
 import { layOut } from '../layout/lay-out.ts';
+import type { Plan } from '../plan/shape.ts';
 
 /** What a seam test found, and what it does to this quilt. */
 export interface Drift {
@@ -39,7 +39,7 @@ export function seamDrift(plan: Plan, measured: number): Drift {
   const strip = testStrip(unit);
   const sewn = (3 * strip - measured) / 4;
   const fat = sewn - seam;
-  const { layout } = { layout: layOut({ ...plan, borders: [] }) };
+  const layout = layOut({ ...plan, borders: [] });
   const along = (bands: readonly { from: number }[], which: string): Figure => {
     const seams = bands.length - 1;
     const total = 2 * seams * fat;

@@ -11,9 +11,9 @@ export const binding: Topic = {
   name: 'binding',
   describes: 'Strips and fabric to bind a quilt, straight or on the bias.',
   flags: [
-    { key: 'width', label: 'Quilt width', type: 'length', start: null },
-    { key: 'height', label: 'Quilt height', type: 'length', start: null },
-    { key: 'perimeter', label: 'Or all round, measured', type: 'length', start: null },
+    { key: 'width', label: 'Quilt width', type: 'length', start: null, instead: true },
+    { key: 'height', label: 'Quilt height', type: 'length', start: null, instead: true },
+    { key: 'perimeter', label: 'Or all round, measured', type: 'length', start: null, instead: true },
     { key: 'strip', label: 'Strip, cut', type: 'length', start: 2.5 },
     { key: 'school', label: 'Allowance', type: 'choice', start: 'plus-ten', choices: BINDING_SCHOOLS },
     { key: 'usable', label: 'Usable width', type: 'length', start: 40 },

@@ -9,7 +9,7 @@ export type Flag = {
   readonly key: string;
   readonly label: string;
 } & (
-  | { readonly type: 'length'; /** Null: it has to be given, or another flag in its place. Inches; shown and used in the unit asked in. */ readonly start: number | null; readonly least?: number }
+  | { readonly type: 'length'; /** Null: it has to be given. Inches; shown and used in the unit asked in. */ readonly start: number | null; readonly least?: number; /** Another flag may be given in its place; the topic says which. */ readonly instead?: true }
   | { readonly type: 'count'; readonly start: number | null }
   | { readonly type: 'choice'; readonly start: string; readonly choices: readonly string[] }
   | { readonly type: 'lengths'; readonly start: readonly number[] }

@@ -44,13 +44,11 @@ function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; que
   for (const key of Object.keys(typed)) {
     if (!topic.flags.some((f) => f.key === key)) return `--${key}: ${name} does not ask for that. It asks for ${topic.flags.map((f) => `--${f.key}`).join(', ')}.`;
   }
-  // Some flags stand in for others; the topic itself says so.
-  const optional = name === 'binding' ? ['width', 'height', 'perimeter'] : [];
   for (const flag of topic.flags) {
     const text = typed[flag.key];
     const value = text === undefined ? startOf(flag, unit) : read(flag, text, unit);
     if (typeof value === 'object' && value !== null && 'wrong' in value) return `--${flag.key} ${text}: ${value.wrong}`;
-    if (value === null && !optional.includes(flag.key)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing.`;
+    if (value === null && !('instead' in flag && flag.instead)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing.`;
     given[flag.key] = value;
   }
   return { topic, question: { given, unit } };
