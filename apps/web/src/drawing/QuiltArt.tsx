@@ -33,7 +33,9 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
   const { places } = wallOf(plan, blocks.length);
   const isEmpty = (piece: Piece) => plan.pile.length > 0 && places[piece.place!]!.block === null;
   const laid = blocks.filter((b) => !isEmpty(b)).map((piece) => ({ piece, ...laidLook(plan, piece, places[piece.place!]!) }));
-  const looks = [...new Set(laid.map((l) => l.look))];
+  // In an order of their own: two blocks that change places leave every other one's reference as it was.
+  const looks = [...new Set(laid.map((l) => l.look))].sort();
+  const numberOf = new Map(looks.map((look, i) => [look, i]));
   return (
     <g>
       <FaceDefinitions looks={looks} prefix={prefix} />
@@ -42,7 +44,7 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
           <path key={part.key} d={partPath(layout, part.key)} fill={fabricById(plan, part.cutFrom.fabric).colour} stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
         ) : null,
       )}
-      {laid.map(({ piece, look, turn }) => <use key={piece.id} href={`#${prefix}-${looks.indexOf(look)}`} transform={ontoOutline(piece.outline, turn)} />)}
+      {laid.map(({ piece, look, turn }) => <use key={piece.id} href={`#${prefix}-${numberOf.get(look)}`} transform={ontoOutline(piece.outline, turn)} />)}
       <path d={laid.map(({ piece }) => outlinePath(piece)).join('')} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
       <path className="empty-places" d={blocks.filter(isEmpty).map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
     </g>

@@ -1,5 +1,5 @@
 import { differenceOf, labOf } from '../colour/colour.ts';
-import { FACE_GROUND, FACES, type Patch } from '../face/face.ts';
+import { FACE_GROUND, type FaceName, FACES, type Patch } from '../face/face.ts';
 import type { PileBlock } from '../plan/shape.ts';
 
 /** How a cloth stands beside the blocks it touches. */
@@ -20,21 +20,33 @@ const MOST_OF_EDGE = 0.6;
 /** Points looked at along each side of a drawn face. */
 const SAMPLES = 16;
 
+/** How much of a face's edge each tone has. A face does not change: each is looked over once. */
+const tonesAlongEdge = new Map<FaceName, ReadonlyMap<number, number>>();
+function toneSharesOf(face: FaceName): ReadonlyMap<number, number> {
+  const known = tonesAlongEdge.get(face);
+  if (known) return known;
+  const shares = new Map<number, number>();
+  const inset = 1e-3;
+  for (let i = 0; i < SAMPLES; i++) {
+    const along = (i + 0.5) / SAMPLES;
+    for (const [x, y] of [[along, inset], [along, 1 - inset], [inset, along], [1 - inset, along]] as const) {
+      const tone = (FACES[face] as readonly Patch[]).findLast((p) => holds(p.outline, x, y))?.tone ?? 0;
+      shares.set(tone, (shares.get(tone) ?? 0) + 1 / (4 * SAMPLES));
+    }
+  }
+  tonesAlongEdge.set(face, shares);
+  return shares;
+}
+
 /** The colours along a block's edge, each with its share; nothing when it has neither picture nor face. */
 export function edgeColours(block: PileBlock): { readonly colour: string; readonly share: number }[] {
   if (block.edge) return [{ colour: block.edge, share: 1 }];
   if (!block.face) return block.colours?.[0] ? [{ colour: block.colours[0], share: 1 }] : [];
   const [first = '#d9d2c2', second = first] = block.colours ?? [];
-  const colourOf = (tone: number) => (tone === 0 ? FACE_GROUND : tone === 1 ? first : second);
   const shares = new Map<string, number>();
-  const inset = 1e-3;
-  for (let i = 0; i < SAMPLES; i++) {
-    const along = (i + 0.5) / SAMPLES;
-    for (const [x, y] of [[along, inset], [along, 1 - inset], [inset, along], [1 - inset, along]] as const) {
-      const patch: Patch | undefined = (FACES[block.face] as readonly Patch[]).findLast((p) => holds(p.outline, x, y));
-      const colour = colourOf(patch?.tone ?? 0);
-      shares.set(colour, (shares.get(colour) ?? 0) + 1 / (4 * SAMPLES));
-    }
+  for (const [tone, share] of toneSharesOf(block.face)) {
+    const colour = tone === 0 ? FACE_GROUND : tone === 1 ? first : second;
+    shares.set(colour, (shares.get(colour) ?? 0) + share);
   }
   return [...shares].map(([colour, share]) => ({ colour, share }));
 }

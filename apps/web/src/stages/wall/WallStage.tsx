@@ -76,6 +76,7 @@ export function WallStage() {
   const labels = useMemo(() => rowLabels(pieces), [pieces]);
   const count = pieces.length;
   const wall = useMemo(() => wallOf(plan, count), [plan, count]);
+  const hung = useMemo(() => wall.places.flatMap((p) => (p.block ? [p.block] : [])), [wall]);
   const job = useMemo(() => wallJob(plan, layout, rules), [plan, layout, rules]);
 
   // What is shown: the wall itself, the arrangement being made or picked, and the cloth being tried.
@@ -202,7 +203,7 @@ export function WallStage() {
           onLeave={clear}
         />
         <Audition
-          plan={plan} layout={layout} blocks={wall.places.flatMap((p) => (p.block ? [p.block] : []))} tried={tried} onTry={setTried}
+          plan={plan} layout={layout} blocks={hung} tried={tried} onTry={setTried}
           onTake={() => {
             if (tried) edit((p) => withTried(p, tried));
             setTried(null);
