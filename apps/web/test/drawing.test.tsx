@@ -2,7 +2,8 @@ import { computeQuilt, layOut, type Plan, startPlan } from '@lattice/core';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { ontoOutline } from '../src/drawing/faces.tsx';
-import { partPath, QuiltArt } from '../src/drawing/QuiltArt.tsx';
+import { partPath } from '../src/drawing/paths.ts';
+import { QuiltArt } from '../src/drawing/QuiltArt.tsx';
 import { Tape } from '../src/drawing/Tape.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');
@@ -56,6 +57,15 @@ describe('the drawing', () => {
     const svg = draw({ ...plan, pile: pile(12) });
     expect(svg.querySelectorAll('use')).toHaveLength(12);
     expect(svg.querySelectorAll('defs > g')).toHaveLength(2);
+  });
+  test('two blocks that change places leave every other one’s reference as it was', () => {
+    const blocks = pile(12).map((b, i) => ({ ...b, colours: [`#11223${i.toString(16)}`, '#445566'] }));
+    const references = (drawn: Plan['pile']) => [...draw({ ...plan, pile: drawn }).querySelectorAll('use')].map((use) => use.getAttribute('href')!.split('-').at(-1));
+    const before = references(blocks);
+    const after = references([blocks[11]!, ...blocks.slice(1, 11), blocks[0]!]);
+    expect(new Set(before).size).toBe(12);
+    expect(after.slice(1, 11)).toEqual(before.slice(1, 11));
+    expect([after[0], after[11]]).toEqual([before[11], before[0]]);
   });
   test('a place without a block is an empty outline, and only that', () => {
     const svg = draw({ ...plan, pile: pile(10) });

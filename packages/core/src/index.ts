@@ -26,6 +26,7 @@ export { type Backing, type BackingOption } from './layer/backing.ts';
 export { type Layout, layOut } from './layout/lay-out.ts';
 export { type GrainMark, grainMark } from './layout/grain.ts';
 export { type Lie, lieOf } from './layout/lie.ts';
+export { middleOf, reachOf } from './layout/outline.ts';
 export { type Band, type BandHandle, type FabricUse, type Part, type Piece, type Point, type Role } from './layout/piece.ts';
 export { ROLE_NAMES } from './layout/roles.ts';
 export { formatFine, formatLength, formatSize, formatWithUnit, unitMark } from './length/format.ts';

@@ -1,16 +1,10 @@
 import { fabricById, type Laid, type Layout, lieOf, type Piece, type Plan, wallOf } from '@lattice/core';
 import { memo, useId } from 'react';
 import { FaceDefinitions, lookOf, ontoOutline } from './faces.tsx';
+import { outlinePath, partPath } from './paths.ts';
 
 /** A seam shows on light cloth and on dark. */
 const SEAM = 'rgb(110 110 110 / 55%)';
-
-const outlinePath = (piece: Piece): string => `M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
-
-/** One path for all pieces of a part: a few elements for a quilt of thousands of pieces. */
-export function partPath(layout: Layout, part: string): string {
-  return layout.pieces.filter((p) => p.part === part).map(outlinePath).join('');
-}
 
 /** How a block lies in the place of a piece: its look, and its quarter turns by rule and by hand. One-way prints stay upright. */
 export function laidLook(plan: Plan, piece: Piece, { block, turn }: Laid): { look: string; turn: number } {

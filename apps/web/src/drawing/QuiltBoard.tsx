@@ -3,19 +3,13 @@ import { ToggleButton } from 'react-aria-components';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../design/Lengths.tsx';
+import { Board } from './Board.ts';
 import { GrainMarks, JoinMarks } from './marks.tsx';
-import { partPath, QuiltArt } from './QuiltArt.tsx';
+import { partPath } from './paths.ts';
+import { QuiltArt } from './QuiltArt.tsx';
 import { gripSize, Tape, TAPE } from './Tape.tsx';
 import { useRoom } from './useRoom.ts';
 
-const Board = styled.div`
-  position: relative;
-  width: 100%;
-  height: 100%;
-  min-height: 280px;
-  overflow: hidden;
-  background: var(--ground);
-`;
 const Drawing = styled.svg`
   position: absolute;
   inset: 0;

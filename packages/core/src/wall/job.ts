@@ -1,3 +1,5 @@
+import type { Point } from '../layout/piece.ts';
+
 /** What an arrangement weighs, each from 0 (does not matter) to 10. */
 export interface ArrangeRules {
   /**
@@ -35,12 +37,6 @@ export interface WallBlock {
   readonly upright: boolean;
 }
 
-/** One place of the setting. */
-export interface WallPlace {
-  readonly x: number;
-  readonly y: number;
-}
-
 /** Two places beside each other: along a side (or the sash between), or only corner to corner. */
 export interface Meeting {
   readonly a: number;
@@ -51,7 +47,7 @@ export interface Meeting {
 /** A whole arrangement to judge or improve: plain data, as it goes to a worker. */
 export interface WallJob {
   readonly blocks: readonly WallBlock[];
-  readonly places: readonly WallPlace[];
+  readonly places: readonly Point[];
   readonly meetings: readonly Meeting[];
   /** Index of the block in each place, −1 where there is none. */
   readonly at: readonly number[];

@@ -1,10 +1,11 @@
 import { valueOf } from '../colour/colour.ts';
 import { measureOf } from '../block/measure.ts';
 import type { Layout } from '../layout/lay-out.ts';
+import { middleOf } from '../layout/outline.ts';
 import type { Piece } from '../layout/piece.ts';
 import { convertLength } from '../length/unit.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
-import type { Arrangement, ArrangeRules, Meeting, WallBlock, WallJob, WallPlace } from './job.ts';
+import type { Arrangement, ArrangeRules, Meeting, WallBlock, WallJob } from './job.ts';
 import { type Laid, wallFrom, wallOf } from './wall.ts';
 
 /** Lightness of the three values a quilter sorts by. */
@@ -58,11 +59,6 @@ export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJo
     rules,
   };
 }
-
-const middleOf = ({ outline }: Piece): WallPlace => ({
-  x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
-  y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
-});
 
 /** The plan with an arrangement of its job on the wall. */
 export function withArrangement(plan: Plan, { blocks, locked }: WallJob, { at, turns }: Arrangement): Plan {

@@ -7,6 +7,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { outlinePath } from '../../drawing/paths.ts';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { Section } from '../../figures/Section.tsx';
@@ -100,8 +101,8 @@ export function BlocksStage() {
   const rows = useMemo(() => pile.map((b, number) => ({ block: b, number })).filter((r) => kind === null || kindOf(r.block) === kind), [pile, kind]);
   const opened = pile.find((b) => b.id === open);
   const kinds = (['small', 'crooked', 'trim', 'ease', 'fine', 'unmeasured'] as const).map((kind) => ({ kind, blocks: pile.filter((b) => verdictOn(b, cut, unit, seam).kind === kind) })).filter((k) => k.blocks.length > 0);
-  const toDo = kinds.filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim').flatMap((k) => k.blocks);
-  const done = toDo.filter((b) => b.settled).length;
+  const toWork = kinds.filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim').flatMap((k) => k.blocks);
+  const worked = toWork.filter((b) => b.settled).length;
   return (
     <StageGrid>
       <Work>
@@ -128,9 +129,9 @@ export function BlocksStage() {
         <PointedQuilt plan={plan} layout={quilt.layout} id={pointed} />
         <p className="counts" data-testid="verdicts">
           At <b><Lengths text={formatWithUnit(cut.width, unit)} /></b>: {kinds.map(({ kind, blocks }) => `${blocks.length} ${VERDICT_NAMES[kind].toLowerCase()}`).join(', ') || 'nothing measured'}.
-          {toDo.length > 0 && <> {done} of {toDo.length} worked off.</>}
+          {toWork.length > 0 && <> {worked} of {toWork.length} worked off.</>}
         </p>
-        {toDo.length > done && (
+        {toWork.length > worked && (
           <Caution>Trimming: close the cutter at every put-down, cut away from yourself with the hand behind the ruler’s edge, shift the hand rather than reach, and change a dull blade.</Caution>
         )}
         <SizeChoices cut={cut} onCut={setCutWidth} />
@@ -175,7 +176,7 @@ function PointedQuilt({ plan, layout, id }: { plan: Plan; layout: Layout; id: st
   return (
     <svg className="quilt" viewBox={`0 0 ${layout.finished.width.value} ${layout.finished.height.value}`} width="100%" aria-hidden>
       <QuiltArt plan={plan} layout={layout} />
-      {lit && <path d={`M${lit.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill="var(--chalk)" fillOpacity={0.45} stroke="var(--chalk)" strokeWidth={3} vectorEffect="non-scaling-stroke" />}
+      {lit && <path d={outlinePath(lit)} fill="var(--chalk)" fillOpacity={0.45} stroke="var(--chalk)" strokeWidth={3} vectorEffect="non-scaling-stroke" />}
     </svg>
   );
 }

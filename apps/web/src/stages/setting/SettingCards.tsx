@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { Label, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { outlinePath } from '../../drawing/paths.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { Wrong } from '../../design/controls/fieldStyles.ts';
@@ -51,7 +52,7 @@ function Sample({ kind }: { kind: SettingKind }) {
   return (
     <svg viewBox={`-0.5 -0.5 ${centre.width.value + 1} ${centre.height.value + 1}`} aria-hidden>
       {centre.pieces.map((piece) => (
-        <path key={piece.id} className={piece.place === undefined ? '' : 'block'} d={`M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} />
+        <path key={piece.id} className={piece.place === undefined ? '' : 'block'} d={outlinePath(piece)} />
       ))}
     </svg>
   );

@@ -1,19 +1,13 @@
-import { type Clash, fromInches, type Laid, type Layout, type Piece, type Plan, type Point, type RowLabel } from '@lattice/core';
+import { type Clash, fromInches, type Laid, type Layout, middleOf, type Piece, type Plan, reachOf, type RowLabel } from '@lattice/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { Board } from '../../drawing/Board.ts';
+import { outlinePath } from '../../drawing/paths.ts';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import { useRoom } from '../../drawing/useRoom.ts';
 import type { Source } from './useBlockDrag.ts';
 import { viewFilter, ViewFilters, type ViewId } from './views.tsx';
 
-const Board = styled.div`
-  position: relative;
-  width: 100%;
-  height: 100%;
-  min-height: 260px;
-  overflow: hidden;
-  background: var(--ground);
-`;
 const Sheet = styled.svg`
   position: absolute;
   inset: 0;
@@ -30,22 +24,6 @@ const Drawing = styled(Sheet)`
   .label { font-weight: 650; font-family: var(--text); fill: #1b2433; text-anchor: middle; dominant-baseline: central; pointer-events: none; }
   .badge { fill: #fbfcfc; stroke: #1b2433; stroke-width: 1; vector-effect: non-scaling-stroke; pointer-events: none; }
 `;
-
-/** The middle of a piece. */
-export const middleOf = ({ outline }: Piece): Point => ({
-  x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
-  y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
-});
-
-const pathOf = (piece: Piece): string => `M${piece.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
-/** Half of the shorter way across a piece. */
-const reachOf = (piece: Piece): number => {
-  const m = middleOf(piece);
-  return Math.min(...piece.outline.map((p, i) => {
-    const q = piece.outline[(i + 1) % piece.outline.length]!;
-    return Math.abs((q.y - p.y) * (m.x - p.x) - (q.x - p.x) * (m.y - p.y)) / Math.hypot(q.x - p.x, q.y - p.y);
-  }));
-};
 
 interface WallBoardProps {
   /** What is drawn: the plan, or what is being tried out. */
@@ -82,8 +60,8 @@ export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places,
             <g transform={`translate(${x} ${y}) scale(${scale})`}>
               <Threads {...{ clashes, pointedClash, pieces }} />
               <Places {...{ plan, pieces, places, labels, onPress, onKey }} />
-              {chosen.map((place) => pieces[place] && <path key={place} className="chosen" d={pathOf(pieces[place])} />)}
-              {carried !== null && pieces[carried] && <path className="chosen carried" d={pathOf(pieces[carried])} />}
+              {chosen.map((place) => pieces[place] && <path key={place} className="chosen" d={outlinePath(pieces[place])} />)}
+              {carried !== null && pieces[carried] && <path className="chosen carried" d={outlinePath(pieces[carried])} />}
               {pieces.map((piece, i) => {
                 const middle = middleOf(piece);
                 const reach = reachOf(piece);
@@ -176,7 +154,7 @@ const Places = memo(function Places({ plan, pieces, places, labels, onPress, onK
     <g ref={group} role="group" aria-label={`${plan.title}, ${pieces.length} places`}>
       {pieces.map((piece, i) => (
         <path
-          key={piece.id} className="place" d={pathOf(piece)} role="button" data-place={i} data-locked={places[i]!.locked || undefined}
+          key={piece.id} className="place" d={outlinePath(piece)} role="button" data-place={i} data-locked={places[i]!.locked || undefined}
           aria-label={placeWords(places[i]!, labels[i]!)}
           onPointerDown={(event) => onPress(event, { place: i })} onKeyDown={(event) => onKey(event, i)} onFocus={goTo}
         />

@@ -1,0 +1,17 @@
+import type { Piece, Point } from './piece.ts';
+
+/** The middle of a piece, in quilt units: the average of its corners, right for squares, oblongs and triangles alike. */
+export const middleOf = ({ outline }: Pick<Piece, 'outline'>): Point => ({
+  x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
+  y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
+});
+
+/** The way from the middle of a piece to its nearest side, in quilt units: the half of its shorter way across, however it is turned. */
+export function reachOf(piece: Pick<Piece, 'outline'>): number {
+  const { outline } = piece;
+  const m = middleOf(piece);
+  return Math.min(...outline.map((p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    return Math.abs((q.y - p.y) * (m.x - p.x) - (q.x - p.x) * (m.y - p.y)) / Math.hypot(q.x - p.x, q.y - p.y);
+  }));
+}
