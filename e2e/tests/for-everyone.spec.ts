@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page, Request } from '@playwright/test';
-import { expect, openCopy, tab, test } from '../support/quilt.ts';
+import { choose, expect, openCopy, tab, test } from '../support/quilt.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -57,6 +57,20 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Wall' }).click();
     await expect(page.locator('[data-place="0"]')).toBeVisible();
     await accessible(page);
+    await page.getByRole('link', { name: 'Layers' }).click();
+    await expect(page.getByTestId('backing-because')).toBeVisible();
+    await page.getByRole('button', { name: 'Measure it' }).click();
+    await accessible(page);
+    await choose(page, /Quilted/, 'Send it to a long-arm service');
+    await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+    await expect(page.getByText('It takes this job')).toBeVisible();
+    await accessible(page);
+    await page.getByRole('link', { name: 'Edge' }).click();
+    await expect(page.getByTestId('edge-corner')).toBeVisible();
+    await accessible(page);
+    await page.getByText('All round', { exact: true }).first().click();
+    await expect(page.getByTestId('edge-round')).toBeVisible();
+    await accessible(page);
   });
 }
 
@@ -69,7 +83,7 @@ for (const width of [320, 760, 2560]) {
       const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(over).toBeLessThanOrEqual(0);
     }
-    for (const stage of ['Blocks', 'Wall', 'Borders']) {
+    for (const stage of ['Blocks', 'Wall', 'Borders', 'Layers', 'Edge']) {
       await page.getByRole('link', { name: stage }).click();
       await expect(page).toHaveURL(new RegExp(stage.toLowerCase()));
       await page.waitForLoadState('networkidle');

@@ -1,9 +1,9 @@
-import { type Backing, type CutPiece, type Figure, formatLength, formatSize, formatWithUnit, type Plan, type Quilt, settingOf, type Unit } from '@lattice/core';
+import { type CutPiece, type Edge, type Figure, formatLength, formatSize, formatWithUnit, type Layers, type Plan, type Quilt, settingOf, type Unit } from '@lattice/core';
 
 /** The whole result as lines of text, each figure followed by its working. */
 export function report(plan: Plan, quilt: Quilt): string[] {
   const { unit } = plan;
-  const { backing, binding } = quilt;
+  const { layers, edge } = quilt;
   const { width, height } = quilt.finished;
   const heading = (text: string) => ['', text];
   return [
@@ -15,22 +15,39 @@ export function report(plan: Plan, quilt: Quilt): string[] {
     ...(quilt.target ? [`  ${quilt.target.against.text}`, ...(quilt.target.says ? [`  ${quilt.target.says}`] : [])] : []),
     ...heading('Cut'),
     ...quilt.pieces.flatMap((piece) => [`  ${piece.count.value} ${piece.name}: ${cutText(piece, plan)}`, ...piece.count.working.map((line) => `      ${line}`), ...cutWorking(piece), ...piece.notes.map((note) => `      ${note}`)]),
-    ...(backing ? [...heading('Backing'), ...backingLines(backing, unit)] : []),
-    ...heading('Binding'),
-    `  ${binding.strips.value} strips of ${formatWithUnit(binding.stripWidth, unit)} for ${formatWithUnit(binding.length.value, unit)}`,
-    ...[...binding.length.working, ...binding.strips.working].map((line) => `      ${line}`),
+    ...(layers ? [...heading('Backing'), ...backingLines(layers, unit), ...heading('Batting'), ...battingLines(layers, unit)] : []),
+    ...edgeLines(edge, unit),
     ...heading('Buy'),
     ...quilt.fabrics.flatMap(({ fabric, needed, buy }) => [`  ${buy.text.padEnd(9)} ${fabric.name}`, ...[...needed.working, ...buy.length.working].map((line) => `      ${line}`)]),
     ...(quilt.advice.length > 0 ? [...heading('Worth knowing'), ...quilt.advice.map((a) => `  ${a.message}`)] : []),
   ];
 }
 
-function backingLines({ width, height, options: [best] }: Backing, unit: Unit): string[] {
-  const seams = best.seams === 'none' ? 'no seam' : `${best.seams} seams`;
+function backingLines({ backing: { width, height, because, remarks }, chosenBacking: chosen }: Layers, unit: Unit): string[] {
+  const seams = chosen.seams === 'none' ? 'no seam' : `${chosen.seams} seams`;
   return [
-    `  ${formatSize(width.value, height.value, unit)}: ${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${seams}, ${formatWithUnit(best.fabric.value, unit)} of fabric`,
-    ...best.fabric.working.map((line) => `      ${line}`),
+    `  ${formatSize(width.value, height.value, unit)}: ${chosen.panels} ${chosen.panels === 1 ? 'panel' : 'panels'}, ${seams}, ${formatWithUnit(chosen.fabric.value, unit)} of fabric`,
+    ...[...chosen.fabric.working, because, ...remarks].map((line) => `      ${line}`),
   ];
+}
+
+function battingLines({ batting: { width, height }, chosenBatting }: Layers, unit: Unit): string[] {
+  return [`  ${formatSize(width.value, height.value, unit)}: ${chosenBatting?.text ?? 'nothing is large enough; make the quilt of two'}`, ...(chosenBatting?.working ?? []).map((line) => `      ${line}`)];
+}
+
+/** Whatever finishes the edge, each with its working. */
+function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
+  const lines: string[] = [];
+  if (flange) lines.push('', 'Flange', `  ${flange.strips.value} strips of ${formatWithUnit(flange.cutWidth.value, unit)}: two ${formatWithUnit(flange.sides.value, unit)}, two ${formatWithUnit(flange.ends.value, unit)}`, ...flange.strips.working.map((line) => `      ${line}`));
+  if (binding) {
+    const { bias, strips, stripWidth, length } = binding;
+    lines.push('', 'Binding', bias
+      ? `  Bias strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}, from ${formatWithUnit(bias.cloth.value, unit)} of fabric`
+      : `  ${strips.value} strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}`);
+    lines.push(...[...length.working, ...(bias ? [...bias.cloth.working, ...bias.gives.working] : strips.working)].map((line) => `      ${line}`));
+  }
+  if (points) lines.push('', 'Prairie points', `  ${points.total.value} points, ${points.across.count.value} across and ${points.down.count.value} down`, ...[...points.across.overlap.working, ...points.down.overlap.working].map((line) => `      ${line}`));
+  return lines;
 }
 
 const why = (figure: Figure, label: string): string[] => figure.working.map((line, i) => `  ${(i === 0 ? label : '').padEnd(7)}${line}`);

@@ -11,6 +11,8 @@ import { pictureRoutes } from './pictures/routes.ts';
 import { QuiltRepository } from './quilts/repository.ts';
 import { quiltRoutes } from './quilts/routes.ts';
 import { QuiltService, type Surroundings } from './quilts/service.ts';
+import { LongArm } from './simulators/long-arm.ts';
+import { longArmRoutes } from './simulators/long-arm-routes.ts';
 import { tapeRoutes } from './simulators/tape-routes.ts';
 import { Tape } from './simulators/tape.ts';
 
@@ -39,6 +41,7 @@ export function createApp({ knex, outside, webFolder, log }: AppOptions): Expres
   app.use('/api/quilts', quiltRoutes(new QuiltService(new QuiltRepository(knex), outside)));
   app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), outside));
   app.use('/api/tape', tapeRoutes(new Tape(outside.random)));
+  app.use('/api/long-arm', longArmRoutes(new LongArm(outside.now)));
   app.use('/api', () => {
     throw new Refusal(404, 'no-such-address', 'There is nothing at this address.');
   });

@@ -12,7 +12,6 @@ import { SizeChoices } from '../src/stages/blocks/SizeChoices.tsx';
 import { TapePanel } from '../src/stages/blocks/TapePanel.tsx';
 import { readTable } from '../src/stages/blocks/readTable.ts';
 
-Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
 const block = (id: string, width: number | null, more: Partial<PileBlock> = {}): PileBlock => ({ id, name: id.toUpperCase(), width, height: width, ...more });
 const plan: Plan = { ...startPlan('sashed-sampler'), pile: [block('b1', 12.5), block('b2', 12.5), block('b3', 12.25)] };
 

@@ -7,7 +7,6 @@ import { Why } from '../src/design/controls/Why.tsx';
 import { Lengths } from '../src/design/Lengths.tsx';
 
 // jsdom has no CSS object; escaping a selector is all that is asked of it.
-Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
 
 function Sash({ taken }: { taken: (value: number) => void }) {
   const [value, setValue] = useState(1.5);

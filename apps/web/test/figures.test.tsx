@@ -1,26 +1,18 @@
 import { type Plan, startBorder, startPlan } from '@lattice/core';
-import { act, render, screen, within } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { Provider } from 'react-redux';
-import { createStore } from '../src/app/store.ts';
 import { Buying } from '../src/figures/Buying.tsx';
 import { CuttingList } from '../src/figures/CuttingList.tsx';
 import { withBorder, withBorderWidth } from '../src/quilt/borderEdits.ts';
-import { clearHistory, planOpened, undo } from '../src/quilt/planSlice.ts';
+import { undo } from '../src/quilt/planSlice.ts';
 import { selectQuilt } from '../src/quilt/selectors.ts';
 import { BordersSection } from '../src/stages/borders/BordersSection.tsx';
+import { show as showOf } from './support/show.tsx';
 
-Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
 const plan = startPlan('sashed-sampler');
 
-function show(what: React.ReactNode, change: Partial<Plan> = {}) {
-  const store = createStore();
-  store.dispatch(planOpened({ ...plan, ...change }));
-  store.dispatch(clearHistory());
-  render(<Provider store={store}>{what}</Provider>);
-  return store;
-}
-const now = (store: ReturnType<typeof createStore>) => store.getState().plan.present!;
+const show = (what: React.ReactNode, change: Partial<Plan> = {}) => showOf(what, { ...plan, ...change }).store;
+const now = (store: ReturnType<typeof show>) => store.getState().plan.present!;
 
 describe('the cutting list', () => {
   test('counts and cut sizes are the core’s own', () => {
@@ -52,14 +44,14 @@ describe('the cutting list', () => {
 
 describe('what to buy', () => {
   test('each fabric with its shop cut; an unused one can be taken off, a used one cannot', async () => {
-    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'spare', name: 'Spare', colour: '#123456', usableWidth: 40 }] });
+    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'spare', name: 'Spare', colour: '#123456', usableWidth: 40, price: null }] });
     expect(screen.getByTestId('shopping-list').textContent).toContain('5/8 yd');
     expect(screen.queryByRole('button', { name: 'Take Sash off the list' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Take Spare off the list' }));
     expect(now(store).fabrics.map((f) => f.id)).not.toContain('spare');
   });
   test('a new fabric gets an id nobody has', async () => {
-    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'fabric-6', name: 'Six', colour: '#123456', usableWidth: 40 }] });
+    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'fabric-6', name: 'Six', colour: '#123456', usableWidth: 40, price: null }] });
     await userEvent.click(screen.getByRole('button', { name: 'Add a fabric' }));
     const ids = now(store).fabrics.map((f) => f.id);
     expect(new Set(ids).size).toBe(ids.length);

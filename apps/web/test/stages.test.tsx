@@ -1,35 +1,17 @@
 import { type Plan, startBed, startBorder, startPlan, startRequest } from '@lattice/core';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { Provider } from 'react-redux';
-import { createStore } from '../src/app/store.ts';
 import { Asking } from '../src/finder/Asking.tsx';
 import { withoutBorder } from '../src/quilt/borderEdits.ts';
-import { clearHistory, planOpened } from '../src/quilt/planSlice.ts';
 import { MeasureSection } from '../src/stages/borders/MeasureSection.tsx';
 import { RepeatFields } from '../src/stages/borders/RepeatFields.tsx';
 import { LieSection } from '../src/stages/setting/LieSection.tsx';
 import { TargetSection } from '../src/stages/setting/TargetSection.tsx';
+import { choose, show as showOf, type } from './support/show.tsx';
 
-Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
 const plan: Plan = { ...startPlan('sashed-sampler'), borders: [startBorder(2, 'accent'), startBorder(4, 'border')] };
 
-function show(what: React.ReactNode, change: Partial<Plan> = {}) {
-  const store = createStore();
-  store.dispatch(planOpened({ ...plan, ...change }));
-  store.dispatch(clearHistory());
-  render(<Provider store={store}>{what}</Provider>);
-  return { store, now: () => store.getState().plan.present! };
-}
-const type = async (label: string, text: string) => {
-  const field = screen.getByRole('textbox', { name: label });
-  await userEvent.clear(field);
-  await userEvent.type(field, `${text}{Enter}`);
-};
-const choose = async (button: RegExp, option: RegExp) => {
-  await userEvent.click(screen.getByRole('button', { name: button }));
-  await userEvent.click(screen.getByRole('option', { name: option }));
-};
+const show = (what: React.ReactNode, change: Partial<Plan> = {}) => showOf(what, { ...plan, ...change });
 
 describe('measuring the top', () => {
   test('begins at what was planned, with its seams; the next is the top with a border on', async () => {

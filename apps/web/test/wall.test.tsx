@@ -8,7 +8,6 @@ import { Tray } from '../src/stages/wall/Tray.tsx';
 import { placeWords } from '../src/stages/wall/WallBoard.tsx';
 import { viewFilter, ViewFilters, VIEWS } from '../src/stages/wall/views.tsx';
 
-Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
 const block = (id: string, kind: string): PileBlock => ({ id, name: `Block ${id}`, maker: 'Ada', kind, face: 'star', colours: ['#3f7d6e', '#c4532f'], width: 12.5, height: 12.5 });
 const plan: Plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 2 }, borders: [startBorder(3, 'border')], pile: [block('a', 'x'), block('b', 'x'), block('c', 'y'), block('d', 'z'), block('e', 'z')] };
 const layout = layOut(plan);

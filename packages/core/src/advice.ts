@@ -3,6 +3,11 @@ import type { TopSize } from './border/sizes.ts';
 import type { FabricCut } from './cutting/fabric-cuts.ts';
 import { SHOWS_INCHES } from './cutting/joins.ts';
 import type { CutPiece } from './cutting/pieces.ts';
+import type { Edge } from './edge/edge.ts';
+import { edgeAdvice } from './edge/edge-advice.ts';
+import { battingAdvice } from './layer/batting-advice.ts';
+import type { Layers } from './layer/layers.ts';
+import type { Layout } from './layout/lay-out.ts';
 import type { LieCounts } from './layout/lie.ts';
 import { formatLength, formatSize, formatWithUnit } from './length/format.ts';
 import { TOLERANCE } from './length/tolerance.ts';
@@ -21,11 +26,13 @@ interface Known {
   readonly pieces: readonly CutPiece[];
   readonly fabrics: readonly FabricCut[];
   readonly lies: LieCounts;
-  readonly sizes: readonly TopSize[];
+  readonly layout: Layout;
+  readonly layers: Layers | null;
+  readonly edge: Edge;
 }
 
 /** Everything worth saying about a plan that can be drawn: the pile, proportions, fabrics too narrow, joins that show. */
-export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, sizes }: Known): Advice[] {
+export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, layers, edge }: Known): Advice[] {
   const said: Advice[] = [];
   const say = (path: Advice['path'], message: string | null) => {
     if (message !== null) said.push({ path, message });
@@ -45,8 +52,10 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, sizes }: Kno
     for (const message of tooNarrow) say(['fabrics', index, 'usableWidth'], message);
   }
   if (plan.places.swap !== 'none') say(['places', 'swap'], `${lies.swapped.working[0]}: make that many so, and the rest as usual.`);
-  say(['measured'], measuredOtherwise(plan, sizes));
+  say(['measured'], measuredOtherwise(plan, layout.sizes));
   for (const { path, message } of joinsThatShow(plan, pieces, fabrics)) say(path, message);
+  if (layers) said.push(...battingAdvice(plan, layout));
+  said.push(...edgeAdvice(plan, edge));
   return said;
 }
 

@@ -27,8 +27,9 @@ export function changesBetween(before: Quilt, after: Quilt, unit: Unit): Change[
       name || key,
       `${count.value} at ${cut.shape === 'rectangle' ? `${formatLength(cut.width.value, unit)} × ${formatWithUnit(cut.length.value, unit)}` : formatWithUnit(cut.side.value, unit)}`,
     ])),
-    ...listed(({ backing }) => (backing ? [['Backing', `${formatLength(backing.width.value, unit)} × ${formatWithUnit(backing.height.value, unit)}`]] : [])),
-    ...listed(({ binding }) => [['Binding', `${formatWithUnit(binding.length.value, unit)}, ${binding.strips.value} strips`]]),
+    ...listed(({ layers }) => (layers ? [['Backing', `${formatLength(layers.backing.width.value, unit)} × ${formatWithUnit(layers.backing.height.value, unit)}`]] : [])),
+    ...listed(({ edge: { binding } }) => (binding ? [['Binding', `${formatWithUnit(binding.length.value, unit)}, ${binding.strips.value} strips`]] : [])),
+    ...listed(({ edge: { points } }) => (points ? [['Prairie points', String(points.total.value)]] : [])),
     ...listed(({ fabrics }) => fabrics.map(({ fabric, buy }) => [`Buy ${fabric.name}`, buy.text])),
   ].filter((change) => change.before !== change.after);
 }

@@ -1,15 +1,16 @@
 import { adviseOn, type Advice } from './advice.ts';
 import { judgePile, type Pile } from './block/pile.ts';
 import type { Size } from './border/sizes.ts';
+import { edgeDemands, layerDemands } from './cutting/demands.ts';
 import { cutFabrics, type FabricCut } from './cutting/fabric-cuts.ts';
 import { type JoinLine, joinLines } from './cutting/join-lines.ts';
 import { type CutPiece, cutPieces } from './cutting/pieces.ts';
-import { type Binding, straightBinding } from './edge/binding.ts';
-import { type Backing, planBacking } from './layer/backing.ts';
+import { type Edge, planEdge } from './edge/edge.ts';
+import { type Layers, planLayers } from './layer/layers.ts';
 import { type Layout, layOut } from './layout/lay-out.ts';
 import { countLies, type LieCounts } from './layout/lie.ts';
 import type { Unit } from './length/unit.ts';
-import type { Fabric, Plan, Target } from './plan/shape.ts';
+import type { Plan, Target } from './plan/shape.ts';
 import { settingOf } from './setting/registry.ts';
 import { compareWithTarget, type TargetComparison } from './target/compare.ts';
 import { targetSize, type TargetSize } from './target/size.ts';
@@ -22,8 +23,8 @@ export interface Quilt {
   readonly lies: LieCounts;
   readonly pieces: readonly CutPiece[];
   /** Null for blocks that are quilted already: every piece has a back of its own. */
-  readonly backing: Backing | null;
-  readonly binding: Binding;
+  readonly layers: Layers | null;
+  readonly edge: Edge;
   readonly fabrics: readonly FabricCut[];
   /** Where strips longer than their fabric is wide are joined. */
   readonly joins: readonly JoinLine[];
@@ -38,35 +39,27 @@ export function computeQuilt(plan: Plan): Quilt {
   const top = layout.sizes.at(-1)!.used;
   const finished = { width: top.width.value, height: top.height.value };
   const pieces = cutPieces(plan, layout);
-  const { quilted } = settingOf(plan.setting.kind);
-  const backing = quilted ? null : planBacking(finished, plan.backing.overhang, fabricById(plan, plan.backing.fabric).usableWidth, plan.unit);
-  const binding = straightBinding(finished, plan.binding.stripWidth, fabricById(plan, plan.binding.fabric).usableWidth, plan.unit);
-  const lies = countLies(plan, layout);
-  const fabrics = cutFabrics(plan, pieces, backing, binding);
   const pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value);
+  const layers = settingOf(plan.setting.kind).quilted ? null : planLayers(plan, layout, finished, Math.max(0, pile.blocks - pile.needed));
+  const edge = planEdge(plan, finished);
+  const lies = countLies(plan, layout);
+  const fabrics = cutFabrics(plan, pieces, [...(layers ? layerDemands(plan, layers) : []), ...edgeDemands(plan, edge)]);
   return {
     layout,
     finished: top,
     lies,
     pieces,
-    backing,
-    binding,
+    layers,
+    edge,
     fabrics,
     joins: joinLines(layout, pieces, fabrics),
     target: plan.target && comparedWith(plan.target, finished, plan.unit),
     pile,
-    advice: adviseOn(plan, { pile, pieces, fabrics, lies, sizes: layout.sizes }),
+    advice: adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge }),
   };
 }
 
 function comparedWith(target: Target, finished: { width: number; height: number }, unit: Unit): Quilt['target'] {
   const size = targetSize(target, unit);
   return { ...size, against: compareWithTarget(finished, { width: size.width.value, height: size.height.value }, unit) };
-}
-
-/** The fabric with this id. The plan has passed `planProblems`, so there is one. */
-export function fabricById(plan: Plan, id: string): Fabric {
-  const found = plan.fabrics.find((f) => f.id === id);
-  if (!found) throw new Error(`No fabric has the id ${id}.`);
-  return found;
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shopCut, startPlan } from '../src/index.ts';
+import { startEdge, startLayers } from '../src/plan/start.ts';
 import { planStrips } from '../src/cutting/strips.ts';
-import { straightBinding } from '../src/edge/binding.ts';
 import { planBacking } from '../src/layer/backing.ts';
 import { inchPlan, quiltOf } from './support/plans.ts';
 
@@ -94,10 +94,13 @@ describe('strips', () => {
   });
 });
 
+/** The usual binding of a square quilt. */
+const boundQuilt = (side: number) => quiltOf(side, 1, 1, { kind: 'edge-to-edge' }).edge.binding!;
+
 describe('binding', () => {
   // Common practice: 36 × 36 → 144 + 10 = 154; ÷ 40 = 3.85 → 4 strips; × 2 1/2 = 10" → 1/3 yd.
   test('36 × 36', () => {
-    const binding = straightBinding({ width: 36, height: 36 }, 2.5, 40, 'in');
+    const binding = boundQuilt(36);
     expect(binding.length.value).toBe(154);
     expect(binding.strips.value).toBe(4);
     expect(binding.strips.working[0]).toBe('154 ÷ 40 usable = 3.85, up to whole strips: 4');
@@ -105,25 +108,27 @@ describe('binding', () => {
   });
   // Common practice: when the last strip is all but used (3.98) take one more.
   test('3.98 strips is five', () => {
-    const binding = straightBinding({ width: 37.3, height: 37.3 }, 2.5, 40, 'in');
+    const binding = boundQuilt(37.3);
     expect(binding.length.value / 40).toBeCloseTo(3.98, 2);
     expect(binding.strips.value).toBe(5);
   });
 });
 
+const plainBacking = (size: { width: number; height: number }, overhang: number, usable: number) => planBacking(size, { overhang, cloth: { usable, price: null }, unit: 'in' });
+
 describe('backing', () => {
   // Common practice: 75 × 84 with 4": two vertical panels (184") only if 42" is usable; at 40" three horizontal (249").
   test('75 × 84 at 42" and at 40"', () => {
-    expect(planBacking({ width: 75, height: 84 }, 4, 42, 'in').options[0]).toMatchObject({ seams: 'vertical', panels: 2, fabric: { value: 184 } });
-    expect(planBacking({ width: 75, height: 84 }, 4, 40, 'in').options[0]).toMatchObject({ seams: 'horizontal', panels: 3, fabric: { value: 249 } });
+    expect(plainBacking({ width: 75, height: 84 }, 4, 42).options[0]).toMatchObject({ seams: 'vertical', panels: 2, fabric: { value: 184 } });
+    expect(plainBacking({ width: 75, height: 84 }, 4, 40).options[0]).toMatchObject({ seams: 'horizontal', panels: 3, fabric: { value: 249 } });
   });
   test('one width is enough for a small quilt, and is offered once', () => {
-    expect(planBacking({ width: 30, height: 30 }, 2, 40, 'in').options).toMatchObject([{ seams: 'none', panels: 1, fabric: { value: 34 } }]);
+    expect(plainBacking({ width: 30, height: 30 }, 2, 40).options).toMatchObject([{ seams: 'none', panels: 1, fabric: { value: 34 } }]);
   });
   test('least fabric first, panels reach', () => {
     const length = fc.integer({ min: 20 * 16, max: 120 * 16 }).map((n) => n / 16);
     fc.assert(fc.property(length, length, fc.integer({ min: 36, max: 104 }), (width, height, usable) => {
-      const { options, ...need } = planBacking({ width, height }, 4, usable, 'in');
+      const { options, ...need } = plainBacking({ width, height }, 4, usable);
       expect(options.map((o) => o.fabric.value)).toEqual(options.map((o) => o.fabric.value).sort((a, b) => a - b));
       for (const option of options) {
         const reach = option.panels * usable - (option.panels - 1);
@@ -148,7 +153,7 @@ describe('fabric by fabric', () => {
     const all = plan.fabrics.slice(0, 1);
     const one = all[0]!.id;
     const quilt = quiltOf(12, 3, 4, plan.setting, {
-      fabrics: all, fabricFor: Object.fromEntries(Object.keys(plan.fabricFor).map((use) => [use, one])) as typeof plan.fabricFor, backing: { ...plan.backing, fabric: one }, binding: { ...plan.binding, fabric: one },
+      fabrics: all, fabricFor: Object.fromEntries(Object.keys(plan.fabricFor).map((use) => [use, one])) as typeof plan.fabricFor, ...startLayers('in', one, one), ...startEdge('in', one, one),
     });
     expect(quilt.fabrics).toHaveLength(1);
     // Sashes and cornerstones are both 2" strips: the cornerstones come out of what the sashes leave.

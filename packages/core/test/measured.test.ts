@@ -20,8 +20,8 @@ describe('a measured centre', () => {
     expect(cutSize(quilt, 'border-0-end')).toEqual([3, 42.25 + 5]);
     expect(cutSize(quilt, 'border-1-side')).toEqual([4.5, 55.625 + 5]);
     expect(quilt.finished.width.value).toBeCloseTo(41.75 + 5 + 8, 9);
-    expect(quilt.backing!.width.value).toBeCloseTo(41.75 + 13 + 8, 9);
-    expect(quilt.binding.length.value).toBeCloseTo(2 * (54.75 + 55.125 + 13) + 10, 9);
+    expect(quilt.layers!.backing.width.value).toBeCloseTo(41.75 + 13 + 8, 9);
+    expect(quilt.edge.binding!.length.value).toBeCloseTo(2 * (54.75 + 55.125 + 13) + 10, 9);
     // Drawn as planned.
     expect(quilt.layout.finished.width.value).toBe(55);
   });

@@ -1,5 +1,5 @@
 import { compareWithTarget } from '../src/target/compare.ts';
-import { convertPlan, FACES, planProblems, readPlan, readPlanJson, startBorder, startPlan, STARTS, turnInto, writePlanJson } from '../src/index.ts';
+import { convertPlan, FACES, type Plan, planProblems, readPlan, readPlanJson, startBorder, startPlan, STARTS, turnInto, writePlanJson } from '../src/index.ts';
 import { migratePlan } from '../src/plan/migrations.ts';
 import { quiltOf } from './support/plans.ts';
 
@@ -8,6 +8,14 @@ const messages = (raw: unknown) => {
   const read = readPlan(raw);
   return read.ok ? [] : read.problems.map((p) => `${p.path.join('.')}: ${p.message}`);
 };
+
+/** A plan as version 3 wrote it. */
+function asVersion3({ batting: _, quilting: __, edge: ___, ...plan }: Plan) {
+  return {
+    ...plan, schemaVersion: 3, backing: { overhang: plan.backing.overhang, fabric: plan.backing.fabric }, binding: { stripWidth: plan.binding.stripWidth, fabric: plan.binding.fabric },
+    fabrics: plan.fabrics.filter((f) => f.id !== 'wide-back').map(({ price: ____, ...fabric }) => fabric),
+  };
+}
 
 describe('a plan from outside', () => {
   test('every starting point is a sound plan', () => {
@@ -25,7 +33,7 @@ describe('a plan from outside', () => {
     ['no blocks', { ...start, grid: { across: 0, down: 3 } }, /^grid.across: 0 blocks across cannot be laid out/],
     ['an absurd block', { ...start, block: { width: 1200, height: 12 } }, /^block.width: A block of 1200″ cannot be right: it lies between 1″ and 60″/],
     ['a negative border', { ...start, borders: [startBorder(-2, 'border')] }, /^borders.0.sides: A border of -2″ cannot be right/],
-    ['a fabric nobody listed', { ...start, binding: { stripWidth: 2.5, fabric: 'velvet' } }, /^binding.fabric: No fabric in this plan has the id “velvet”/],
+    ['a fabric nobody listed', { ...start, binding: { ...start.binding, fabric: 'velvet' } }, /^binding.fabric: No fabric in this plan has the id “velvet”/],
     ['one id twice', { ...start, fabrics: [start.fabrics[0], ...start.fabrics] }, /^fabrics.1.id: Two fabrics share the id/],
     ['a sash wider than the block', { ...start, setting: { ...start.setting, sash: 13 } }, /^setting.sash: A sash of 13″ is wider than the block.* 2 to 3″/],
     ['no sash width', { ...start, setting: { kind: 'sashed', outerSash: true, cornerstones: true, strips: '1' } }, /^setting.sash: The sash width is missing/],
@@ -46,26 +54,29 @@ describe('a plan from outside', () => {
     };
     const read = readPlan(old);
     expect(read).toMatchObject({ ok: true, plan: {
-      schemaVersion: 3, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
+      schemaVersion: 4, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
       setting: { strips: '1' }, fabricFor: { 'middle-sash': 'accent', plain: 'border', frame: 'border' },
     } });
   });
   test('a version 2 plan comes up whole: floats, joins, a target of a size, layers for covered sashing', () => {
     const younger = ['places', 'measured', 'measureBy', 'wall'];
     const old = {
-      ...Object.fromEntries(Object.entries(start).filter(([key]) => !younger.includes(key))), schemaVersion: 2, target: { width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true },
+      ...Object.fromEntries(Object.entries(asVersion3(start)).filter(([key]) => !younger.includes(key))), schemaVersion: 2, target: { width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true },
       borders: [{ sides: 4, ends: 3, corners: 'mitred', cut: 'lengthwise', fabric: 'border', cornerFabric: 'accent' }],
-      fabrics: start.fabrics.filter((f) => f.id !== 'batting'),
+      fabrics: asVersion3(start).fabrics.filter((f) => f.id !== 'batting'),
       fabricFor: { sash: 'sash', 'middle-sash': 'accent', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
     };
     expect(readPlan(old)).toMatchObject({ ok: true, plan: {
-      schemaVersion: 3, target: { of: 'size', width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' },
+      schemaVersion: 4, target: { of: 'size', width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' },
       borders: [{ sides: 4, ends: 3, joins: 'diagonal', repeat: null }], places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle',
       fabricFor: { 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash' },
     } });
     // With no room for another fabric, what there is serves.
     const full = { ...old, fabrics: Array.from({ length: 24 }, (_, i) => ({ ...start.fabrics[i % 4]!, id: i < 4 ? start.fabrics[i]!.id : `f${i}` })) };
-    expect(readPlan(full)).toMatchObject({ ok: true, plan: { fabricFor: { 'sash-batting': 'sash' } } });
+    expect(readPlan(full)).toMatchObject({ ok: true, plan: { fabricFor: { 'sash-batting': 'sash' }, backing: { wide: 'back' } } });
+  });
+  test('a version 3 plan comes up whole: ways of backing, batting, quilting, an edge, prices', () => {
+    expect(readPlan(asVersion3(start))).toEqual({ ok: true, plan: { ...start, edge: { ...start.edge, flange: { ...start.edge.flange, fabric: 'border' }, points: { ...start.edge.points, fabrics: ['border'] } }, fabrics: [...start.fabrics.filter((f) => f.id !== 'wide-back'), start.fabrics.find((f) => f.id === 'wide-back')!] } });
   });
   test('older versions come up step by step', () => {
     const steps = { 1: (p: Record<string, unknown>) => ({ ...p, two: true }), 2: (p: Record<string, unknown>) => ({ ...p, three: true }) };
@@ -108,7 +119,7 @@ describe('advice', () => {
   test('a sash within the rule of thumb is let be', () => expect(quiltOf(12, 3, 4, { ...sash, sash: 2 }).advice).toEqual([]));
   test('a border wider than the block', () => {
     const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [startBorder(7, 'border')] });
-    expect(quilt.advice).toMatchObject([{ path: ['borders', 0, 'sides'], message: expect.stringContaining('wider than the block') }]);
+    expect(quilt.advice[0]).toMatchObject({ path: ['borders', 0, 'sides'], message: expect.stringContaining('wider than the block') });
   });
   test('blocks too large and too small to ease in are told apart by name', () => {
     const pile = [

@@ -210,7 +210,7 @@ describe('blocks quilted already, joined by covered sashing', () => {
     expect(line('Upright sashes, front').notes.join(' ')).toContain('12 1/4 less 1/8 at each end = 12, 6 squares of 2″');
   });
   test('no backing goes under the whole; each layer has its own cloth; borders have their layers too', () => {
-    expect(quilt.backing).toBeNull();
+    expect(quilt.layers).toBeNull();
     expect(line('Upright sashes, batting').fabric).toBe('batting');
     const bordered = quiltOf(11.75, 2, 2, { kind: 'quilted', sash: 2 }, { borders: [startBorder(3, 'border')] });
     expect(bordered.pieces.map((p) => p.name)).toEqual(expect.arrayContaining(['Border sides, front', 'Border sides, batting', 'Border sides, back']));

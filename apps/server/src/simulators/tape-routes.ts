@@ -1,10 +1,12 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { Refusal } from '../errors.ts';
+import { parseBody } from '../parse-body.ts';
 import type { Tape } from './tape.ts';
 
 const squeezeBody = z.object({ millimetres: z.number().positive().max(6000) });
 const carryBody = z.object({ inReach: z.boolean() });
+const NONSENSE = 'The tape was asked for something it cannot do.';
 const outOfReach = () => new Refusal(503, 'tape-out-of-reach', 'The tape is out of reach. Bring it nearer; typing goes on meanwhile.');
 
 /** The simulated tape over HTTP: readings as a stream of events, its button, and being carried off. */
@@ -22,20 +24,14 @@ export function tapeRoutes(tape: Tape): Router {
     request.on('close', stop);
   });
   router.post('/squeeze', (request, response) => {
-    const { millimetres } = parse(squeezeBody, request.body);
+    const { millimetres } = parseBody(squeezeBody, request.body, NONSENSE);
     const reading = tape.squeeze(millimetres);
     if (!reading) throw outOfReach();
     response.json(reading);
   });
   router.post('/carry', (request, response) => {
-    tape.carry(parse(carryBody, request.body).inReach);
+    tape.carry(parseBody(carryBody, request.body, NONSENSE).inReach);
     response.json({ inReach: tape.inReach });
   });
   return router;
-}
-
-function parse<T>(schema: z.ZodType<T>, body: unknown): T {
-  const parsed = schema.safeParse(body);
-  if (!parsed.success) throw new Refusal(400, 'bad-request', 'The tape was asked for something it cannot do.', parsed.error.issues);
-  return parsed.data;
 }

@@ -1,4 +1,4 @@
-import type { Plan } from '@lattice/core';
+import { type LongArmAnswer, longArmAnswerSchema, type LongArmJob, type Plan } from '@lattice/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A quilt as the server keeps it. */
@@ -51,9 +51,15 @@ export const api = createApi({
         return { url: '/pictures', method: 'POST', body };
       },
     }),
+    askLongArm: build.mutation<LongArmAnswer, LongArmJob>({ query: (job) => ({ url: '/long-arm/quotes', method: 'POST', body: job }), transformResponse: (said) => longArmAnswerSchema.parse(said) }),
+    bookLongArm: build.mutation<{ number: string | null; answer: LongArmAnswer }, LongArmJob>({
+      // Refused while the queue moved on is an answer too, not a failure.
+      query: (job) => ({ url: '/long-arm/bookings', method: 'POST', body: job, validateStatus: ({ status }) => status === 201 || status === 409 }),
+      transformResponse: (said: { number: string | null; answer: unknown }) => ({ number: said.number, answer: longArmAnswerSchema.parse(said.answer) }),
+    }),
     removeQuilt: build.mutation<void, string>({ query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }), invalidatesTags: ['shelf'] }),
     restoreQuilt: build.mutation<StoredQuilt, string>({ query: (id) => ({ url: `/quilts/${id}/restore`, method: 'POST' }), invalidatesTags: ['shelf'] }),
   }),
 });
 
-export const { useAddPictureMutation, useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;
+export const { useAddPictureMutation, useAskLongArmMutation, useBookLongArmMutation, useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;

@@ -1,4 +1,4 @@
-import { askCounter, type Flag, formatFine, formatLength, formatWithUnit, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
+import { askCounter, type Flag, formatLength, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
 import { Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
@@ -11,6 +11,7 @@ import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { FieldLabel, fieldRow, Wrong } from '../design/controls/fieldStyles.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
+import { figureText } from '../figures/Line.tsx';
 import { AnswerDrawing } from './AnswerDrawing.tsx';
 
 const Page = styled.div`
@@ -158,7 +159,7 @@ export function CounterPage() {
                 {answer.said.map(({ what, figure }, i) => (
                   <div key={i} style={{ display: 'contents' }}>
                     <dt>{what}</dt>
-                    <dd><Why figure={figure} text={figure.kind === 'count' ? String(figure.value) : Math.abs(figure.value) < 1 ? formatFine(figure.value, unit) : formatWithUnit(figure.value, unit)} what={what.toLowerCase()} /></dd>
+                    <dd><Why figure={figure} text={figureText(figure, unit)} what={what.toLowerCase()} /></dd>
                   </div>
                 ))}
               </dl>

@@ -112,7 +112,7 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
   const held = bands.flatMap((band, i) => {
     if (!band.moves) return [];
     // The outer copy of a border or float grows towards the quilt's edge; everything else grows to the right or down.
-    const mirrored = (band.moves.what === 'border' || band.moves.key === 'float') && band.from > end / 2;
+    const mirrored = (band.moves.what !== 'setting' || band.moves.key === 'float') && band.from > end / 2;
     return [{ band, i, moves: band.moves, what: handleName(band.moves), mirrored }];
   });
   const gripped = held.filter((h, at) => held.findIndex((other) => other.what === h.what) === at);
@@ -174,7 +174,11 @@ function spreadOut(places: readonly number[], gap: number): number[] {
 const holdPlace = (down: boolean, from: number, length: number, offset: number) =>
   down ? { top: from, height: length, left: offset, width: TAPE } : { left: from, width: length, top: offset, height: TAPE };
 
-const handleName = (handle: BandHandle): string => (handle.what === 'border' ? `Border ${handle.index + 1}` : handle.key[0]!.toUpperCase() + handle.key.slice(1));
+function handleName(handle: BandHandle): string {
+  if (handle.what === 'border') return `Border ${handle.index + 1}`;
+  const name = handle.what === 'setting' ? handle.key : handle.what;
+  return name[0]!.toUpperCase() + name.slice(1);
+}
 
 interface MoveProps {
   readonly band: Band;
@@ -226,7 +230,7 @@ function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties 
     <Hold
       {...moveProps}
       aria-hidden
-      data-hold={props.moves.what === 'border' ? 'border' : props.moves.key}
+      data-hold={props.moves.what === 'setting' ? props.moves.key : props.moves.what}
       data-down={props.down || undefined}
       style={style}
       onPointerEnter={() => props.onPoint(true)}

@@ -1,9 +1,10 @@
-import { type Fabric, type FabricCut, fabricFor, fabricUses, formatWithUnit, type Plan } from '@lattice/core';
+import { type Fabric, type FabricCut, fabricFor, fabricUses, FIBRES, formatWithUnit, type Plan } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { PriceField } from '../design/controls/PriceField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -29,20 +30,21 @@ const Name = styled(TextField)`
 /** For each fabric what to ask the shop for, and why; its name, colour and usable width to change. */
 export function Buying() {
   const plan = useAppSelector(selectPlan);
-  const { fabrics } = useAppSelector(selectQuilt);
+  const { fabrics, layers } = useAppSelector(selectQuilt);
   const edit = useEdit();
   const add = () =>
     edit((p) => {
       const taken = new Set(p.fabrics.map((f) => f.id));
       let n = p.fabrics.length + 1;
       while (taken.has(`fabric-${n}`)) n++;
-      return { ...p, fabrics: [...p.fabrics, { id: `fabric-${n}`, name: `Fabric ${n}`, colour: '#b9c4bd', usableWidth: p.fabrics[0]!.usableWidth }] };
+      return { ...p, fabrics: [...p.fabrics, { id: `fabric-${n}`, name: `Fabric ${n}`, colour: '#b9c4bd', usableWidth: p.fabrics[0]!.usableWidth, price: null }] };
     });
   return (
     <Section title="Ask the shop for" action={<Button look="quiet" onPress={add}><Plus size={15} aria-hidden />Add a fabric</Button>}>
       <ul data-testid="shopping-list">
         {plan.fabrics.map((fabric, i) => <ClothLine key={fabric.id} fabric={fabric} index={i} cut={fabrics.find((c) => c.fabric.id === fabric.id)} plan={plan} />)}
       </ul>
+      {layers?.chosenBatting && <p className="batting"><b>Batting</b>: <Lengths text={`${FIBRES[plan.batting.fibre].name.toLowerCase()}, ${layers.chosenBatting.text.toLowerCase()}`} /></p>}
     </Section>
   );
 }
@@ -87,6 +89,7 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
         </p>
       )}
       <LengthField label="Usable width" value={fabric.usableWidth} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(usableWidth) => change({ usableWidth })} />
+      <PriceField label={`Price of ${fabric.name}, ${unit === 'in' ? 'a yard' : 'a metre'}`} value={fabric.price} onCommit={(price) => change({ price })} />
       <AdviceFor path={`fabrics.${index}.usableWidth`} />
     </Cloth>
   );

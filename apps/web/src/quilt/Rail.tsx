@@ -66,7 +66,7 @@ function SewnButton({ current }: { current: boolean }) {
 }
 
 /** Stages that exist, in the order of the work. A new stage is one line here and its route. */
-const STAGES = [{ path: 'blocks', name: 'Blocks' }, { path: 'setting', name: 'Setting' }, { path: 'wall', name: 'Wall' }, { path: 'borders', name: 'Borders' }];
+const STAGES = [{ path: 'blocks', name: 'Blocks' }, { path: 'setting', name: 'Setting' }, { path: 'wall', name: 'Wall' }, { path: 'borders', name: 'Borders' }, { path: 'layers', name: 'Layers' }, { path: 'edge', name: 'Edge' }];
 
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {

@@ -5,6 +5,7 @@ import { useEdit } from './useEdit.ts';
 /** The plan with the length behind a tape's handle at `width`. */
 function moved(plan: Plan, handle: BandHandle, width: number): Plan {
   if (handle.what === 'border') return withBorderWidth(plan, handle.index, handle.side, width);
+  if (handle.what === 'overhang') return { ...plan, backing: { ...plan.backing, overhang: width } };
   return { ...plan, setting: { ...plan.setting, [handle.key]: width } as Plan['setting'] };
 }
 

@@ -19,7 +19,7 @@ export const backing: Topic = {
     const { unit } = question;
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
     if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
-    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, lengthIn(question, 'overhang'), usable, unit, seam);
+    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, { overhang: lengthIn(question, 'overhang'), cloth: { usable, price: null }, unit, seam });
     const [best] = options;
     return {
       headline: `${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${SEAMS[best.seams]}, ${shopCut(best.fabric.value, unit).text}`,

@@ -1,7 +1,6 @@
-import { stripsFor } from '../cutting/joins.ts';
-import { stripsOf } from '../edge/binding.ts';
+import { strictStripsOf, stripsOf } from '../edge/binding.ts';
 import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, withAdded } from '../edge/schools.ts';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
 import { lengthIn, quiltOfSize, shopCutJson, stripsAndCut, type Topic } from './topic.ts';
@@ -32,7 +31,7 @@ export const binding: Topic = {
     const [strip, usable] = [lengthIn(question, 'strip'), lengthIn(question, 'usable')];
     if (strip >= usable / 2) return '--strip: a binding strip is far narrower than its fabric.';
     const strips = stripsOf(length.value, usable, unit);
-    const strict = countOf(stripsFor(length.value, usable, strip), `Each diagonal join takes ${formatLength(strip, unit)}: strips of ${formatLength(usable, unit)} less a join between each two`);
+    const strict = strictStripsOf(length.value, usable, strip, unit);
     const { root, square } = biasSquare(length.value, strip, unit);
     const rectangle = biasRectangle(root, usable);
     const bias = given['grain'] === 'bias';

@@ -43,7 +43,7 @@ export const prairiePoints: Topic = {
     const [square, overlap, usable] = [lengthIn(question, 'square'), lengthIn(question, 'overlap'), lengthIn(question, 'usable')];
     if (overlap >= square) return '--overlap: it has to be less than the square.';
     if (square > usable) return '--square: it is wider than the fabric.';
-    const points = planPrairiePoints(quiltOf(question), square, overlap, seamOf(question), usable, unit);
+    const points = planPrairiePoints(quiltOf(question), { square, overlap, seam: seamOf(question), usable, unit });
     const both = (pick: (side: PointsOnSide) => number) => ({ across: pick(points.across), down: pick(points.down) });
     return {
       headline: `${points.total.value} points, ${stripsAndCut(points.strips.value, points.fabric.value, unit)}`,

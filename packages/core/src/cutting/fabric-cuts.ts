@@ -1,9 +1,8 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import type { Backing } from '../layer/backing.ts';
-import type { Binding } from '../edge/binding.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
+import type { Demand } from './demands.ts';
 import type { CutPiece } from './pieces.ts';
 import { stripNeed } from './strip-need.ts';
 import { type LengthwiseCut, planStrips, type StripGroup } from './strips.ts';
@@ -20,13 +19,13 @@ export interface FabricCut {
 }
 
 /** Cutting and buying for every fabric that is used, in the plan's order. */
-export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], backing: Backing | null, binding: Binding): FabricCut[] {
+export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], demands: readonly Demand[]): FabricCut[] {
   return plan.fabrics
-    .map((fabric) => cutFabric(plan, fabric, pieces.filter((p) => p.fabric === fabric.id), backing, binding))
+    .map((fabric) => cutFabric(plan, fabric, pieces.filter((p) => p.fabric === fabric.id), demands.filter((d) => d.fabric === fabric.id)))
     .filter((cut) => cut.needed.value > 0 || cut.tooNarrow.length > 0);
 }
 
-function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], backing: Backing | null, binding: Binding): FabricCut {
+function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], demands: readonly Demand[]): FabricCut {
   const { unit } = plan;
   const show = (v: number) => formatLength(v, unit);
   const { groups, lengthwise, tooWide } = planStrips(pieces.map((piece) => stripNeed(plan, piece)), { usable: fabric.usableWidth, seam: plan.seam, unit });
@@ -37,14 +36,7 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], back
   if (lengthwise) {
     amounts.unshift({ length: lengthwise.length.value, line: `${lengthwise.yields.map((y) => y.name).join(', ')}, lengthwise: ${formatExact(lengthwise.length.value)}` });
   }
-  if (plan.binding.fabric === fabric.id) {
-    const length = binding.strips.value * binding.stripWidth;
-    amounts.push({ length, line: `Binding: ${numberOf(binding.strips.value, 'strip')} × ${show(binding.stripWidth)} = ${formatExact(length)}` });
-  }
-  if (backing && plan.backing.fabric === fabric.id) {
-    const { panels, fabric: length } = backing.options[0];
-    amounts.push({ length: length.value, line: `Backing: ${numberOf(panels, 'panel')}, ${formatExact(length.value)}` });
-  }
+  amounts.push(...demands);
   const total = amounts.reduce((sum, a) => sum + a.length, 0);
   const lines = amounts.map((a) => a.line);
   if (amounts.length > 1) lines.push(`Together ${formatExact(total)}`);

@@ -7,6 +7,13 @@ import { fromInches, type Unit } from '../length/unit.ts';
 export const BINDING_SCHOOLS = ['plus-ten', 'round-up-sides', 'plus-twelve'] as const;
 export type BindingSchool = (typeof BINDING_SCHOOLS)[number];
 
+/** As they read in a list. */
+export const SCHOOL_NAMES: Readonly<Record<BindingSchool, Readonly<Record<Unit, string>>>> = {
+  'plus-ten': { in: 'All round + 10″ (usual)', cm: 'All round + 25 cm (usual)' },
+  'round-up-sides': { in: 'Each side up to the next 10″', cm: 'Each side up to the next 25 cm' },
+  'plus-twelve': { in: 'All round + 12″', cm: 'All round + 30 cm' },
+};
+
 /** What each adds to the perimeter, in inches and in centimetres as it would be said there. */
 const ADDED: Readonly<Record<Exclude<BindingSchool, 'round-up-sides'>, Readonly<Record<Unit, number>>>> = { 'plus-ten': { in: 10, cm: 25 }, 'plus-twelve': { in: 12, cm: 30 } };
 

@@ -1,7 +1,7 @@
 /** A value together with how it was come by. Whatever shows the value can show the working. */
 export interface Figure {
   readonly value: number;
-  readonly kind: 'length' | 'count';
+  readonly kind: 'length' | 'count' | 'money';
   /** Lines a quilter can check with a pencil; lengths in the plan's unit, fractions as `1 1/2`. */
   readonly working: readonly string[];
 }

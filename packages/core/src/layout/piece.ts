@@ -52,8 +52,12 @@ export interface Spot {
 
 /** A job a fabric is chosen for. */
 export type FabricUse =
-  | { readonly what: SettingFabric | 'backing' | 'binding' }
-  | { readonly what: 'border' | 'border-corner'; readonly index: number };
+  | { readonly what: SettingFabric | LayerFabric }
+  | { readonly what: 'border' | 'border-corner' | 'point'; readonly index: number };
+
+/** Jobs the layers and the edge have for fabric. */
+export const LAYER_FABRICS = ['backing', 'wide-back', 'back-stripe', 'binding', 'binding-flange', 'flange'] as const;
+export type LayerFabric = (typeof LAYER_FABRICS)[number];
 
 /**
  * Jobs a setting has for fabric; `middle-sash` is the inner strip of a pieced sash, `sash-back` and
@@ -120,7 +124,8 @@ export interface Part extends Cutting {
 
 /** One division of a tape laid along the top or the left edge. */
 export interface Band {
-  readonly role: Role;
+  /** Of its part; layers beyond the top have their own names. */
+  readonly role: Role | 'overhang' | 'top';
   readonly part: string;
   readonly from: number;
   readonly to: number;
@@ -131,7 +136,8 @@ export interface Band {
 /** The plan's length behind a band. */
 export type BandHandle =
   | { readonly what: 'setting'; readonly key: string }
-  | { readonly what: 'border'; readonly index: number; readonly side: 'sides' | 'ends' };
+  | { readonly what: 'border'; readonly index: number; readonly side: 'sides' | 'ends' }
+  | { readonly what: 'overhang' };
 
 /** The four corners of an upright rectangle. */
 export const rectangle = (x: number, y: number, width: number, height: number): Point[] => [

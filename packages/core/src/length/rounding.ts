@@ -33,6 +33,9 @@ export const rulerNearest = (unit: Unit): Rounding => (unit === 'in' ? nearestEi
 /** To the nearest mark one can read off: 1/16", or 1 mm. Used when a plan changes unit. */
 export const rulerFine = (unit: Unit): Rounding => (unit === 'in' ? nearestSixteenth : nearestMillimetre);
 
+/** Down to the next mark one can read off: 1/16", or 1 mm. */
+export const rulerFineDown = (unit: Unit): Rounding => ({ name: unit === 'in' ? 'next 1/16 down' : 'next mm down', apply: (v) => (unit === 'in' ? Math.floor((v + TOLERANCE) * 16) / 16 : tidy(Math.floor((v + TOLERANCE) * 10) / 10)) });
+
 /** The nearest mark of the fine ruler, 1/16" or 1/2 mm, without the noise √2 leaves in the last bits. */
 export const ontoMark = (value: number, unit: Unit): number => (unit === 'in' ? nearest(1 / 16)(value) : tidy(nearest(0.05)(value)));
 

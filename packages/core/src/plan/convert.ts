@@ -33,13 +33,43 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     borders: plan.borders.map((border) => ({ ...border, sides: length(border.sides), ends: length(border.ends), repeat: border.repeat === null ? null : length(border.repeat) })),
     measured: plan.measured.map((m) => ({ ...m, width: three(m.width), height: three(m.height) })),
     target: plan.target && convertTarget(plan.target, length),
-    backing: { ...plan.backing, overhang: length(plan.backing.overhang) },
-    binding: { ...plan.binding, stripWidth: length(plan.binding.stripWidth) },
-    fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth) })),
+    ...convertLayers(plan, length),
+    ...convertEdge(plan, length),
+    // A price of a yard becomes the price of a metre, to the penny.
+    fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth), price: fabric.price === null ? null : Math.round(100 * fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)) / 100 })),
   };
 }
 
-function convertTarget(target: Target, length: (value: number) => number): Target {
+type Convert = (value: number) => number;
+
+function convertLayers({ backing, batting, quilting }: Plan, length: Convert): Pick<Plan, 'backing' | 'batting' | 'quilting'> {
+  const sheet = <T extends { width: number; height: number }>(of: T): T => ({ ...of, width: length(of.width), height: length(of.height) });
+  const { made } = backing;
+  return {
+    backing: { ...backing, overhang: length(backing.overhang), made: made && { ...sheet(made), diagonals: [length(made.diagonals[0]), length(made.diagonals[1])] } },
+    batting: { ...batting, rollWidth: length(batting.rollWidth), pieces: batting.pieces.map(sheet) },
+    quilting: { ...quilting, spacing: length(quilting.spacing), booking: quilting.booking && sheet(quilting.booking) },
+  };
+}
+
+function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge' | 'binding'> {
+  const { points, scallop, flange } = edge;
+  return {
+    edge: {
+      ...edge, radius: length(edge.radius), around: edge.around === null ? null : length(edge.around),
+      scallop: { width: length(scallop.width), depth: length(scallop.depth) },
+      flange: { ...flange, visible: length(flange.visible) },
+      points: { ...points, square: length(points.square), overlap: length(points.overlap), opening: length(points.opening) },
+    },
+    binding: {
+      ...binding, stripWidth: length(binding.stripWidth), start: binding.start === null ? null : length(binding.start),
+      flange: binding.flange && { ...binding.flange, visible: length(binding.flange.visible) },
+      leftovers: binding.leftovers.map((piece) => ({ width: length(piece.width), length: length(piece.length) })),
+    },
+  };
+}
+
+function convertTarget(target: Target, length: Convert): Target {
   switch (target.of) {
     case 'size':
       return { ...target, width: length(target.width), height: length(target.height) };

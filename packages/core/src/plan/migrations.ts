@@ -39,6 +39,31 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
         : plan['fabricFor'],
     };
   },
+
+  // Layers learnt ways of backing, batting and quilting; edges their shape, finishes and folds; fabrics a price.
+  3: (plan) => {
+    const fabrics = Array.isArray(plan['fabrics']) ? (plan['fabrics'] as Fields[]) : [];
+    const backing = isFields(plan['backing']) ? plan['backing'] : {};
+    const binding = isFields(plan['binding']) ? plan['binding'] : {};
+    const inches = plan['unit'] !== 'cm';
+    const known = fabrics.some((f) => f['id'] === 'wide-back');
+    const wide = known || fabrics.length >= 24 ? [] : [{ id: 'wide-back', name: 'Wide backing', colour: '#a9b8a4', usableWidth: inches ? 104 : 260, price: null }];
+    return {
+      batting: { fibre: 'cotton', colour: 'natural', way: 'best', rollWidth: inches ? 96 : 240, pieces: [] },
+      quilting: { by: 'home', marking: 'grid', spacing: inches ? 3 : 8, booking: null },
+      edge: {
+        shape: 'square', corners: 'all', radius: inches ? 6 : 15, scallop: inches ? { width: 6, depth: 1 } : { width: 15, depth: 2.5 }, around: null, finishes: ['binding'],
+        flange: { visible: inches ? 0.25 : 0.5, fabric: binding['fabric'] },
+        points: { square: inches ? 4 : 10, overlap: inches ? 0.25 : 0.5, fold: 'nested', spread: 'all', fabrics: [binding['fabric']], order: 'sequence', opening: inches ? 6 : 15, seed: 1 },
+      },
+      ...plan,
+      backing: isFields(plan['backing'])
+        ? { wide: known || wide.length > 0 ? 'wide-back' : backing['fabric'], way: 'best', oneWay: false, stripe: { of: 'fabric', fabric: backing['fabric'] }, made: null, ...backing }
+        : plan['backing'],
+      binding: isFields(plan['binding']) ? { fold: 'double', grain: 'straight', school: 'plus-ten', flange: null, leftovers: [], start: null, ...binding } : plan['binding'],
+      fabrics: Array.isArray(plan['fabrics']) ? [...fabrics.map((f) => ({ price: null, ...f })), ...wide] : plan['fabrics'],
+    };
+  },
 };
 
 /** Options that version 2 settings did not have, as they were then. */

@@ -3,6 +3,8 @@ import { limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { settingOf } from '../setting/registry.ts';
 import { targetSize } from '../target/size.ts';
+import { borderTotals } from '../border/stack.ts';
+import { finishRefusals, shapeRefusals } from '../edge/together.ts';
 import { fabricFor, fabricUsePath, fabricUses } from './fabric-use.ts';
 import type { Plan } from './shape.ts';
 
@@ -35,6 +37,21 @@ export const RANGES = {
   depth: { what: 'A mattress', least: 1, most: 30 },
   target: { what: 'A target', least: 4, most: 200 },
   overhang: { what: 'A backing’s overhang', least: 0, most: 12 },
+  piece: { what: 'A piece of batting', least: 2, most: 200 },
+  roll: { what: 'A roll’s width', least: 20, most: 130 },
+  made: { what: 'A measured backing', least: 4, most: 300 },
+  spacing: { what: 'The distance of quilting lines', least: 1 / 4, most: 20 },
+  radius: { what: 'A shaped corner', least: 1 / 2, most: 60 },
+  scallopWidth: { what: 'A scallop', least: 2, most: 24 },
+  scallopDepth: { what: 'A scallop’s depth', least: 1 / 4, most: 8 },
+  around: { what: 'A measured edge', least: 8, most: 900 },
+  visible: { what: 'What shows of a flange', least: 1 / 16, most: 2 },
+  pointSquare: { what: 'A square for a prairie point', least: 1, most: 12 },
+  pointOverlap: { what: 'An overlap', least: 0, most: 8 },
+  opening: { what: 'An opening to turn through', least: 3, most: 20 },
+  leftover: { what: 'A leftover’s width', least: 1 / 2, most: 130 },
+  leftoverLength: { what: 'A leftover’s length', least: 2, most: 300 },
+  start: { what: 'Where a binding begins', least: 0, most: 220 },
   strip: { what: 'A binding strip', least: 1, most: 6 },
   usable: { what: 'A fabric’s usable width', least: 8, most: 130 },
 } satisfies Record<string, Range>;
@@ -90,16 +107,57 @@ export function planProblems(plan: Plan): Problem[] {
     within(['target', 'width'], width.value, RANGES.target);
     within(['target', 'height'], height.value, RANGES.target);
   }
-  within(['backing', 'overhang'], plan.backing.overhang, RANGES.overhang);
-  within(['binding', 'stripWidth'], plan.binding.stripWidth, RANGES.strip);
+  layerLengths(plan).forEach((args) => within(...args));
+  edgeLengths(plan).forEach((args) => within(...args));
   plan.fabrics.forEach((fabric, i) => within(['fabrics', i, 'usableWidth'], fabric.usableWidth, RANGES.usable));
 
   problems.push(...fabricProblems(plan));
   // A setting judges its own options only against blocks that make sense.
   if (problems.length === 0) {
-    problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting, seam: plan.seam }));
+    problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting, seam: plan.seam }), ...finishRefusals(plan));
   }
+  // An edge is judged against a size that there is.
+  if (problems.length === 0) problems.push(...shapeRefusals(plan, plannedSize(plan)));
   return problems;
+}
+
+type Checked = [path: Problem['path'], value: number, range: Range];
+
+function layerLengths({ backing, batting, quilting }: Plan): Checked[] {
+  const { made } = backing;
+  return [
+    [['backing', 'overhang'], backing.overhang, RANGES.overhang],
+    ...(made ? ([['width', made.width], ['height', made.height], ['diagonals', made.diagonals[0]], ['diagonals', made.diagonals[1]]] as const).map(([key, value]): Checked => [['backing', 'made', key], value, RANGES.made]) : []),
+    [['batting', 'rollWidth'], batting.rollWidth, RANGES.roll],
+    ...batting.pieces.flatMap(({ width, height }, i): Checked[] => [[['batting', 'pieces', i, 'width'], width, RANGES.piece], [['batting', 'pieces', i, 'height'], height, RANGES.piece]]),
+    [['quilting', 'spacing'], quilting.spacing, RANGES.spacing],
+  ];
+}
+
+function edgeLengths({ edge, binding }: Plan): Checked[] {
+  const { points, scallop } = edge;
+  const flange: Checked[] = binding.flange ? [[['binding', 'flange', 'visible'], binding.flange.visible, RANGES.visible]] : [];
+  return [
+    [['edge', 'radius'], edge.radius, RANGES.radius],
+    [['edge', 'scallop', 'width'], scallop.width, RANGES.scallopWidth],
+    [['edge', 'scallop', 'depth'], scallop.depth, RANGES.scallopDepth],
+    ...(edge.around === null ? [] : [[['edge', 'around'], edge.around, RANGES.around] satisfies Checked]),
+    [['edge', 'flange', 'visible'], edge.flange.visible, RANGES.visible],
+    [['edge', 'points', 'square'], points.square, RANGES.pointSquare],
+    [['edge', 'points', 'overlap'], points.overlap, RANGES.pointOverlap],
+    [['edge', 'points', 'opening'], points.opening, RANGES.opening],
+    [['binding', 'stripWidth'], binding.stripWidth, RANGES.strip],
+    ...flange,
+    ...binding.leftovers.flatMap(({ width, length }, i): Checked[] => [[['binding', 'leftovers', i, 'width'], width, RANGES.leftover], [['binding', 'leftovers', i, 'length'], length, RANGES.leftoverLength]]),
+    ...(binding.start === null ? [] : [[['binding', 'start'], binding.start, RANGES.start] satisfies Checked]),
+  ];
+}
+
+/** Finished size with its borders, as planned. */
+function plannedSize({ setting, grid, block, borders }: Plan): { width: number; height: number } {
+  const { extent } = settingOf(setting.kind);
+  const { sides, ends } = borderTotals(borders);
+  return { width: extent('across', grid.across, block.width, setting) + 2 * sides, height: extent('down', grid.down, block.height, setting) + 2 * ends };
 }
 
 /** Blocks that share an id, and places of the wall that name one twice. */

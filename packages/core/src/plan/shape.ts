@@ -4,9 +4,12 @@ import { BORDER_CORNERS } from '../border/corners.ts';
 import { SETTING_FABRICS, type SettingFabric } from '../layout/piece.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
 import { BED_IDS } from '../target/beds.ts';
+import { bindingSchema, edgeSchema } from './edge-shape.ts';
+import { colour, fabricId, length, name, whole } from './fields.ts';
+import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -14,11 +17,6 @@ export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
 
-const length = (what: string) => z.number(`${what} must be a length, as a plain number in the plan’s unit.`);
-const colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is written like #2e4a5f.');
-const name = (what: string, max = 80) =>
-  z.string(`${what} must be words.`).trim().min(1, `${what} is missing.`).max(max, `${what} is longer than ${max} letters.`);
-const whole = (what: string) => z.int(`${what} must be a whole number.`);
 
 const pileBlockSchema = z.strictObject({
   id: name('The block’s id', 40),
@@ -61,9 +59,9 @@ const fabricSchema = z.strictObject({
   colour,
   /** Usable width, selvages off. */
   usableWidth: length('The usable width'),
+  /** What a yard, or a metre, of it costs; null where nobody has said. */
+  price: z.number('A price is a plain number.').min(0, 'A price is not less than nothing.').max(1000, 'A price above 1000 cannot be right.').nullable(),
 });
-
-const fabricId = name('The fabric', 40);
 
 /** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
 const borderSchema = z.strictObject({
@@ -130,8 +128,11 @@ export const planShape = z.strictObject({
   measured: z.array(measuredSchema).max(7, 'There are more measurements than borders.'),
   measureBy: z.enum(['middle', 'average'], 'Borders are cut by the "middle" measurement or the "average" of three.'),
   target: targetSchema.nullable(),
-  backing: z.strictObject({ overhang: length('The overhang'), fabric: fabricId }),
-  binding: z.strictObject({ stripWidth: length('The binding strip'), fabric: fabricId }),
+  backing: backingSchema,
+  batting: battingSchema,
+  quilting: quiltingSchema,
+  edge: edgeSchema,
+  binding: bindingSchema,
   fabrics: z.array(fabricSchema).min(1, 'A plan needs at least one fabric.').max(24, 'A plan holds at most 24 fabrics.'),
   fabricFor: z.strictObject(Object.fromEntries(SETTING_FABRICS.map((use) => [use, fabricId])) as Record<SettingFabric, typeof fabricId>),
 });

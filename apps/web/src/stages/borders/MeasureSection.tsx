@@ -7,6 +7,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { Verdict } from '../../design/Verdict.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
@@ -16,16 +17,6 @@ const Top = styled.div`
   & + & { margin-top: 8px; padding-top: 8px; border-top: 1px dashed var(--line); }
   h4 { display: flex; align-items: center; justify-content: space-between; font-size: 14px; font-weight: 650; }
   .planned { font-size: 13px; color: var(--soft); }
-`;
-const Verdict = styled.p`
-  margin: 6px 0;
-  padding: 7px 10px;
-  border-radius: 7px;
-  font-size: 13px;
-  background: var(--good-wash);
-  color: var(--good);
-  &[data-kind='ease'] { background: var(--brass-wash); color: var(--brass); }
-  &[data-kind='square-up'] { background: var(--wrong-wash); color: var(--wrong); font-weight: 650; }
 `;
 const Changes = styled.div`
   margin-top: 8px;

@@ -1,0 +1,98 @@
+import { formatWithUnit, fromInches, type LongArmAnswer, type LongArmJob, SKEW_INCHES } from '@lattice/core';
+
+/** What the stand-in's frame and rules allow, in inches. */
+const RULES = {
+  /** Backing beyond the top on every side, to clamp (handbook 6). */
+  overhang: 4,
+  /** Batting beyond the top on every side. */
+  batting: 2,
+  /** Leaders it is pinned to: the shorter side of a backing may be no wider. */
+  frame: 118,
+  /** The longest roll it takes up. */
+  longest: 150,
+  shortest: 24,
+} as const;
+
+/** A price for a square inch, by pattern, and the least a job costs. */
+const PRICE = { 'all-over': 0.025, custom: 0.06 } as const;
+const LEAST_PRICE = 60;
+/** Square inches quilted in a working day. */
+const A_DAY = { 'all-over': 9000, custom: 3200 } as const;
+/** Thread, loading and trimming round every job: one working day more. */
+const ROUND = 1;
+
+/** Jobs that were waiting when the stand-in opened, in working days of work. */
+const WAITING = [1, 2, 1, 3, 1, 2];
+
+/**
+ * A stand-in for a finishing service with a long-arm machine: it takes a job's sizes, refuses what will not go
+ * on its frame and says why, or answers with a price and its place in the queue. Booked jobs lengthen the queue.
+ */
+export class LongArm {
+  private readonly queue: number[] = [...WAITING];
+  private booked = 0;
+
+  constructor(private readonly now: () => Date) {}
+
+  /** What it would say of a job, without booking it. */
+  quote(job: LongArmJob): LongArmAnswer {
+    const reasons = reasonsAgainst(job);
+    if (reasons.length > 0) return { accepted: false, reasons };
+    const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
+    const area = inch(job.top.width) * inch(job.top.height);
+    const price = Math.max(LEAST_PRICE, Math.round(100 * area * PRICE[job.pattern]) / 100);
+    const waiting = this.queue.reduce((a, b) => a + b, 0);
+    const starts = workingDaysAfter(this.now(), waiting + 1);
+    return {
+      accepted: true, price, ahead: this.queue.length, starts: isoDate(starts), ready: isoDate(workingDaysAfter(starts, daysFor(job, area))),
+      working: [
+        `${Math.round(area)} square inches × ${PRICE[job.pattern]} = ${(area * PRICE[job.pattern]).toFixed(2)}${price === LEAST_PRICE ? `; the least for a job is ${LEAST_PRICE}` : ''}`,
+        `${this.queue.length} jobs wait, ${waiting} working days`,
+      ],
+    };
+  }
+
+  /** Puts a job into the queue; its number with the answer, or the reasons against it. */
+  book(job: LongArmJob): { readonly number: string | null; readonly answer: LongArmAnswer } {
+    const answer = this.quote(job);
+    if (!answer.accepted) return { number: null, answer };
+    const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
+    this.queue.push(daysFor(job, inch(job.top.width) * inch(job.top.height)));
+    this.booked++;
+    return { number: `LA-${100 + this.booked}`, answer };
+  }
+}
+
+const daysFor = (job: LongArmJob, area: number): number => Math.ceil(area / A_DAY[job.pattern]) + ROUND;
+
+function reasonsAgainst({ unit, top, backing, batting }: LongArmJob): string[] {
+  const show = (value: number) => formatWithUnit(value, unit);
+  const limit = (inches: number) => fromInches(inches, unit);
+  const reasons: string[] = [];
+  const over = (sheet: { width: number; height: number }) => Math.min(sheet.width - top.width, sheet.height - top.height) / 2;
+  // A thread's breadth of rounding is no reason: limits said in centimetres are not whole.
+  const short = (value: number, inches: number) => value < limit(inches) - limit(1 / 8);
+  if (short(over(backing), RULES.overhang)) reasons.push(`The backing stands over by ${show(Math.max(0, over(backing)))}; the clamps need ${show(limit(RULES.overhang))} on every side.`);
+  if (short(over(batting), RULES.batting)) reasons.push(`The batting is short: it stands over by ${show(Math.max(0, over(batting)))} and has to by ${show(limit(RULES.batting))}.`);
+  if (backing.diagonals) {
+    const skew = Math.abs(backing.diagonals[0] - backing.diagonals[1]);
+    if (skew > limit(SKEW_INCHES) + 1e-6) reasons.push(`The backing is not square: corner to corner it differs by ${show(skew)}, and ${show(limit(SKEW_INCHES))} is the most.`);
+  }
+  const [narrow, long] = [Math.min(backing.width, backing.height), Math.max(backing.width, backing.height)];
+  if (narrow > limit(RULES.frame)) reasons.push(`The backing is ${show(narrow)} at its narrower side and the frame is ${show(limit(RULES.frame))} wide.`);
+  if (long > limit(RULES.longest)) reasons.push(`The backing is ${show(long)} long and the rollers take up ${show(limit(RULES.longest))}.`);
+  if (Math.min(top.width, top.height) < limit(RULES.shortest)) reasons.push(`The top is ${show(Math.min(top.width, top.height))} at its shorter side; below ${show(limit(RULES.shortest))} it cannot be rolled on.`);
+  return reasons;
+}
+
+/** Monday to Friday only. */
+function workingDaysAfter(from: Date, days: number): Date {
+  const date = new Date(from);
+  for (let left = days; left > 0; ) {
+    date.setUTCDate(date.getUTCDate() + 1);
+    if (date.getUTCDay() !== 0 && date.getUTCDay() !== 6) left--;
+  }
+  return date;
+}
+
+const isoDate = (date: Date): string => date.toISOString().slice(0, 10);

@@ -1,0 +1,13 @@
+import styled from 'styled-components';
+
+/** A judgement in words: good as it is, to be eased, or to be put right first. */
+export const Verdict = styled.p`
+  margin: 6px 0;
+  padding: 7px 10px;
+  border-radius: 7px;
+  font-size: 13px;
+  background: var(--good-wash);
+  color: var(--good);
+  &[data-kind='ease'] { background: var(--brass-wash); color: var(--brass); }
+  &[data-kind='square-up'] { background: var(--wrong-wash); color: var(--wrong); font-weight: 650; }
+`;

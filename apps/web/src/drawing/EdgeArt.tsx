@@ -1,0 +1,134 @@
+import { type Edge, type EdgeOutline, edgeOutline, edgePath, fabricById, type Layout, type Plan, pointBase, pointHeight } from '@lattice/core';
+import { memo, useId } from 'react';
+import { QuiltArt } from './QuiltArt.tsx';
+
+interface EdgeArtProps {
+  readonly plan: Plan;
+  readonly layout: Layout;
+  readonly edge: Edge;
+}
+
+/** The cloth outermost on the quilt: it goes on into the seam allowance. */
+function outerCloth(plan: Plan, layout: Layout): string {
+  const border = plan.borders.at(-1);
+  const part = Object.values(layout.parts).find((p) => p.cutFrom);
+  const id = border?.fabric ?? part?.cutFrom?.fabric;
+  return id ? fabricById(plan, id).colour : '#d8cfbd';
+}
+
+/**
+ * How far the edge that is bound lies outside the finished size: a seam's width, where the top's raw edge
+ * is. Points are sewn at the finished edge, and a shaped edge is cut along it.
+ */
+export const rawEdge = ({ edge, seam }: Plan): number => (edge.finishes.includes('prairie-points') || edge.shape !== 'square' ? 0 : seam);
+
+/**
+ * The quilt with its edge finished, in quilt units, origin at the top's finished corner: trimmed a seam's
+ * width outside it, bound, flanged or pointed, all to scale.
+ */
+export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProps) {
+  const clip = useId().replace(/[^\w-]/g, '');
+  const [width, height] = [layout.finished.width.value, layout.finished.height.value];
+  const over = rawEdge(plan);
+  const outline = edgeOutline({ width: width + 2 * over, height: height + 2 * over }, plan.edge);
+  const trimmed = edgePath(outline);
+  const bound = edge.binding?.finished.value ?? 0;
+  return (
+    <g>
+      <defs><clipPath id={clip}><path d={trimmed} transform={`translate(${-over} ${-over})`} /></clipPath></defs>
+      {edge.points && <Points plan={plan} edge={edge} width={width} height={height} />}
+      <g clipPath={`url(#${clip})`}>
+        <rect x={-over} y={-over} width={width + 2 * over} height={height + 2 * over} fill={outerCloth(plan, layout)} />
+        <QuiltArt plan={plan} layout={layout} />
+        {edge.flange && <Flange plan={plan} width={width} height={height} inset={bound - over} visible={edge.flange.visible} />}
+        {edge.binding && (
+          <g transform={`translate(${-over} ${-over})`} fill="none">
+            {plan.binding.flange && <Ring path={trimmed} wide={bound + plan.binding.flange.visible} colour={fabricById(plan, plan.binding.flange.fabric).colour} />}
+            <Ring path={trimmed} wide={bound} colour={fabricById(plan, plan.binding.fabric).colour} />
+            <Mitres outline={outline} wide={bound} />
+          </g>
+        )}
+      </g>
+      <path d={trimmed} transform={`translate(${-over} ${-over})`} fill="none" stroke="rgb(30 30 30 / 70%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+    </g>
+  );
+});
+
+/** A band inside the edge, with the seam at its inner side. Twice as wide as it shows: the outer half is clipped off. */
+function Ring({ path, wide, colour }: { path: string; wide: number; colour: string }) {
+  return (
+    <>
+      <path d={path} stroke="rgb(30 30 30 / 65%)" strokeWidth={2 * wide + 0.05} strokeLinejoin="miter" />
+      <path d={path} stroke={colour} strokeWidth={2 * wide} strokeLinejoin="miter" />
+    </>
+  );
+}
+
+/** The fold at every corner, from the edge to where the seams meet. */
+function Mitres({ outline, wide }: { outline: EdgeOutline; wide: number }) {
+  const folds = outline.runs.flatMap((run, i) => {
+    const before = outline.runs[(i + outline.runs.length - 1) % outline.runs.length]!;
+    if (run.kind !== 'line' || before.kind !== 'line') return [];
+    const into = (dx: number, dy: number) => ({ x: dx / Math.hypot(dx, dy), y: dy / Math.hypot(dx, dy) });
+    const [a, b] = [into(run.to.x - run.from.x, run.to.y - run.from.y), into(before.from.x - before.to.x, before.from.y - before.to.y)];
+    const half = into(a.x + b.x, a.y + b.y);
+    const sine = Math.abs(a.x * half.y - a.y * half.x);
+    return [`M${run.from.x} ${run.from.y}L${run.from.x + (half.x * wide) / sine} ${run.from.y + (half.y * wide) / sine}`];
+  });
+  return <path d={folds.join('')} stroke="rgb(30 30 30 / 70%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />;
+}
+
+/** Four folded strips: sides first, top and bottom across their ends. */
+function Flange({ plan, width, height, inset, visible }: { plan: Plan; width: number; height: number; inset: number; visible: number }) {
+  const colour = fabricById(plan, plan.edge.flange.fabric).colour;
+  const line = { fill: colour, stroke: 'rgb(30 30 30 / 60%)', strokeWidth: 0.8, vectorEffect: 'non-scaling-stroke' as const };
+  const wide = inset + visible + plan.seam;
+  return (
+    <>
+      <rect x={-plan.seam} y={-plan.seam} width={wide} height={height + 2 * plan.seam} {...line} />
+      <rect x={width - wide + plan.seam} y={-plan.seam} width={wide} height={height + 2 * plan.seam} {...line} />
+      <rect x={-plan.seam} y={-plan.seam} width={width + 2 * plan.seam} height={wide} {...line} />
+      <rect x={-plan.seam} y={height - wide + plan.seam} width={width + 2 * plan.seam} height={wide} {...line} />
+    </>
+  );
+}
+
+/** Points standing outward round the quilt, each slipped into the one before it. */
+function Points({ plan, edge, width, height }: { plan: Plan; edge: Edge; width: number; height: number }) {
+  const { points } = edge;
+  if (!points) return null;
+  const { square, fold, fabrics } = plan.edge.points;
+  const strip = points.strip;
+  const sides = [
+    { at: 'translate(0 0)', set: points.across, q: strip?.cutEvery.across.value ?? square }, { at: `translate(${width} 0) rotate(90)`, set: points.down, q: strip?.cutEvery.down.value ?? square },
+    { at: `translate(${width} ${height}) rotate(180)`, set: points.across, q: strip?.cutEvery.across.value ?? square }, { at: `translate(0 ${height}) rotate(270)`, set: points.down, q: strip?.cutEvery.down.value ?? square },
+  ];
+  let number = 0;
+  return (
+    <>
+      {sides.map(({ at, set, q }) => {
+        const half = pointBase(q, plan.seam) / 2;
+        const rise = pointHeight(q, plan.seam);
+        const drawn = set.middles.map((tip, i) => {
+          const [left, right] = [tip - half, tip + half];
+          const colour = fabricById(plan, fabrics[points.colours[number++]! % fabrics.length]!).colour;
+          // Nested, the open fold runs down one slope; folded in half, the corners meet along the middle.
+          const crease = fold === 'centre' ? `M${tip} ${-rise}V0` : `M${tip - rise * 0.12} ${-rise * 0.88}L${right - rise * 0.24} 0`;
+          return { i, colour, outline: `M${left} 0L${tip} ${-rise}L${right} 0Z`, crease };
+        });
+        // Of a continuous strip every other point lies behind its neighbours.
+        const order = strip ? [...drawn.filter((d) => d.i % 2 === 1), ...drawn.filter((d) => d.i % 2 === 0)] : [...drawn].reverse();
+        return (
+          <g key={at} transform={at}>
+            {order.map(({ i, colour, outline, crease }) => (
+              <g key={i}>
+                <path d={outline} fill={colour} stroke="rgb(30 30 30 / 70%)" strokeWidth={0.9} vectorEffect="non-scaling-stroke" />
+                <path d={crease} stroke="rgb(255 255 255 / 45%)" strokeWidth={1} fill="none" vectorEffect="non-scaling-stroke" />
+              </g>
+            ))}
+          </g>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import { type BindingJoin, formatSize, formatWithUnit, type Plan, type Quilt, rulerStep } from '@lattice/core';
+import { useRef } from 'react';
+import { useMove } from 'react-aria';
+import styled from 'styled-components';
+import { EdgeArt } from '../../drawing/EdgeArt.tsx';
+import { JoinMarks } from '../../drawing/marks.tsx';
+import { type Lying, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
+import { gripSize } from '../../drawing/Tape.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { useEdit } from '../../quilt/useEdit.ts';
+
+const Start = styled.div`
+  position: absolute;
+  z-index: 3;
+  display: grid;
+  place-items: center;
+  border: 2px solid var(--thread);
+  border-radius: 50%;
+  background: var(--card);
+  color: var(--thread);
+  font-size: 12px;
+  font-weight: 700;
+  touch-action: none;
+  cursor: ew-resize;
+  &:hover, &:focus-visible { background: var(--thread); color: var(--on-thread); }
+`;
+
+/** The whole quilt with its edge; where each join of the binding falls, and where it begins, to drag along the bottom. */
+export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
+  const { layout, edge } = quilt;
+  const size = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const out = edge.points ? plan.edge.points.square / 2 : plan.seam;
+  const around = { width: size.width + 2 * out, height: size.height + 2 * out };
+  return (
+    <ScaledBoard
+      unit={plan.unit} size={around} ground={null} label={`The quilt with its edge, ${formatSize(size.width, size.height, plan.unit)}`}
+      said={edge.binding ? 'where the binding is joined; S is where it begins' : 'every point where it stands'}
+      {...(edge.binding ? { over: (lying: Lying) => <StartHandle plan={plan} quilt={quilt} lying={lying} out={out} /> } : {})}
+    >
+      {({ scale }) => (
+        <g transform={`translate(${out} ${out})`} data-testid="edge-round">
+          <EdgeArt plan={plan} layout={layout} edge={edge} />
+          <JoinMarks joins={quilt.joins} />
+          {edge.binding?.joins.joins.map((join, i) => <JoinMark key={i} join={join} scale={scale} />)}
+          {edge.points && <Opening plan={plan} size={size} scale={scale} />}
+        </g>
+      )}
+    </ScaledBoard>
+  );
+}
+
+/** A join across the binding, its distance from the side's end beside it. */
+function JoinMark({ join, scale }: { join: BindingJoin; scale: number }) {
+  const { x, y, heading } = join.point;
+  const long = 9 / scale;
+  const [dx, dy] = [Math.cos(heading + Math.PI / 4) * long, Math.sin(heading + Math.PI / 4) * long];
+  return (
+    <g className="binding-join">
+      <path d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`} stroke="#fbfcfc" strokeWidth={6} vectorEffect="non-scaling-stroke" />
+      <path d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`} stroke="var(--thread)" strokeWidth={3} vectorEffect="non-scaling-stroke" />
+    </g>
+  );
+}
+
+/** The part of the bottom that stays open to turn the quilt through. */
+function Opening({ plan, size, scale }: { plan: Plan; size: { width: number; height: number }; scale: number }) {
+  const { opening } = plan.edge.points;
+  const left = (size.width - opening) / 2;
+  return (
+    <g>
+      <path d={`M${left} ${size.height - 4 / scale}H${left + opening}`} stroke="var(--chalk)" strokeWidth={4} strokeDasharray="3 3" vectorEffect="non-scaling-stroke" />
+      <text transform={`translate(${size.width / 2} ${size.height - 12 / scale}) scale(${1 / scale})`} textAnchor="middle" fontSize={13} fontWeight={650} fill="var(--chalk)" stroke="var(--card)" strokeWidth={4} paintOrder="stroke">left open to turn</text>
+    </g>
+  );
+}
+
+/** Where the binding begins: dragged along the bottom, or moved with the arrow keys. */
+function StartHandle({ plan, quilt, lying, out }: { plan: Plan; quilt: Quilt; lying: Lying; out: number }) {
+  const edit = useEdit();
+  const { start } = quilt.edge.binding!.joins;
+  const { width, height } = quilt.edge.outline;
+  const step = rulerStep(plan.unit) * 4;
+  const drag = useRef({ at: start, gesture: '' });
+  const move = (to: number, gesture: string) => edit((p) => ({ ...p, binding: { ...p.binding, start: Math.min(width, Math.max(0, Math.round(to / step) * step)) } }), gesture);
+  const { moveProps } = useMove({
+    onMoveStart: () => {
+      drag.current = { at: start, gesture: `start-${Math.round(performance.now())}` };
+    },
+    onMove: ({ deltaX, deltaY, pointerType }) => {
+      const going = drag.current;
+      going.at += pointerType === 'keyboard' ? Math.sign(deltaX - deltaY) * step : deltaX / lying.scale;
+      move(going.at, going.gesture);
+    },
+  });
+  const grip = gripSize();
+  return (
+    <Start
+      {...moveProps} role="slider" tabIndex={0} aria-label="Where the binding begins, from the left" aria-orientation="horizontal" aria-valuemin={0} aria-valuemax={width} aria-valuenow={start} aria-valuetext={formatWithUnit(start, plan.unit)}
+      title={`Begins ${formatWithUnit(start, plan.unit)} from the left`}
+      style={{ left: lying.x + (start + out) * lying.scale - grip / 2, top: lying.y + (height + 2 * out) * lying.scale + 3, width: grip, height: grip }}
+    >
+      S
+    </Start>
+  );
+}
+
+/** Where joins fall, in words. */
+export function JoinWords({ quilt, unit }: { quilt: Quilt; unit: Plan['unit'] }) {
+  const { binding } = quilt.edge;
+  if (!binding) return null;
+  const ends = { top: 'left end', bottom: 'left end', left: 'upper end', right: 'upper end' } as const;
+  return (
+    <ol data-testid="binding-joins">
+      {binding.joins.joins.map((join, i) => (
+        <li key={i}>
+          <Lengths text={`${join.last ? 'Beginning and last join' : `Join ${i}`}: ${join.side}, ${formatWithUnit(join.from, unit)} from its ${ends[join.side]}`} />
+        </li>
+      ))}
+    </ol>
+  );
+}

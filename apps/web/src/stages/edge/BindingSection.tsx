@@ -1,0 +1,121 @@
+import { BINDING_GRAINS, BINDING_SCHOOLS, type Binding, formatWithUnit, GRAIN_NAMES, type Plan, SCHOOL_NAMES } from '@lattice/core';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { LengthField } from '../../design/controls/LengthField.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
+import { Caution } from '../../figures/Caution.tsx';
+import { FabricChoice } from '../../figures/FabricChoice.tsx';
+import { FigureLine, Line } from '../../figures/Line.tsx';
+import { Section } from '../../figures/Section.tsx';
+import { selectPlan } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+import { LeftoverStrips } from './LeftoverStrips.tsx';
+
+const Widths = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 2px 0 4px;
+`;
+const Steps = styled.ol`
+  margin: 4px 0;
+  padding-left: 20px;
+  font-size: 13px;
+  color: var(--soft);
+`;
+
+/** Usual strips, narrow to generous (handbook 7), and in centimetres as they are cut there (from memory). */
+const STRIPS = { in: [2, 2.25, 2.5, 3], cm: [5, 5.5, 6.5, 7.5] } as const;
+const FOLDS = [{ id: 'double', name: 'Double' }, { id: 'single', name: 'Single' }];
+const grains = BINDING_GRAINS.map((id) => ({ id, name: GRAIN_NAMES[id] }));
+
+/** The binding: strip, fold, grain, allowance and cloth; what it comes to; corners and order of joining. */
+export function BindingSection({ binding }: { binding: Binding }) {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const { unit } = plan;
+  const chosen = plan.binding;
+  const change = (part: Partial<Plan['binding']>) => edit((p) => ({ ...p, binding: { ...p.binding, ...part } }));
+  const { bias, flange } = binding;
+  const straight = chosen.grain === 'straight';
+  return (
+    <Section title="Binding">
+      <LengthField label="Strip, cut" value={chosen.stripWidth} unit={unit} onCommit={(stripWidth) => change({ stripWidth })} />
+      <Widths>{STRIPS[unit].map((width) => <Button key={width} isDisabled={chosen.stripWidth === width} onPress={() => void change({ stripWidth: width })}><Lengths text={formatWithUnit(width, unit)} /></Button>)}</Widths>
+      <ChoiceField labelled label="Fold" value={chosen.fold} choices={FOLDS} onChange={(fold) => change({ fold: fold as 'double' })} />
+      <AdviceFor path="binding.fold" />
+      <ChoiceField labelled label="Cut" value={chosen.grain} choices={grains} onChange={(grain) => change({ grain: grain as Plan['binding']['grain'] })} />
+      <AdviceFor path="binding.grain" />
+      <AdviceFor path="binding.stripWidth" />
+      <ChoiceField labelled label="Allowance" value={chosen.school} choices={BINDING_SCHOOLS.map((id) => ({ id, name: SCHOOL_NAMES[id][unit] }))} onChange={(school) => change({ school: school as Plan['binding']['school'] })} />
+      <FabricChoice labelled use={{ what: 'binding' }} label="Fabric" />
+      <ul data-testid="binding-figures">
+        <FigureLine name="Length with corners and tails" figure={binding.length} unit={unit} />
+        {straight && <FigureLine name="Strips, selvage to selvage" figure={binding.strips} unit={unit} />}
+        {straight && binding.strictStrips.value !== binding.strips.value && <FigureLine name="Strips, counting every join" figure={binding.strictStrips} unit={unit} />}
+        {bias && (
+          <>
+            <FigureLine name={chosen.grain === 'bias-length' ? 'Cloth, across its width' : 'Square of cloth'} figure={bias.cloth} unit={unit} />
+            <FigureLine name="By the rule of the root" figure={bias.rule} unit={unit} />
+            <FigureLine name="It gives, joined" figure={bias.gives} unit={unit} />
+            {bias.cut && <FigureLine name="Bias strips" figure={binding.strips} unit={unit} />}
+          </>
+        )}
+        {flange && (
+          <>
+            <FigureLine name="Main strip, cut" figure={flange.main} unit={unit} />
+            <FigureLine name="Flange strip, cut" figure={flange.flange} unit={unit} />
+          </>
+        )}
+        <FigureLine name="Cloth" figure={binding.fabric} unit={unit} />
+        <FigureLine name="Finishes, both sides alike" figure={binding.finished} unit={unit} rest="sewn that far from the edge; wrapped round this batting" />
+        <FigureLine name="Behind, sewn at the quilt’s seam" figure={binding.behind} unit={unit} />
+      </ul>
+      {bias && <Steps aria-label="Order of cutting and joining">{biasSteps(plan, binding).map((step) => <li key={step}><Lengths text={step} /></li>)}</Steps>}
+      <SwitchField label="A flange built in" value={chosen.flange !== null} onChange={(on) => void change({ flange: on ? { visible: unit === 'in' ? 0.125 : 0.3, fabric: plan.edge.flange.fabric } : null })} />
+      {chosen.flange && (
+        <>
+          <LengthField label="Of it to be seen" value={chosen.flange.visible} unit={unit} step={unit === 'in' ? 1 / 16 : 0.1} onCommit={(visible) => change({ flange: { ...chosen.flange!, visible } })} />
+          <FabricChoice labelled use={{ what: 'binding-flange' }} label="Its fabric" />
+          <p><small>Join the two strips along their length, press the seam open, fold wrong sides together; sew it to the back, the main strip up, and turn the flange to the front.</small></p>
+          <AdviceFor path="binding.flange" />
+        </>
+      )}
+      {straight && <LeftoverStrips binding={binding} />}
+      <ul data-testid="mitres">
+        {binding.mitres.map((mitre) => (
+          <Line key={mitre.angle}>
+            <span className="name">{mitre.count} {mitre.kind === 'corner' ? (mitre.count === 1 ? 'corner' : 'corners') : mitre.count === 1 ? 'valley' : 'valleys'} of {mitre.angle}°</span>
+            <span className="figures">{mitre.kind === 'corner' && <Lengths text={`stop ${formatWithUnit(mitre.stop.value, unit)} before`} />}</span>
+            <span className="rest">{mitre.says}</span>
+          </Line>
+        ))}
+      </ul>
+      <Caution>Close the cutter at every put-down and cut away from yourself. Press joins, do not drag bias with the iron. Mind steam, and never leave an iron on. Pins out before the needle meets them.</Caution>
+    </Section>
+  );
+}
+
+/** How bias strips are cut and joined, with this plan's figures. */
+function biasSteps({ unit, binding: { grain, stripWidth } }: Plan, { bias, order }: Binding): string[] {
+  const show = (v: number) => formatWithUnit(v, unit);
+  if (grain === 'bias-tube') {
+    return [
+      `Cut the square of ${show(bias!.cloth.value)} corner to corner and join the two triangles along a straight side.`,
+      `Mark ${bias!.tube!.lanes} lanes ${show(stripWidth)} wide along the bias edges; trim what is left over.`,
+      'Join the two straight ends into a tube, one lane along, so that the first line meets the second.',
+      'Cut along the line, round and round: one strip.',
+    ];
+  }
+  return [
+    grain === 'bias-square'
+      ? `Fold the square of ${show(bias!.cloth.value)} corner to corner and again. The first cut, along the double fold, is half a strip: ${show(stripWidth / 2)}. Every other one is ${show(stripWidth)}.`
+      : `Lay a 45° line from a corner across the length of ${show(bias!.cloth.value)} and cut strips of ${show(stripWidth)} to both sides of it.`,
+    `Join long and short by turns: ${order.map((length) => show(length)).join(', ')}.`,
+    'Press the joins open.',
+  ];
+}

@@ -1,0 +1,35 @@
+import { useAppSelector } from '../../app/store.ts';
+import { Panel } from '../../figures/Panel.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { StageGrid } from '../stageLayout.ts';
+import { BindingSection } from './BindingSection.tsx';
+import { EdgeBoard } from './EdgeBoard.tsx';
+import { FinishSection } from './FinishSection.tsx';
+import { FlangeSection } from './FlangeSection.tsx';
+import { JoinsSection } from './JoinsSection.tsx';
+import { PointsSection } from './PointsSection.tsx';
+import { ShapeSection } from './ShapeSection.tsx';
+
+/** Edge: its shape, what finishes it, and the strips that takes, drawn at the corner. */
+export function EdgeStage() {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const { binding, flange, points } = quilt.edge;
+  return (
+    <StageGrid>
+      <EdgeBoard {...{ plan, quilt }} />
+      <Panel
+        choices={
+          <>
+            <FinishSection />
+            <ShapeSection edge={quilt.edge} />
+            {flange && <FlangeSection flange={flange} />}
+            {binding && <BindingSection binding={binding} />}
+            {points && <PointsSection points={points} />}
+            <JoinsSection quilt={quilt} />
+          </>
+        }
+      />
+    </StageGrid>
+  );
+}

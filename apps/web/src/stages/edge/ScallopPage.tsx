@@ -1,0 +1,73 @@
+import { checkSide, formatWithUnit, scallopTemplates, templatesSvg } from '@lattice/core';
+import { FileDown, Printer } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { download } from '../../quilt/download.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+
+const Paper = styled.div`
+  height: 100%;
+  overflow: auto;
+  padding: 18px 24px 40px;
+  background: var(--card);
+  header { display: flex; flex-wrap: wrap; align-items: center; gap: 12px; margin-bottom: 14px; }
+  h1 { margin-right: auto; font: 650 22px/1.2 var(--name); }
+  section { break-inside: avoid; margin: 18px 0 26px; }
+  h2 { font-size: 17px; margin-bottom: 4px; }
+  .true { overflow-x: auto; padding: 6px 2px; }
+  svg { display: block; overflow: visible; }
+  path, rect { fill: none; stroke: var(--ink); stroke-width: 1px; vector-effect: non-scaling-stroke; }
+  .fold { stroke-dasharray: 6 4; stroke: var(--thread); }
+  @page { margin: 10mm; }
+  @media print {
+    .hide { display: none; }
+    padding: 0;
+    height: auto;
+    overflow: visible;
+    color: #000;
+    background: #fff;
+    path, rect { stroke: #000; }
+    .true { overflow: visible; }
+  }
+`;
+
+/** Templates for scallops and corner, true to size on paper, with a square to see that the printer kept it. */
+export function ScallopPage() {
+  const plan = useAppSelector(selectPlan);
+  const { edge } = useAppSelector(selectQuilt);
+  const { id } = useParams();
+  const { unit, title } = plan;
+  const { scallops } = edge.outline;
+  if (!scallops) {
+    return <Paper><p>This quilt’s edge has no scallops. <Link to={`/quilts/${id}/edge`}>Choose them in Edge</Link>, and their templates are here.</p></Paper>;
+  }
+  const templates = scallopTemplates(scallops, unit);
+  const check = checkSide(unit);
+  return (
+    <Paper>
+      <header>
+        <h1>{title}: scallops, true to size</h1>
+        <Link className="hide" to={`/quilts/${id}/edge`}>Back to the edge</Link>
+        <span className="hide"><Button onPress={() => download(`${title} scallops.svg`, templatesSvg(templates, unit), 'image/svg+xml')}><FileDown size={15} aria-hidden />As SVG</Button></span>
+        <span className="hide"><Button look="main" onPress={() => window.print()}><Printer size={15} aria-hidden />Print</Button></span>
+      </header>
+      <p>Print at 100%, not fitted to the page, and measure this square: it has to be <Lengths text={formatWithUnit(check, unit)} /> each way. The line is the finished edge, where the binding wraps it.</p>
+      <div className="true"><svg width={`${check}${unit}`} height={`${check}${unit}`} viewBox={`0 0 ${check} ${check}`} role="img" aria-label="Square to check the printing by"><rect width={check} height={check} /></svg></div>
+      {templates.map((template) => (
+        <section key={template.name} aria-label={template.name}>
+          <h2>{template.name}{template.half ? ', half of it' : ''}</h2>
+          <p><Lengths text={`${template.says}.${template.half ? ' Lay the dashed edge on a fold.' : ''}`} /></p>
+          <div className="true">
+            <svg width={`${template.width}${unit}`} height={`${template.height}${unit}`} viewBox={`0 0 ${template.width} ${template.height}`} role="img" aria-label={`${template.name}, ${formatWithUnit(template.width, unit)} wide`} data-testid="template">
+              <path d={template.path} />
+              {template.half && <path className="fold" d={`M0 0V${template.height}`} />}
+            </svg>
+          </div>
+        </section>
+      ))}
+    </Paper>
+  );
+}

@@ -1,0 +1,49 @@
+import { type EdgePoints, formatFine, formatWithUnit, type Plan, pointBase, pointHeight, type Quilt } from '@lattice/core';
+import type { Dimension } from '../../drawing/Dimensions.tsx';
+import { rawEdge } from '../../drawing/EdgeArt.tsx';
+
+const at = (x: number, y: number) => ({ x, y });
+
+/** What is measured on the close-up of the top left corner, from the top's finished corner. */
+export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimension[] {
+  const { unit } = plan;
+  const over = rawEdge(plan);
+  const show = (value: number) => (Math.abs(value) < 1 ? formatFine(value, unit) : formatWithUnit(value, unit));
+  const { binding, flange, points, outline: { scallops } } = edge;
+  const bound = binding?.finished.value ?? 0;
+  const { shape, corners, radius } = plan.edge;
+  const lengths: Dimension[] = [];
+  if (binding) {
+    // Across the left side; of a scallop, down from its top.
+    const top = scallops ? scallops.corner.inset + scallops.across.width / 2 : 0;
+    const shows = (name: string, from: number, wide: number, down: number): Dimension => (scallops
+      ? { from: at(top, from - over), to: at(top, from + wide - over), text: `${name} ${show(wide)}`, beside: 'right' }
+      : { from: at(from - over, reach * down), to: at(from + wide - over, reach * down), text: `${name} ${show(wide)}`, beside: 'right' });
+    lengths.push(shows('binding', 0, bound, 0.86));
+    if (plan.binding.flange) lengths.push(scallops ? { ...shows('flange', bound, plan.binding.flange.visible, 0), beside: 'below' } : shows('flange', bound, plan.binding.flange.visible, 0.74));
+    if (flange) lengths.push(shows('flange', bound, flange.visible, 0.62));
+  }
+  if (corners === 'all' && shape === 'rounded') lengths.push({ from: at(radius, radius), to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)), text: `radius ${show(radius)}` });
+  if (corners === 'all' && shape === 'clipped') lengths.push({ from: at(0, reach * 0.02), to: at(radius, reach * 0.02), text: `cut off ${show(radius)}` });
+  if (scallops) {
+    const { corner, across, depth } = scallops;
+    const below = depth + bound + reach * 0.08;
+    lengths.push({ from: at(corner.inset, below), to: at(corner.inset + across.width, below), text: `scallop ${show(across.width)}` });
+    lengths.push({ from: at(corner.inset, 0), to: at(corner.inset, depth), text: `deep ${show(depth)}`, beside: 'above' });
+  }
+  return points ? [...lengths, ...pointLengths(plan, points, show)] : lengths;
+}
+
+function pointLengths(plan: Plan, points: EdgePoints, show: (value: number) => string): Dimension[] {
+  const square = points.strip?.cutEvery.across.value ?? plan.edge.points.square;
+  const half = pointBase(square, plan.seam) / 2;
+  const [one, two] = points.across.middles as [number, number];
+  const step = plan.edge.points.square * 0.2;
+  const gap = two - one - 2 * half;
+  return [
+    { from: at(one, 2.4 * step), to: at(two, 2.4 * step), text: `a point every ${show(two - one)}` },
+    { from: at(two, 0), to: at(two, -pointHeight(square, plan.seam)), text: `stands ${show(pointHeight(square, plan.seam))}`, beside: 'right' },
+    ...(gap > 0.02 ? [{ from: at(one + half, step), to: at(two - half, step), text: `gap ${show(gap)}`, beside: 'right' as const }] : []),
+    ...(gap < -0.02 ? [{ from: at(two - half, step), to: at(one + half, step), text: `lies over by ${show(-gap)}`, beside: 'right' as const }] : []),
+  ];
+}

@@ -1,0 +1,95 @@
+import { type BackingOption, fabricById, fromInches, formatWithUnit, type Layers, type Plan, shopCut } from '@lattice/core';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { LengthField } from '../../design/controls/LengthField.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { backingName } from '../../figures/backingName.ts';
+import { FabricChoice } from '../../figures/FabricChoice.tsx';
+import { FigureLine } from '../../figures/Line.tsx';
+import { Section } from '../../figures/Section.tsx';
+import { selectPlan } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+import { BackingSlabs, SeamLines } from './LayersBoard.tsx';
+import { Ways } from './Ways.tsx';
+
+const Purposes = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 2px 0 4px;
+`;
+const Said = styled.p`
+  margin: 4px 0;
+  font-size: 13px;
+  color: var(--soft);
+`;
+const STRIPES = [{ id: 'fabric', name: 'Cloth alone' }, { id: 'blocks', name: 'Leftover blocks' }];
+
+/** Overhangs by purpose (handbook 6). */
+const PURPOSES = [{ name: 'Long-arm', inches: 4, cm: 10 }, { name: 'At home', inches: 3, cm: 8 }, { name: 'At home, tight', inches: 2, cm: 5 }];
+
+/** Ways of backing drawn and compared, the best first with its reason; overhang, cloth, print and stripe. */
+export function BackingSection({ layers }: { layers: Layers }) {
+  const plan = useAppSelector(selectPlan);
+  const edit = useEdit();
+  const { unit, backing } = plan;
+  const change = (part: Partial<Plan['backing']>) => edit((p) => ({ ...p, backing: { ...p.backing, ...part } }));
+  // Of each way the better of its two directions.
+  const { options } = layers.backing;
+  const shown = options.filter((o, i) => o.way !== 'stripe' || options.findIndex((other) => other.way === 'stripe') === i);
+  const striped = layers.chosenBacking.stripe;
+  return (
+    <Section title="Backing">
+      <LengthField label="Overhang on every side" value={backing.overhang} unit={unit} onCommit={(overhang) => change({ overhang })} />
+      <Purposes>
+        {PURPOSES.map(({ name, inches, cm }) => {
+          const over = unit === 'in' ? inches : cm;
+          return <Button key={name} isDisabled={backing.overhang === over} onPress={() => change({ overhang: over })}><Lengths text={`${name} ${formatWithUnit(over, unit)}`} /></Button>;
+        })}
+      </Purposes>
+      <Ways
+        label="Way of backing" value={layers.chosenBacking.way}
+        onChange={(way) => change({ way: way === options[0].way ? 'best' : (way as BackingOption['way']) })}
+        ways={shown.map((option, i) => ({
+          id: option.way,
+          art: <Sample option={option} plan={plan} layers={layers} />,
+          name: <>{backingName(option)}</>,
+          rest: <Lengths text={[i === 0 ? 'best' : '', option.cost ? `costs ${option.cost.value.toFixed(2)}` : ''].filter(Boolean).join(', ')} />,
+          figures: <Lengths text={shopCut(option.fabric.value, unit).text} />,
+        }))}
+      />
+      <Said data-testid="backing-because"><Lengths text={layers.backing.because} /></Said>
+      {layers.backing.remarks.map((remark) => <Said key={remark} role="note"><Lengths text={remark} /></Said>)}
+      <ul>
+        <FigureLine name="Backing, across" figure={layers.backing.width} unit={unit} />
+        <FigureLine name="Backing, down" figure={layers.backing.height} unit={unit} />
+        <FigureLine name="Cloth" figure={layers.chosenBacking.fabric} unit={unit} rest={`selvages off: they shrink and pucker. ${formatWithUnit(fabricById(plan, backing.fabric).usableWidth, unit)} is left of this one`} />
+        {layers.chosenBacking.cost && <FigureLine name="Cost" figure={layers.chosenBacking.cost} unit={unit} />}
+        {striped && <FigureLine name="Stripe, cut wide" figure={striped.cut} unit={unit} {...(striped.blocks > 0 ? { rest: `${striped.blocks} blocks, ${formatWithUnit(striped.gap, unit)} of cloth between and at the ends` } : {})} />}
+        {striped && <FigureLine name="Stripe, cloth" figure={striped.fabric} unit={unit} />}
+      </ul>
+      <SwitchField label="Its print runs one way" value={backing.oneWay} onChange={(oneWay) => change({ oneWay })} />
+      <FabricChoice labelled use={{ what: 'backing' }} label="Panels" />
+      <FabricChoice labelled use={{ what: 'wide-back' }} label="Wide cloth" />
+      <ChoiceField labelled label="Stripe of" value={backing.stripe.of} choices={STRIPES} onChange={(of) => change({ stripe: { ...backing.stripe, of: of as 'fabric' } })} />
+      <FabricChoice labelled use={{ what: 'back-stripe' }} label="Stripe’s cloth" />
+      {backing.overhang < fromInches(2, unit) - 0.2 && <Said role="note">Layers shift while they are quilted: below <Lengths text={formatWithUnit(unit === 'in' ? 2 : 5, unit)} /> a corner can run short.</Said>}
+    </Section>
+  );
+}
+
+/** One way drawn small: the backing with its pieces and seams. */
+function Sample({ option, plan, layers }: { option: BackingOption; plan: Plan; layers: Layers }) {
+  const [width, height] = [layers.backing.width.value, layers.backing.height.value];
+  const cloth = fabricById(plan, option.way === 'wide' ? plan.backing.wide : plan.backing.fabric).colour;
+  return (
+    <svg viewBox={`0 0 ${width} ${height}`}>
+      <rect width={width} height={height} fill={cloth} />
+      <BackingSlabs slabs={option.slabs} plan={plan} />
+      <SeamLines slabs={option.slabs} />
+    </svg>
+  );
+}

@@ -1,0 +1,120 @@
+import { type Band, fabricById, formatSize, type Layers, type Plan, type Quilt, type Slab } from '@lattice/core';
+import { useId, useState } from 'react';
+import { Mark, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
+import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { useMoveBand } from '../../quilt/useMoveBand.ts';
+
+const BATTING = { natural: '#f1e7d0', white: '#fdfdfb', dark: '#4a4b50' } as const;
+
+/** Overhang, top, overhang: what the tape beside the backing reads. */
+const bandsOf = (over: number, top: number): Band[] => [
+  { role: 'overhang', part: 'overhang', from: 0, to: over, moves: { what: 'overhang' } },
+  { role: 'top', part: 'top', from: over, to: over + top },
+  { role: 'overhang', part: 'overhang', from: over + top, to: 2 * over + top, moves: { what: 'overhang' } },
+];
+
+/**
+ * The layers to scale, the top folded back at its lower right corner so that batting and backing show, the
+ * backing's seams dashed over all. The overhang is dragged on the tapes.
+ */
+export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt; layers: Layers }) {
+  const [top, setTop] = useState(true);
+  const [batting, setBatting] = useState(true);
+  const [lines, setLines] = useState(true);
+  const home = plan.quilting.by === 'home';
+  const marking = home && lines;
+  const [pointed, setPointed] = useState<readonly string[]>([]);
+  const onMove = useMoveBand();
+  const clip = useId().replace(/[^\w-]/g, '');
+  const { overhang } = plan.backing;
+  const { layout } = quilt;
+  const drawn = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const size = { width: drawn.width + 2 * overhang, height: drawn.height + 2 * overhang };
+  const cloth = fabricById(plan, layers.chosenBacking.way === 'wide' ? plan.backing.wide : plan.backing.fabric).colour;
+  const marked = layers.marked.lines.map(({ from, to }) => `M${from.x} ${from.y}L${to.x} ${to.y}`).join('');
+  // Folded back along a slant through the lower right corner; the batting a little further out than the top.
+  const fold = Math.min(drawn.width, drawn.height) * 0.42;
+  const cutOff = ({ width, height }: typeof drawn, by: number) => `M0 0H${width}V${height - by}L${width - by} ${height}H0Z`;
+  return (
+    <ScaledBoard
+      unit={plan.unit} size={size} ground={cloth}
+      label={`The layers: backing ${formatSize(layers.backing.width.value, layers.backing.height.value, plan.unit)}, batting, and the top`}
+      tapes={{
+        across: bandsOf(overhang, drawn.width), down: bandsOf(overhang, drawn.height), pointed, onPoint: setPointed, onMove, partsOf: () => ['overhang'],
+        colourOf: (part) => (part === 'overhang' ? cloth : null),
+      }}
+      said={<Lengths text={`${layers.chosenBacking.panels === 1 && layers.chosenBacking.seams === 'none' ? 'no seam in the backing' : 'seams of the backing dashed'}`} />}
+      marks={
+        <>
+          <Mark isSelected={top} onChange={setTop}>Top</Mark>
+          <Mark isSelected={batting} onChange={setBatting}>Batting</Mark>
+          {home && plan.quilting.marking !== 'ditch' && <Mark isSelected={lines} onChange={setLines}>Quilting lines</Mark>}
+        </>
+      }
+    >
+      <defs>
+        <clipPath id={`${clip}-top`}><path d={cutOff(drawn, fold)} /></clipPath>
+        <clipPath id={`${clip}-batting`}><path d={top ? cutOff(size, fold * 0.75 + 2 * overhang) : `M0 0H${size.width}V${size.height}H0Z`} /></clipPath>
+      </defs>
+      <BackingSlabs slabs={layers.chosenBacking.slabs} plan={plan} />
+      {batting && (
+        <g clipPath={`url(#${clip}-batting)`}>
+          <rect x={overhang * 0.12} y={overhang * 0.12} width={size.width - overhang * 0.24} height={size.height - overhang * 0.24} rx={overhang * 0.15} fill={BATTING[plan.batting.colour]} stroke="rgb(0 0 0 / 25%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+          <path d={(layers.chosenBatting?.joins ?? []).map(({ from, to }) => wave(from, to)).join('')} fill="none" stroke="var(--brass)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+        </g>
+      )}
+      {top && (
+        <g transform={`translate(${overhang} ${overhang})`}>
+          <g clipPath={`url(#${clip}-top)`}>
+            <QuiltArt plan={plan} layout={layout} />
+            {marking && <path d={marked} fill="none" stroke="#fbfcfc" strokeWidth={1.8} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />}
+            {marking && <path d={marked} fill="none" stroke="var(--chalk)" strokeWidth={0.9} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />}
+          </g>
+          <path d={`M${drawn.width} ${drawn.height - fold}L${drawn.width - fold} ${drawn.height}L${drawn.width - fold * 0.78} ${drawn.height - fold * 0.82}Z`} fill="#e9e4da" stroke="rgb(0 0 0 / 35%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+        </g>
+      )}
+      <SeamLines slabs={layers.chosenBacking.slabs} />
+      <rect x={overhang} y={overhang} width={drawn.width} height={drawn.height} fill="none" stroke="var(--ink)" strokeWidth={top ? 0 : 1.4} strokeDasharray="2 4" vectorEffect="non-scaling-stroke" />
+    </ScaledBoard>
+  );
+}
+
+/** A lapped join is cut in a gentle wave, so that it does not crease. */
+function wave(from: { x: number; y: number }, to: { x: number; y: number }): string {
+  const upright = from.x === to.x;
+  const length = upright ? to.y - from.y : to.x - from.x;
+  const bends = 12;
+  return `M${from.x} ${from.y}` + Array.from({ length: bends }, (_, i) => {
+    const side = (i % 2 === 0 ? 1 : -1) * 0.9;
+    const [middle, end] = [((i + 0.5) / bends) * length, ((i + 1) / bends) * length];
+    return upright ? `Q${from.x + side} ${from.y + middle} ${from.x} ${from.y + end}` : `Q${from.x + middle} ${from.y + side} ${from.x + end} ${from.y}`;
+  }).join('');
+}
+
+/** Panels in their cloth, the stripe in its own, blocks in it as plain squares. */
+export function BackingSlabs({ slabs, plan }: { slabs: readonly Slab[]; plan: Plan }) {
+  const stripe = fabricById(plan, plan.backing.stripe.fabric).colour;
+  const main = fabricById(plan, plan.backing.fabric).colour;
+  return (
+    <>
+      {slabs.filter((s) => s.what !== 'panel').map(({ what, x, y, width, height }, i) => (
+        <rect key={i} {...{ x, y, width, height }} fill={what === 'stripe' ? (stripe === main ? `color-mix(in srgb, ${stripe} 78%, #000)` : stripe) : '#efe9dc'} stroke="rgb(0 0 0 / 35%)" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
+      ))}
+    </>
+  );
+}
+
+/** Seams between slabs, dashed light over dark so that they show on any cloth. */
+export function SeamLines({ slabs }: { slabs: readonly Slab[] }) {
+  const seams = slabs.filter((s) => s.what !== 'block').flatMap(({ x, y, width, height }) => [
+    ...(x > 1e-6 ? [`M${x} ${y}V${y + height}`] : []),
+    ...(y > 1e-6 ? [`M${x} ${y}H${x + width}`] : []),
+  ]).join('');
+  return (
+    <g fill="none" pointerEvents="none" data-testid="backing-seams">
+      <path d={seams} stroke="#fbfcfc" strokeWidth={3} vectorEffect="non-scaling-stroke" />
+      <path d={seams} stroke="var(--thread)" strokeWidth={1.8} strokeDasharray="8 5" vectorEffect="non-scaling-stroke" />
+    </g>
+  );
+}

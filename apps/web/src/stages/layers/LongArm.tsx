@@ -1,0 +1,117 @@
+import { formatSize, type Layers, LONG_ARM_PATTERNS, type LongArmAnswer, type LongArmJob } from '@lattice/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { serverError, useAskLongArmMutation, useBookLongArmMutation } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { Verdict } from '../../design/Verdict.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
+
+const Sent = styled.dl`
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 12px;
+  margin: 6px 0;
+  font-size: 14px;
+  dt { color: var(--soft); }
+  dd { text-align: right; font-weight: 650; font-stretch: 88%; }
+`;
+const Answer = styled.div`
+  margin: 8px 0;
+  h4 { font-size: 15px; font-weight: 650; }
+  ul { margin: 4px 0; padding-left: 18px; list-style: disc; font-size: 14px; }
+  .ways { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 8px; }
+`;
+const NAMES: Readonly<Record<(typeof LONG_ARM_PATTERNS)[number], string>> = { 'all-over': 'One pattern all over', custom: 'To each block its own' };
+const patterns = LONG_ARM_PATTERNS.map((id) => ({ id, name: NAMES[id] }));
+const day = (iso: string) => new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
+
+/** The finishing service: what is sent, what it answers and why, and booking it. */
+export function LongArm({ layers }: { layers: Layers }) {
+  const plan = useAppSelector(selectPlan);
+  const { finished } = useAppSelector(selectQuilt);
+  const edit = useEdit();
+  const [pattern, setPattern] = useState<LongArmJob['pattern']>('all-over');
+  const [heard, setHeard] = useState<{ answer: LongArmAnswer; of: string } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [ask, asking] = useAskLongArmMutation();
+  const [book, booking] = useBookLongArmMutation();
+  const { unit, backing } = plan;
+  const top = { width: finished.width.value, height: finished.height.value };
+  const planned = { width: layers.backing.width.value, height: layers.backing.height.value };
+  const job: LongArmJob = {
+    unit, top, pattern,
+    backing: backing.made ? { width: backing.made.width, height: backing.made.height, diagonals: backing.made.diagonals } : { ...planned, diagonals: null },
+    batting: { width: layers.batting.width.value, height: layers.batting.height.value },
+  };
+  const booked = plan.quilting.booking;
+  const same = booked && Math.abs(booked.width - top.width) < 0.06 && Math.abs(booked.height - top.height) < 0.06;
+  const cancel = () => edit((p) => ({ ...p, quilting: { ...p.quilting, booking: null } }));
+  const home = () => edit((p) => ({ ...p, quilting: { ...p.quilting, by: 'home', booking: null } }));
+  // What was heard is of the sizes that were sent; for others it has to be asked again.
+  const answer = heard && heard.of === JSON.stringify(job) ? heard.answer : null;
+  const tell = async (send: () => Promise<LongArmAnswer>) => {
+    setProblem(null);
+    try {
+      setHeard({ answer: await send(), of: JSON.stringify(job) });
+    } catch (failure) {
+      setProblem(serverError(failure).message);
+    }
+  };
+  const onBook = () => tell(async () => {
+    const { number, answer: said } = await book(job).unwrap();
+    if (number !== null && said.accepted) edit((p) => ({ ...p, quilting: { ...p.quilting, booking: { number, ...top, price: said.price, starts: said.starts, ready: said.ready } } }));
+    return said;
+  });
+
+  if (booked) {
+    return (
+      <Answer data-testid="booking">
+        <h4>Booked as {booked.number}</h4>
+        <Sent><dt>Begins</dt><dd>{day(booked.starts)}</dd><dt>Ready</dt><dd>{day(booked.ready)}</dd><dt>Price</dt><dd>{booked.price.toFixed(2)}</dd></Sent>
+        {same
+          ? <Verdict role="status" data-kind="true">Send top, backing and batting apart, pressed, not pinned together; mark the top edge of each.</Verdict>
+          : <Verdict role="status" data-kind="square-up"><Lengths text={`It was booked as ${formatSize(booked.width, booked.height, unit)} and comes to ${formatSize(top.width, top.height, unit)} now. Ask again.`} /></Verdict>}
+        <div className="ways">
+          <Button onPress={() => void cancel()}>{same ? 'Cancel the booking' : 'Ask again'}</Button>
+          <Button onPress={() => void home()}>Quilt it myself instead</Button>
+        </div>
+      </Answer>
+    );
+  }
+  return (
+    <>
+      <ChoiceField labelled label="Pattern" value={pattern} choices={patterns} onChange={(id) => setPattern(id as LongArmJob['pattern'])} />
+      <Sent aria-label="Sizes that are sent">
+        <dt>Top</dt><dd><Lengths text={formatSize(top.width, top.height, unit)} /></dd>
+        <dt>Backing{backing.made ? ', as made' : ''}</dt><dd><Lengths text={formatSize(job.backing.width, job.backing.height, unit)} /></dd>
+        <dt>Batting</dt><dd><Lengths text={formatSize(job.batting.width, job.batting.height, unit)} /></dd>
+      </Sent>
+      {!answer && <Button look="main" isDisabled={asking.isLoading} onPress={() => void tell(() => ask(job).unwrap())}>Ask the finishing service</Button>}
+      <Answer aria-live="polite" data-testid="long-arm">
+        {problem && <Verdict role="alert" data-kind="square-up">{problem}</Verdict>}
+        {answer?.accepted === false && (
+          <>
+            <h4>It cannot take this job</h4>
+            <ul>{answer.reasons.map((reason) => <li key={reason}><Lengths text={reason} /></li>)}</ul>
+            <div className="ways"><Button onPress={() => void home()}>Quilt it myself instead</Button></div>
+          </>
+        )}
+        {answer?.accepted && (
+          <>
+            <h4>It takes this job</h4>
+            <Sent><dt>Begins</dt><dd>{day(answer.starts)}</dd><dt>Ready</dt><dd>{day(answer.ready)}</dd><dt>Price</dt><dd>{answer.price.toFixed(2)}</dd></Sent>
+            <ul>{answer.working.map((line) => <li key={line}>{line}</li>)}</ul>
+            <div className="ways">
+              <Button look="main" isDisabled={booking.isLoading} onPress={() => void onBook()}>Book it</Button>
+              <Button onPress={() => void home()}>Quilt it myself instead</Button>
+            </div>
+          </>
+        )}
+      </Answer>
+    </>
+  );
+}

@@ -1,0 +1,135 @@
+import { type Plan, startPlan } from '@lattice/core';
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { EdgeToCut } from '../src/figures/UnderAndRound.tsx';
+import { cornerLengths } from '../src/stages/edge/cornerLengths.ts';
+import { EdgeStage } from '../src/stages/edge/EdgeStage.tsx';
+import { ScallopPage } from '../src/stages/edge/ScallopPage.tsx';
+import { selectQuilt } from '../src/quilt/selectors.ts';
+import { choose, show as showOf, type } from './support/show.tsx';
+
+const plan = startPlan('sashed-sampler');
+const show = (edge: Partial<Plan['edge']> = {}, binding: Partial<Plan['binding']> = {}) => showOf(<EdgeStage />, { ...plan, edge: { ...plan.edge, ...edge }, binding: { ...plan.binding, ...binding } });
+
+describe('finishes', () => {
+  test('points beside a binding are refused with the reason, and one press uses them instead', async () => {
+    const { now } = show();
+    await userEvent.click(screen.getByRole('button', { name: 'Prairie points' }));
+    expect(screen.getByRole('alert').textContent).toMatch(/close the edge by themselves/);
+    expect(now().edge.finishes).toEqual(['binding']);
+    await userEvent.click(screen.getByRole('button', { name: 'Use prairie points instead' }));
+    expect(now().edge.finishes).toEqual(['prairie-points']);
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(screen.getByTestId('points').textContent).toContain('Points in all');
+  });
+  test('a flange joins the binding; without one it is refused', async () => {
+    const { now } = show();
+    await userEvent.click(screen.getByRole('button', { name: 'Flange' }));
+    expect(now().edge.finishes).toEqual(['flange', 'binding']);
+    await userEvent.click(screen.getByRole('button', { name: 'Binding' }));
+    expect(screen.getByRole('alert').textContent).toMatch(/only basted on/);
+    await type('To be seen', '3/8');
+    expect(now().edge.flange.visible).toBe(0.375);
+    expect(screen.getByTestId('flange').textContent).toContain('1 1/4″');
+  });
+});
+
+describe('shape', () => {
+  test('rounded, with its radius; too large a one is refused beside its field', async () => {
+    const { now } = show();
+    await choose(/Edge$/, 'Rounded corners');
+    await type('Radius', '8');
+    expect(now().edge).toMatchObject({ shape: 'rounded', radius: 8 });
+    await type('Radius', '40');
+    expect(now().edge.radius).toBe(8);
+    expect(screen.getByText(/more than half of the quilt’s shorter side/)).toBeTruthy();
+  });
+  test('scallops say how each side is divided; measured with a tape, and computed again', async () => {
+    const { now } = show({ shape: 'scalloped' });
+    expect(screen.getByTestId('scallops').textContent).toMatch(/along top and bottom.*every corner turned/);
+    await userEvent.click(screen.getByRole('button', { name: 'Measured with a tape instead' }));
+    await type('Measured all round', '230');
+    expect(now().edge.around).toBe(230);
+    expect(screen.getByTestId('around').textContent).toContain('230″');
+    await userEvent.click(screen.getByRole('button', { name: 'Compute it again' }));
+    expect(now().edge.around).toBeNull();
+  });
+});
+
+describe('binding', () => {
+  test('strips, fold, grain and allowance', async () => {
+    const { now } = show();
+    await userEvent.click(screen.getByRole('button', { name: /^2 ?1\/4\s*″$/ }));
+    await choose(/Fold$/, 'Single');
+    await choose(/Cut$/, 'Bias, from a square');
+    await choose(/Allowance$/, /next 10/);
+    expect(now().binding).toMatchObject({ stripWidth: 2.25, fold: 'single', grain: 'bias-square', school: 'round-up-sides' });
+    expect(screen.getByTestId('binding-figures').textContent).toMatch(/By the rule of the root.*It gives, joined/);
+    expect(screen.getByRole('list', { name: 'Order of cutting and joining' }).textContent).toMatch(/half a strip: 1 1\/8″/);
+  });
+  test('a flange built in; leftovers used up', async () => {
+    const { now } = show();
+    await userEvent.click(screen.getByRole('switch', { name: 'A flange built in' }));
+    expect(now().binding.flange).toEqual({ visible: 0.125, fabric: 'accent' });
+    expect(screen.getByTestId('binding-figures').textContent).toContain('Main strip, cut');
+    await userEvent.click(screen.getByRole('button', { name: 'Use up a leftover' }));
+    await type('Leftover 1, wide', '1');
+    expect(screen.getByText(/narrower than the strip/)).toBeTruthy();
+    await type('Leftover 1, wide', '5');
+    expect(screen.getByTestId('leftovers').textContent).toMatch(/The leftovers reach/);
+    await userEvent.click(screen.getByRole('button', { name: 'Take leftover 1 off the list' }));
+    expect(now().binding.leftovers).toEqual([]);
+  });
+  test('where it begins is chosen, told when it is bad, and left to the figures again', async () => {
+    const { now } = show();
+    await type('Begin, from the left', '1');
+    expect(screen.getByText((_, node) => node?.getAttribute('role') === 'note' && /A join falls 3\/4″ from a corner/.test(node.textContent ?? ''))).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Farthest from corners' }));
+    expect(now().binding.start).toBeNull();
+    expect(screen.getByTestId('binding-joins').textContent).toMatch(/Beginning and last join: bottom/);
+  });
+});
+
+describe('prairie points', () => {
+  test('fold, colours and opening', async () => {
+    const { now } = show({ finishes: ['prairie-points'] });
+    await userEvent.click(screen.getByRole('button', { name: 'Another fabric' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Another fabric' }));
+    await choose(/Colours$/, 'Scattered');
+    await userEvent.click(screen.getByRole('button', { name: 'Scatter again' }));
+    expect(now().edge.points).toMatchObject({ order: 'scattered', seed: 2 });
+    expect(now().edge.points.fabrics).toHaveLength(3);
+    await userEvent.click(screen.getByRole('button', { name: 'Take fabric 2 out of the points' }));
+    expect(now().edge.points.fabrics).toHaveLength(2);
+    await choose(/Fold$/, 'One continuous strip');
+    expect(within(screen.getByTestId('points')).getByText('Cut in every, across')).toBeTruthy();
+    await choose(/Fold$/, 'Centre fold, corners down');
+    await choose(/The difference$/, 'Over the last three');
+    expect(now().edge.points).toMatchObject({ fold: 'centre', spread: 'last-three' });
+  });
+});
+
+test('the close-up measures what the figures say', () => {
+  const { store, now } = show({ finishes: ['flange', 'binding'] });
+  const texts = cornerLengths(now(), selectQuilt(store.getState()), 6).map((l) => l.text);
+  expect(texts).toEqual(['binding 3/8″', 'flange 1/4″']);
+});
+
+test('what the edge takes is on the cutting list', () => {
+  showOf(<EdgeToCut />, { ...plan, edge: { ...plan.edge, finishes: ['flange', 'binding'] } });
+  expect(screen.getByTestId('binding').textContent).toMatch(/Flange, strips.*Binding, with corners and tails.*Strips, selvage to selvage/);
+});
+
+describe('templates to print', () => {
+  test('each true to size in its own unit, with a square to check by', () => {
+    showOf(<ScallopPage />, { ...plan, edge: { ...plan.edge, shape: 'scalloped' } });
+    expect(screen.getByRole('img', { name: 'Square to check the printing by' }).getAttribute('width')).toBe('1in');
+    const templates = screen.getAllByTestId('template');
+    expect(templates.length).toBeGreaterThanOrEqual(2);
+    for (const svg of templates) expect(svg.getAttribute('width')).toBe(`${svg.getAttribute('viewBox')!.split(' ')[2]}in`);
+  });
+  test('without scallops the way to them is said', () => {
+    showOf(<ScallopPage />, plan);
+    expect(screen.getByText(/no scallops/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,78 @@
+import { type Plan, startPlan } from '@lattice/core';
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { LayersToCut } from '../src/figures/UnderAndRound.tsx';
+import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
+import { choose, show as showOf, type } from './support/show.tsx';
+
+const plan: Plan = { ...startPlan('sashed-sampler'), block: { width: 14, height: 14 }, grid: { across: 4, down: 5 } };
+const show = (change: Partial<Plan> = {}) => showOf(<LayersStage />, { ...plan, ...change });
+
+describe('backing', () => {
+  test('every way with its cut, the best first; one is chosen, and choosing the best again leaves it to the figures', async () => {
+    const { now } = show();
+    const ways = within(screen.getByRole('radiogroup', { name: 'Way of backing' })).getAllByRole('radio');
+    expect(ways.length).toBeGreaterThanOrEqual(3);
+    await userEvent.click(ways.find((w) => (w as HTMLInputElement).value === 'vertical')!);
+    expect(now().backing.way).toBe('vertical');
+    await userEvent.click(ways[0]!);
+    expect(now().backing.way).toBe('best');
+    expect(screen.getByTestId('backing-because').textContent).toMatch(/Least cloth|fewer seams/);
+  });
+  test('overhang by its purpose; print, stripe and cloth', async () => {
+    const { now } = show();
+    await userEvent.click(screen.getByRole('button', { name: 'At home 3″' }));
+    expect(now().backing.overhang).toBe(3);
+    await userEvent.click(screen.getByRole('switch', { name: 'Its print runs one way' }));
+    expect(now().backing.oneWay).toBe(true);
+    await choose(/Stripe of/, 'Leftover blocks');
+    expect(now().backing.stripe.of).toBe('blocks');
+    expect(screen.getByText('No block is left over for a stripe.')).toBeTruthy();
+    await choose(/Panels/, 'Sash');
+    expect(now().backing.fabric).toBe('sash');
+  });
+  test('measured as made: begins square, then crooked, then forgotten', async () => {
+    const { now } = show();
+    await userEvent.click(screen.getByRole('button', { name: 'Measure it' }));
+    expect(screen.getByText(/and is square\./)).toBeTruthy();
+    await type('Top right to bottom left', '100');
+    expect(screen.getByText(/it is not square/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Forget what the backing measured' }));
+    expect(now().backing.made).toBeNull();
+  });
+});
+
+describe('batting', () => {
+  test('what the fibre is like; a way to have it; pieces that are there', async () => {
+    const { now } = show();
+    await choose(/Fibre/, 'Wool');
+    expect(screen.getByText(/Wash it cool/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'A piece that is there' }));
+    await type('Piece 1, wide', '90');
+    await type('Piece 1, long', '108');
+    expect(now().batting.pieces).toEqual([{ width: 90, height: 108 }]);
+    expect(within(screen.getByRole('radiogroup', { name: 'Where the batting comes from' })).getAllByRole('radio')[0]!.closest('label')!.textContent).toContain('What is there: 90 × 108″');
+    await userEvent.click(screen.getByRole('button', { name: 'Take piece 1 off the list' }));
+    expect(now().batting.pieces).toEqual([]);
+  });
+});
+
+describe('quilting at home', () => {
+  test('lines, thread and pins follow what is chosen; the steps say the sizes', async () => {
+    const { now } = show();
+    const marking = screen.getByTestId('marking');
+    expect(marking.textContent).toContain('Lines to mark');
+    await choose(/Lines/, 'Along the seams');
+    expect(now().quilting.marking).toBe('ditch');
+    expect(marking.textContent).not.toContain('Lines to mark');
+    expect(screen.getByRole('list', { name: 'Basting and marking' }).textContent).toMatch(/pins a hand’s breadth apart/);
+  });
+});
+
+test('blocks that are quilted already have nothing under them', () => {
+  const quilted: Plan = { ...plan, setting: { kind: 'quilted', sash: 2 } };
+  showOf(<LayersStage />, quilted);
+  expect(screen.getByText(/These blocks are quilted already/)).toBeTruthy();
+  showOf(<LayersToCut />, quilted);
+  expect(screen.getByText(/Every block has its own back/)).toBeTruthy();
+});

@@ -1,0 +1,14 @@
+import { TextDecoder, TextEncoder } from 'node:util';
+
+/** Tells at once of a room large enough to draw in: the test environment lays nothing out. */
+class Room {
+  constructor(private readonly tell: (entries: { contentRect: { width: number; height: number } }[]) => void) {}
+  observe(): void {
+    this.tell([{ contentRect: { width: 800, height: 700 } }]);
+  }
+  unobserve(): void {}
+  disconnect(): void {}
+}
+
+/** What browsers have and the test environment has not. There is no network. */
+Object.assign(globalThis, { TextEncoder, TextDecoder, ResizeObserver: Room, CSS: { escape: (text: string) => text } });

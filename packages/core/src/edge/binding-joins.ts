@@ -1,0 +1,85 @@
+import { fromInches, type Unit } from '../length/unit.ts';
+import { alongBottom, bottomSpan, type EdgeOutline, pointAt, type Side, sideAt } from './outline.ts';
+import type { Point } from '../layout/piece.ts';
+
+/** Strips in the order they are joined, each join taking `loss` of the length. */
+export interface Joined {
+  readonly lengths: readonly number[];
+  readonly loss: number;
+}
+
+/** A join of the binding as it falls on the edge. */
+export interface BindingJoin {
+  readonly point: Point & { readonly heading: number };
+  readonly side: Side;
+  /** From the side's left or upper end. */
+  readonly from: number;
+  /** From the nearest corner or valley, along the edge; infinite where there is none. */
+  readonly clear: number;
+  /** Where the binding meets its own beginning. */
+  readonly last: boolean;
+}
+
+/** Where a binding begins, and where its joins fall for that. */
+export interface BindingJoins {
+  /** Along the bottom, from its left end. */
+  readonly start: number;
+  readonly joins: readonly BindingJoin[];
+  /** The nearest of them to a corner or valley. */
+  readonly clear: number;
+}
+
+/** Starts are tried every half inch. */
+const STEP_INCHES = 1 / 2;
+/** A join is no better for lying farther from a corner than this: 6" (from memory). */
+const FAR_ENOUGH_INCHES = 6;
+
+/** Middles of the joins along a joined run, from its beginning. */
+function middlesOf({ lengths, loss }: Joined): number[] {
+  let reach = 0;
+  return lengths.slice(0, -1).map((length) => {
+    reach += length - loss;
+    return reach + loss / 2;
+  });
+}
+
+/** Joins of a binding that begins `start` from the left end of the bottom; `around` is what is bound, which a tape may have measured. */
+export function joinsFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): BindingJoins {
+  // A measured edge is drawn as the computed one; places on it go by proportion.
+  const scale = outline.length / around;
+  const begin = alongBottom(outline, start);
+  const places = [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)];
+  const joins = places.map((place): BindingJoin => {
+    const along = (begin + place * scale) % outline.length;
+    return { point: pointAt(outline, along), ...sideAt(outline, along), clear: clearOf(outline, along) / scale, last: place === 0 };
+  });
+  return { start, joins, clear: Math.min(...joins.map((j) => j.clear)) };
+}
+
+/** From a place on the edge to the nearest turn, either way round. */
+function clearOf({ turns, length }: EdgeOutline, along: number): number {
+  return turns.reduce((least, turn) => {
+    const apart = Math.abs(turn.at - along) % length;
+    return Math.min(least, apart, length - apart);
+  }, Infinity);
+}
+
+/** The beginning along the bottom that keeps every join farthest from corners and valleys, up to where more is no better; of equal ones the nearest the middle. */
+export function bestStart(outline: EdgeOutline, joined: Joined, around: number, unit: Unit): BindingJoins {
+  const step = fromInches(STEP_INCHES, unit);
+  const enough = fromInches(FAR_ENOUGH_INCHES, unit);
+  const [a, b] = bottomSpan(outline);
+  const [left, right] = [pointAt(outline, b - 1e-9).x, pointAt(outline, a + 1e-9).x];
+  const middle = (left + right) / 2;
+  const tries = Math.max(1, Math.floor((right - left) / step));
+  let best: BindingJoins | null = null;
+  for (let i = 0; i <= tries; i++) {
+    // From the middle outward, so that the first of equal ones is the nearest to it.
+    const start = Math.round((middle + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * step) / step) * step;
+    if (start < left || start > right) continue;
+    const found = joinsFrom(outline, joined, start, around);
+    if (!best || Math.min(found.clear, enough) > Math.min(best.clear, enough) + 1e-9) best = found;
+    if (best.clear >= enough) break;
+  }
+  return best ?? joinsFrom(outline, joined, middle, around);
+}

@@ -1,0 +1,114 @@
+import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import { stripsFor } from '../cutting/joins.ts';
+import { FIBRES } from '../layer/fibres.ts';
+import { formatLength } from '../length/format.ts';
+import { howManyCover, howManyFit } from '../length/tolerance.ts';
+import { fromInches } from '../length/unit.ts';
+import { fabricById } from '../plan/fabric-use.ts';
+import type { Fabric, Plan } from '../plan/shape.ts';
+import { randomFrom } from '../random.ts';
+import { lengthAround } from './around.ts';
+import { type Binding, planBinding } from './binding.ts';
+import { type Flange, planFlange } from './flange.ts';
+import { type EdgeOutline, edgeOutline } from './outline.ts';
+import { pointColours } from './point-colours.ts';
+import { planPointStrip, planPrairiePoints, type PointsOnSide, type PointStrip } from './prairie-points.ts';
+
+/** The edge of a quilt: its outline, and whatever finishes it. */
+export interface Edge {
+  readonly outline: EdgeOutline;
+  readonly around: Figure;
+  readonly binding: Binding | null;
+  readonly flange: Flange | null;
+  readonly points: EdgePoints | null;
+}
+
+/** Prairie points as they stand round the quilt, clockwise from the top left corner. */
+export interface EdgePoints {
+  readonly across: PointsOnSide;
+  readonly down: PointsOnSide;
+  readonly total: Figure;
+  /** For each point, the place of its fabric in the list. */
+  readonly colours: readonly number[];
+  /** What is cut from each fabric, in the list's order. */
+  readonly cloths: readonly PointCloth[];
+  /** Null where squares are cut. */
+  readonly strip: PointStrip | null;
+  /** Points along the part of the bottom that is left open to turn through. */
+  readonly openOver: Figure;
+}
+
+/** What one fabric gives for the points. */
+export interface PointCloth {
+  readonly fabric: string;
+  readonly squares: Figure | null;
+  readonly strips: Figure;
+  readonly cutWidth: number;
+  readonly length: Figure;
+}
+
+/** Works the edge out for a top of this size. The plan has passed `planProblems`. */
+export function planEdge(plan: Plan, top: { readonly width: number; readonly height: number }): Edge {
+  const { edge, binding, unit, seam } = plan;
+  const outline = edgeOutline(top, edge);
+  const around = lengthAround(outline, edge, edge.around, unit);
+  const has = (finish: Plan['edge']['finishes'][number]) => edge.finishes.includes(finish);
+  const usableOf = (id: string) => fabricById(plan, id).usableWidth;
+  return {
+    outline, around,
+    binding: has('binding')
+      ? planBinding({
+          binding, outline, around, straightSides: edge.shape === 'square' && edge.around === null, usable: usableOf(binding.fabric), flangeUsable: binding.flange ? usableOf(binding.flange.fabric) : 0,
+          seam, loft: fromInches(FIBRES[plan.batting.fibre].loft, unit), unit,
+        })
+      : null,
+    flange: has('flange') ? planFlange(top, edge.flange.visible, seam, usableOf(edge.flange.fabric), unit) : null,
+    points: has('prairie-points') ? pointsRound(plan, top) : null,
+  };
+}
+
+function pointsRound(plan: Plan, top: { width: number; height: number }): EdgePoints {
+  const { points } = plan.edge;
+  const { unit, seam } = plan;
+  const fabrics = points.fabrics.map((id) => fabricById(plan, id));
+  const opening = (pitch: number) => countOf(Math.max(1, Math.round(points.opening / pitch)), `${formatLength(points.opening, unit)} left open, a point every ${formatLength(pitch, unit)}: about ${numberOf(Math.max(1, Math.round(points.opening / pitch)), 'point')}`);
+  if (points.fold === 'strip') {
+    const cloths = fabrics.length > 1 ? 2 : 1;
+    const strip = planPointStrip(top, { square: points.square, seam, unit }, cloths);
+    return {
+      across: strip.across, down: strip.down, total: strip.total, strip, openOver: opening(points.square / 2),
+      // Points come from the two edges of the strip by turns.
+      colours: Array.from({ length: strip.total.value }, (_, i) => i % cloths),
+      cloths: fabrics.slice(0, cloths).map((fabric) => stripCloth(fabric, strip, plan)),
+    };
+  }
+  const set = planPrairiePoints(top, { square: points.square, overlap: points.overlap, seam, usable: fabrics[0]!.usableWidth, unit, spread: points.spread });
+  const colours = pointColours(set.total.value, fabrics.length, points.order, randomFrom(points.seed));
+  return {
+    across: set.across, down: set.down, total: set.total, strip: null, colours, openOver: opening(set.pitch.value),
+    cloths: fabrics.map((fabric, i) => squaresCloth(fabric, colours.filter((c) => c === i).length, plan)),
+  };
+}
+
+function squaresCloth(fabric: Fabric, squares: number, { edge: { points }, unit }: Plan): PointCloth {
+  const show = (v: number) => formatLength(v, unit);
+  const each = Math.max(1, howManyFit(fabric.usableWidth, points.square));
+  const strips = howManyCover(squares, each);
+  return {
+    fabric: fabric.id, cutWidth: points.square,
+    squares: countOf(squares, `Its share of the points: ${squares}`),
+    strips: countOf(strips, `${numberOf(squares, 'square')}, ${each} to a strip of ${show(fabric.usableWidth)}: ${strips}`),
+    length: lengthOf(strips * points.square, `${numberOf(strips, 'strip')} × ${show(points.square)} = ${show(strips * points.square)}`),
+  };
+}
+
+function stripCloth(fabric: Fabric, { lengths, cutWidth }: PointStrip, { unit, seam }: Plan): PointCloth {
+  const show = (v: number) => formatLength(v, unit);
+  const total = 2 * (lengths.across + lengths.down);
+  const strips = stripsFor(total, fabric.usableWidth, 2 * seam);
+  return {
+    fabric: fabric.id, cutWidth: cutWidth.value, squares: null,
+    strips: countOf(strips, `2 × (${show(lengths.across)} + ${show(lengths.down)}), each side with its seams and half a square more = ${show(total)}, joined straight from strips of ${show(fabric.usableWidth)}: ${strips}`),
+    length: lengthOf(strips * cutWidth.value, `${numberOf(strips, 'strip')} × ${show(cutWidth.value)} = ${show(strips * cutWidth.value)}`),
+  };
+}

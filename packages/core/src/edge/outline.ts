@@ -1,0 +1,180 @@
+import type { Point } from '../layout/piece.ts';
+import type { EdgeShape } from './choices.ts';
+import { type Scallops, solveScallops } from './scallops.ts';
+
+/** One stretch of an edge, straight or an arc. Angles in radians, growing clockwise as one looks at the quilt. */
+export type EdgeRun =
+  | { readonly kind: 'line'; readonly from: Point; readonly to: Point; readonly length: number }
+  | { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number; readonly from: Point; readonly to: Point; readonly length: number };
+
+/** A place where the edge turns sharply: a corner to mitre, or a valley to pivot in. */
+export interface EdgeTurn {
+  /** How far along the edge, from its beginning. */
+  readonly at: number;
+  /** Inside the quilt, in degrees: 90 at a square corner, above 180 in a valley. */
+  readonly angle: number;
+  readonly kind: 'corner' | 'valley';
+}
+
+/** The finished edge of a quilt, clockwise from the left end of the top side. */
+export interface EdgeOutline {
+  readonly width: number;
+  readonly height: number;
+  readonly runs: readonly EdgeRun[];
+  readonly turns: readonly EdgeTurn[];
+  readonly length: number;
+  readonly scallops: Scallops | null;
+}
+
+/** What shapes an edge. */
+export interface EdgeForm {
+  readonly shape: EdgeShape;
+  readonly corners: 'all' | 'foot';
+  readonly radius: number;
+  readonly scallop: { readonly width: number; readonly depth: number };
+}
+
+const SQUARE: EdgeForm = { shape: 'square', corners: 'all', radius: 0, scallop: { width: 1, depth: 0 } };
+
+/** The sides in order, clockwise, and the corner each ends at. */
+export const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+export type Side = (typeof SIDES)[number];
+
+/** A stretch of a side as it lies with its beginning at the origin and the quilt below it. */
+type Local = { readonly kind: 'line'; readonly from: Point; readonly to: Point } | { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number };
+
+/** The edge of a quilt of this size, in the shape asked for; square where nothing is. */
+export function edgeOutline({ width, height }: { readonly width: number; readonly height: number }, form: EdgeForm = SQUARE): EdgeOutline {
+  const scallops = form.shape === 'scalloped' ? solveScallops({ width, height }, form.scallop.width, form.scallop.depth) : null;
+  const shaped = SIDES.map((side) => (form.shape === 'rounded' || form.shape === 'clipped') && (form.corners === 'all' || side === 'right' || side === 'bottom'));
+  const radius = Math.min(form.radius, width / 2, height / 2);
+  const runs = SIDES.flatMap((side, i): EdgeRun[] => {
+    const long = side === 'top' || side === 'bottom' ? width : height;
+    // The corner before this side is the one the side before it ends at.
+    const local = scallops
+      ? scalloped(long, side === 'top' || side === 'bottom' ? scallops.across : scallops.down, scallops)
+      : plain(long, shaped[(i + 3) % 4]! ? radius : 0, shaped[i]! ? radius : 0, form.shape);
+    return local.map((run) => placed(run, i, width, height)).filter((run) => run.length > 1e-9);
+  });
+  return { width, height, runs, turns: turnsOf(runs), length: runs.reduce((sum, r) => sum + r.length, 0), scallops };
+}
+
+const at = (x: number, y: number): Point => ({ x, y });
+
+/** A straight side and the corner at its end: square, rounded, or cut off. */
+function plain(long: number, before: number, after: number, shape: EdgeShape): Local[] {
+  const side: Local = { kind: 'line', from: at(before, 0), to: at(long - after, 0) };
+  if (after === 0) return [side];
+  return shape === 'rounded'
+    ? [side, { kind: 'arc', centre: at(long - after, after), radius: after, start: -Math.PI / 2, sweep: Math.PI / 2 }]
+    : [side, { kind: 'line', from: at(long - after, 0), to: at(long, after) }];
+}
+
+/** A side of scallops and the corner's arc at its end. */
+function scalloped(long: number, { count, width, radius, half }: Scallops['across'], { corner }: Scallops): Local[] {
+  const arcs = Array.from({ length: count }, (_, i): Local => ({ kind: 'arc', centre: at(corner.inset + (i + 0.5) * width, radius), radius, start: -Math.PI / 2 - half, sweep: 2 * half }));
+  return [...arcs, { kind: 'arc', centre: at(long - corner.radius, corner.radius), radius: corner.radius, start: -Math.PI / 2 - corner.half, sweep: Math.PI / 2 + 2 * corner.half }];
+}
+
+/** Turns a side's stretch to where the side lies on the quilt: `quarter` turns clockwise from the top. */
+function placed(run: Local, quarter: number, width: number, height: number): EdgeRun {
+  const turn = ({ x, y }: Point): Point => [at(x, y), at(width - y, x), at(width - x, height - y), at(y, height - x)][quarter]!;
+  if (run.kind === 'line') {
+    const [from, to] = [turn(run.from), turn(run.to)];
+    return { kind: 'line', from, to, length: Math.hypot(to.x - from.x, to.y - from.y) };
+  }
+  const centre = turn(run.centre);
+  const start = run.start + (quarter * Math.PI) / 2;
+  const on = (angle: number) => at(centre.x + run.radius * Math.cos(angle), centre.y + run.radius * Math.sin(angle));
+  return { ...run, centre, start, from: on(start), to: on(start + run.sweep), length: run.radius * run.sweep };
+}
+
+/** Which way the edge goes at the beginning or the end of a stretch, in radians. */
+function heading(run: EdgeRun, end: boolean): number {
+  return run.kind === 'line' ? Math.atan2(run.to.y - run.from.y, run.to.x - run.from.x) : run.start + (end ? run.sweep : 0) + Math.PI / 2;
+}
+
+function turnsOf(runs: readonly EdgeRun[]): EdgeTurn[] {
+  let along = 0;
+  return runs.flatMap((run, i): EdgeTurn[] => {
+    const before = runs[(i + runs.length - 1) % runs.length]!;
+    const start = along;
+    along += run.length;
+    // Clockwise round the quilt, a turn to the right closes the inside angle and one to the left opens it.
+    const right = Math.atan2(Math.sin(heading(run, false) - heading(before, true)), Math.cos(heading(run, false) - heading(before, true)));
+    if (Math.abs(right) < 1e-6) return [];
+    const angle = 180 - (right * 180) / Math.PI;
+    return [{ at: start, angle, kind: angle < 180 ? 'corner' : 'valley' }];
+  });
+}
+
+/** The point so far along an edge, and which way the edge goes there, in radians. */
+export function pointAt({ runs, length }: EdgeOutline, along: number): Point & { readonly heading: number } {
+  let left = ((along % length) + length) % length;
+  for (const run of runs) {
+    if (left <= run.length) {
+      if (run.kind === 'line') {
+        const t = left / run.length;
+        return { x: run.from.x + t * (run.to.x - run.from.x), y: run.from.y + t * (run.to.y - run.from.y), heading: heading(run, false) };
+      }
+      const angle = run.start + left / run.radius;
+      return { x: run.centre.x + run.radius * Math.cos(angle), y: run.centre.y + run.radius * Math.sin(angle), heading: angle + Math.PI / 2 };
+    }
+    left -= run.length;
+  }
+  const { x, y } = runs[0]!.from;
+  return { x, y, heading: heading(runs[0]!, false) };
+}
+
+/** The side an edge's point lies on, and how far from that side's left, or upper, end. */
+export function sideAt(outline: EdgeOutline, along: number): { readonly side: Side; readonly from: number } {
+  const { x, y } = pointAt(outline, along);
+  const { width, height } = outline;
+  const near = [y, width - x, height - y, x];
+  const side = SIDES[near.indexOf(Math.min(...near))]!;
+  return { side, from: side === 'top' || side === 'bottom' ? x : y };
+}
+
+/** How far along the edge the bottom side's point lies that is so far from its left end. */
+export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
+  // Along the bottom the edge runs from right to left, so the distance falls as one goes.
+  let [low, high] = bottomSpan(outline);
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (pointAt(outline, middle).x > fromLeft) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Where the bottom side begins and ends along the edge, its corners left out. */
+export function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, number] {
+  let along = 0;
+  let span: [number, number] | null = null;
+  const inset = scallops ? scallops.corner.inset - 1e-6 : 0;
+  for (const run of runs) {
+    const low = Math.min(run.from.y, run.to.y) > height / 2 && run.to.x < run.from.x;
+    const side = run.kind === 'line' ? Math.abs(run.from.y - run.to.y) < 1e-9 : scallops !== null && run.from.x <= width - inset && run.to.x >= inset;
+    if (low && side) span = [span?.[0] ?? along, along + run.length];
+    along += run.length;
+  }
+  return span ?? [0, along];
+}
+
+/** An edge as a closed polygon, arcs broken into chords no longer than `step`: for areas and for programs that know no arcs. */
+export function edgePolygon({ runs }: EdgeOutline, step: number): Point[] {
+  return runs.flatMap((run): Point[] => {
+    if (run.kind === 'line') return [run.from];
+    const parts = Math.max(2, Math.ceil(run.length / step));
+    return Array.from({ length: parts }, (_, i) => {
+      const angle = run.start + (run.sweep * i) / parts;
+      return at(run.centre.x + run.radius * Math.cos(angle), run.centre.y + run.radius * Math.sin(angle));
+    });
+  });
+}
+
+/** An edge as an SVG path. */
+export function edgePath({ runs }: Pick<EdgeOutline, 'runs'>): string {
+  const [first] = runs;
+  return `M${first!.from.x} ${first!.from.y}${runs.map((run) => (run.kind === 'line' ? `L${run.to.x} ${run.to.y}` : `A${run.radius} ${run.radius} 0 ${run.sweep > Math.PI ? 1 : 0} 1 ${run.to.x} ${run.to.y}`)).join('')}Z`;
+}

@@ -1,0 +1,56 @@
+import { formatWithUnit } from '../length/format.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import type { Scallops, SideScallops } from './scallops.ts';
+
+/** A shape to cut out of card, true to size: its outline as an SVG path from its top left corner. */
+export interface Template {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly path: string;
+  /** The left edge lies on a fold: only half is drawn, so that it goes on a sheet. */
+  readonly half: boolean;
+  readonly says: string;
+}
+
+/** What a sheet of paper holds across, margins off: 7 1/2" (letter and A4 are 8 1/2" and 8 1/4" wide). */
+const SHEET_INCHES = 7.5;
+/** Card left below the valleys, to hold: 1". */
+const HOLD_INCHES = 1;
+
+/** Templates for the scallops of each side and for the corner. Sides whose scallops are alike to a ruler's mark share one. */
+export function scallopTemplates({ across, down, corner, depth }: Scallops, unit: Unit): Template[] {
+  const alike = Math.abs(across.width - down.width) < fromInches(1 / 32, unit);
+  return [
+    sideTemplate(alike ? 'Scallop' : 'Scallop of top and bottom', across, depth, alike ? `${across.count} along top and bottom, ${down.count} along the sides` : `${across.count} along top and bottom`, unit),
+    ...(alike ? [] : [sideTemplate('Scallop of the sides', down, depth, `${down.count} along each side`, unit)]),
+    cornerTemplate(corner, depth, unit),
+  ];
+}
+
+function sideTemplate(name: string, { width, radius }: SideScallops, depth: number, where: string, unit: Unit): Template {
+  const hold = fromInches(HOLD_INCHES, unit);
+  const half = width > fromInches(SHEET_INCHES, unit);
+  const from = half ? { x: 0, y: 0 } : { x: 0, y: depth };
+  const right = half ? width / 2 : width;
+  return {
+    name, half, width: right, height: depth + hold,
+    path: `M${from.x} ${from.y}A${radius} ${radius} 0 0 1 ${right} ${depth}V${depth + hold}H0Z`,
+    says: `${where}; ${formatWithUnit(width, unit)} wide, ${formatWithUnit(depth, unit)} deep`,
+  };
+}
+
+/** The corner stands on its diagonal, so that its two halves are alike. */
+function cornerTemplate({ radius, inset }: Scallops['corner'], depth: number, unit: Unit): Template {
+  const hold = fromInches(HOLD_INCHES, unit);
+  // Along and across the diagonal, from the top of the corner's arc.
+  const top = radius * (Math.SQRT2 - 1);
+  const out = (inset - depth) / Math.SQRT2;
+  const down = (inset + depth) / Math.SQRT2 - top;
+  const half = 2 * out > fromInches(SHEET_INCHES, unit);
+  const long = down > radius ? 1 : 0;
+  const path = half
+    ? `M0 0A${radius} ${radius} 0 0 1 ${out} ${down}L0 ${down + hold}Z`
+    : `M0 ${down}A${radius} ${radius} 0 ${long} 1 ${2 * out} ${down}L${out} ${down + hold}Z`;
+  return { name: 'Corner', half, width: half ? out : 2 * out, height: down + hold, path, says: `Four, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side` };
+}

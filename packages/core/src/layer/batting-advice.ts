@@ -1,0 +1,49 @@
+import { valueOf } from '../colour/colour.ts';
+import type { Layout } from '../layout/lay-out.ts';
+import { areaOf } from '../layout/outline.ts';
+import { formatWithUnit } from '../length/format.ts';
+import { fromInches } from '../length/unit.ts';
+import type { Plan } from '../plan/shape.ts';
+import { FIBRES } from './fibres.ts';
+
+/** Lighter than this reads as white, darker as dark: of 1 (from memory). */
+const WHITE = 0.86;
+const DARK = 0.38;
+/** As much of the top as decides it. */
+const MOST_OF_IT = 0.5;
+
+/** How much of a top is as good as white, and how much is dark, of 1; blocks without a colour count as neither. */
+export function lightAndDark(plan: Plan, layout: Layout): { readonly white: number; readonly dark: number } {
+  const blocks = plan.pile.flatMap((block) => block.colours?.slice(0, 1) ?? []);
+  const shareOf = (colours: readonly string[], is: (value: number) => boolean) => (colours.length === 0 ? 0 : colours.filter((c) => is(valueOf(c))).length / colours.length);
+  const colourOf = new Map(plan.fabrics.map((f) => [f.id, f.colour]));
+  const isWhite = (value: number) => value >= WHITE;
+  const isDark = (value: number) => value <= DARK;
+  let [all, white, dark] = [0, 0, 0];
+  for (const piece of layout.pieces) {
+    const area = areaOf(piece.outline);
+    const cloth = layout.parts[piece.part]!.cutFrom;
+    const colours = cloth ? [colourOf.get(cloth.fabric)!] : blocks;
+    all += area;
+    white += area * shareOf(colours, isWhite);
+    dark += area * shareOf(colours, isDark);
+  }
+  return { white: white / all, dark: dark / all };
+}
+
+/** What the colour and the fibre of a batting mean for this top (handbook 6); nothing where they suit it. */
+export function battingAdvice(plan: Plan, layout: Layout): { readonly path: readonly string[]; readonly message: string }[] {
+  const { batting, quilting, unit } = plan;
+  const { white, dark } = lightAndDark(plan, layout);
+  const said: { path: readonly string[]; message: string }[] = [];
+  const percent = (share: number) => `${Math.round(100 * share)}%`;
+  if (white > MOST_OF_IT && batting.colour !== 'white') said.push({ path: ['batting', 'colour'], message: `${percent(white)} of this top is as good as white. A white batting keeps it so; ${batting.colour === 'dark' ? 'a dark one greys it' : 'flecks of a natural one show through'}.` });
+  else if (dark > MOST_OF_IT && batting.colour !== 'dark') said.push({ path: ['batting', 'colour'], message: `${percent(dark)} of this top is dark. Fibres of a light batting that work through the cloth show on it; a dark batting’s do not.` });
+  else if (dark < 0.1 && batting.colour === 'dark') said.push({ path: ['batting', 'colour'], message: 'Hardly any of this top is dark: a dark batting would grey it.' });
+  const fibre = FIBRES[batting.fibre];
+  const most = fromInches(fibre.spacing, unit);
+  if (quilting.by === 'home' && quilting.marking !== 'ditch' && quilting.spacing > most + 1e-6) {
+    said.push({ path: ['quilting', 'spacing'], message: `${fibre.name} holds where quilting is no more than about ${formatWithUnit(most, unit)} apart (the package has the last word): ${formatWithUnit(quilting.spacing, unit)} is too far.` });
+  }
+  return said;
+}

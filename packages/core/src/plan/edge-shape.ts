@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { BINDING_GRAINS, EDGE_FINISHES, EDGE_SHAPES, POINT_FOLDS } from '../edge/choices.ts';
+import { BINDING_SCHOOLS } from '../edge/schools.ts';
+import { fabricId, length, oneOf, whole } from './fields.ts';
+
+/** The edge: its shape, what it measured, and what finishes it. */
+export const edgeSchema = z.strictObject({
+  shape: oneOf('The edge’s shape', EDGE_SHAPES),
+  /** Corners that are rounded or cut off: all, or those at the foot of a bed. */
+  corners: oneOf('The shaped corners', ['all', 'foot']),
+  /** Of a rounded corner; along each side of one that is cut off. */
+  radius: length('The corner'),
+  scallop: z.strictObject({ width: length('The scallop’s width'), depth: length('The scallop’s depth') }),
+  /** All round, measured along the edge with a tape; null while it is computed. */
+  around: length('The length all round').nullable(),
+  finishes: z.array(oneOf('A finish', EDGE_FINISHES)).max(EDGE_FINISHES.length),
+  flange: z.strictObject({ visible: length('The flange'), fabric: fabricId }),
+  points: z.strictObject({
+    square: length('The points’ square'),
+    overlap: length('The overlap'),
+    fold: oneOf('The points’ fold', POINT_FOLDS),
+    /** Where the difference to a whole number of points goes. */
+    spread: oneOf('The difference', ['all', 'last-three']),
+    fabrics: z.array(fabricId).min(1, 'Points need at least one fabric.').max(8, 'Points take at most eight fabrics.'),
+    order: oneOf('The colours’ order', ['sequence', 'scattered']),
+    /** Left unsewn to turn the quilt through. */
+    opening: length('The opening'),
+    seed: whole('The scatter'),
+  }),
+});
+
+/** The binding: its strip and how it is folded and cut, what it is reckoned by, and what it is made of. */
+export const bindingSchema = z.strictObject({
+  stripWidth: length('The binding strip'),
+  fabric: fabricId,
+  fold: oneOf('A binding’s fold', ['double', 'single']),
+  grain: oneOf('A binding’s grain', BINDING_GRAINS),
+  school: oneOf('A binding’s allowance', BINDING_SCHOOLS),
+  /** A second strip joined along it that shows beside it as a flange; null for a plain binding. */
+  flange: z.strictObject({ visible: length('The flange built in'), fabric: fabricId }).nullable(),
+  /** Leftover strips to use up, of any width that holds the strip. */
+  leftovers: z.array(z.strictObject({ width: length('The leftover’s width'), length: length('The leftover’s length') })).max(24, 'At most 24 leftovers can be listed.'),
+  /** Along the bottom edge from the left corner, where the binding begins; null for where joins keep farthest from corners. */
+  start: length('The binding’s start').nullable(),
+});

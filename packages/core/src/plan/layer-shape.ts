@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { BACKING_CHOICES, MARKINGS } from '../layer/choices.ts';
+import { BATTING_CHOICES, BATTING_COLOURS, FIBRE_IDS } from '../layer/fibres.ts';
+
+import { fabricId, length, name, oneOf } from './fields.ts';
+
+/** The backing: how far it stands over, what it is made of and how; and what it measured once it was made. */
+export const backingSchema = z.strictObject({
+  overhang: length('The overhang'),
+  fabric: fabricId,
+  /** What a back without seams is cut from. */
+  wide: fabricId,
+  way: oneOf('A backing’s way', BACKING_CHOICES),
+  /** Its print runs one way and has to stay upright. */
+  oneWay: z.boolean(),
+  /** Let in between the panels: leftover blocks with cloth between them, or cloth alone. */
+  stripe: z.strictObject({ of: oneOf('A stripe', ['fabric', 'blocks']), fabric: fabricId }),
+  /** As sewn together and trimmed: both sides, and corner to corner both ways. */
+  made: z
+    .strictObject({ width: length('The backing’s width'), height: length('The backing’s height'), diagonals: z.tuple([length('The diagonal'), length('The other diagonal')]) })
+    .nullable(),
+});
+
+/** The batting: what it is, where it comes from, and pieces that are there already. */
+export const battingSchema = z.strictObject({
+  fibre: oneOf('A batting', FIBRE_IDS),
+  colour: oneOf('A batting’s colour', BATTING_COLOURS),
+  way: oneOf('A batting’s source', BATTING_CHOICES),
+  rollWidth: length('The roll’s width'),
+  pieces: z.array(z.strictObject({ width: length('The piece’s width'), height: length('The piece’s height') })).max(12, 'At most twelve pieces of batting can be listed.'),
+});
+
+/** Who quilts it, how it is marked, and what a finishing service has promised. */
+export const quiltingSchema = z.strictObject({
+  by: oneOf('The quilting', ['home', 'long-arm']),
+  marking: oneOf('The marking', MARKINGS),
+  spacing: length('The lines’ distance'),
+  /** The sizes it was booked at stay with it, so that it can be told when they are no longer the quilt's. */
+  booking: z
+    .strictObject({ number: name('The booking', 40), width: length('The booked width'), height: length('The booked height'), price: z.number().min(0), starts: z.iso.date(), ready: z.iso.date() })
+    .nullable(),
+});

@@ -1,0 +1,14 @@
+import { type Figure, lengthOf } from '../figure/figure.ts';
+import { formatExact } from '../length/format.ts';
+import type { Unit } from '../length/unit.ts';
+import { shopCut } from './shop-cut.ts';
+
+/** What lengths of cloth cost as the shop cuts them, at so much a yard or a metre; null where a price is not known. */
+export function costOf(lengths: readonly { readonly length: number; readonly price: number | null }[], unit: Unit): Figure | null {
+  const bought = lengths.filter(({ length }) => length > 0).map(({ length, price }) => ({ cut: shopCut(length, unit), price }));
+  if (bought.some(({ price }) => price === null)) return null;
+  const whole = unit === 'in' ? 36 : 100;
+  const each = bought.map(({ cut, price }) => (cut.length.value / whole) * price!);
+  const total = Math.round(each.reduce((a, b) => a + b, 0) * 100) / 100;
+  return { ...lengthOf(total, ...bought.map(({ cut, price }, i) => `${cut.text} at ${formatExact(price!)} = ${each[i]!.toFixed(2)}`), ...(bought.length > 1 ? [`Together ${total.toFixed(2)}`] : [])), kind: 'money' };
+}

@@ -1,0 +1,252 @@
+import fc from 'fast-check';
+import { computeQuilt, convertPlan, edgeOutline, type Plan, planProblems, pointBase, pointHeight, startPlan } from '../src/index.ts';
+import { biasFromLength, biasFromSquare, biasJoinLoss, biasTube, longAndShort } from '../src/edge/bias.ts';
+import { bestStart, joinsFrom } from '../src/edge/binding-joins.ts';
+import { mitresOf } from '../src/edge/mitre.ts';
+import { pointColours } from '../src/edge/point-colours.ts';
+import { planPointStrip, planPrairiePoints } from '../src/edge/prairie-points.ts';
+import { areaOf } from '../src/layout/outline.ts';
+import { randomFrom } from '../src/random.ts';
+import { inchPlan } from './support/plans.ts';
+import { measureTiling, sharedArea } from './support/tiling.ts';
+
+const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
+const plan = (width: number, height: number, edge: Partial<Plan['edge']> = {}, binding: Partial<Plan['binding']> = {}, change: Partial<Plan> = {}): Plan => {
+  const base = inchPlan({});
+  return { ...base, block: { width, height }, grid: { across: 1, down: 1 }, setting: { kind: 'edge-to-edge' }, edge: { ...base.edge, ...edge }, binding: { ...base.binding, ...binding }, ...change } as Plan;
+};
+const edgeOf = (...args: Parameters<typeof plan>) => {
+  const made = plan(...args);
+  const problems = planProblems(made);
+  if (problems.length > 0) throw new Error(problems.map((p) => p.message).join('\n'));
+  return computeQuilt(made).edge;
+};
+const refusalsOf = (...args: Parameters<typeof plan>) => planProblems(plan(...args)).map((p) => p.message);
+
+describe('binding', () => {
+  // Common practice: 65 × 78, each side up to the next ten: 300; the others + 10 and + 12.
+  test('schools; a curved or measured edge cannot be rounded up side by side', () => {
+    expect(edgeOf(40, 50, {}, { school: 'round-up-sides' }).binding!.length.value).toBe(180);
+    expect(edgeOf(40, 50, {}, { school: 'plus-twelve' }).binding!.length.value).toBe(192);
+    const rounded = edgeOf(40, 50, { shape: 'rounded', radius: 6 }, { school: 'round-up-sides' }).binding!;
+    expect(rounded.length.value).toBeCloseTo(180 - 48 + 12 * Math.PI + 10, 9);
+    expect(rounded.length.working.join()).toMatch(/only be rounded up where they are straight/);
+    expect(edgeOf(40, 50, { around: 200 }).binding!.length.value).toBe(210);
+  });
+  // From memory: a 2 1/2" double-fold strip finishes 3/8" wide with a flat batting, 2 1/4" about 5/16".
+  test('finished width by fold and batting', () => {
+    const width = (stripWidth: number, fold: 'double' | 'single' = 'double', fibre: Plan['batting']['fibre'] = 'cotton') => edgeOf(40, 50, {}, { stripWidth, fold }, { batting: { ...inchPlan({}).batting, fibre } }).binding!.finished.value;
+    expect(width(2.5)).toBe(0.375);
+    expect(width(2.25)).toBe(0.3125);
+    expect(width(1.5, 'single')).toBe(0.3125);
+    expect(width(2.5, 'double', 'polyester')).toBeLessThan(width(2.5));
+  });
+  // Common practice: a main strip of 1 1/2" and one of 1 3/4" for the flange make a binding whose flange shows 1/8".
+  test('with a flange built in: 1 1/2" and 1 3/4"', () => {
+    const { flange, strips } = edgeOf(40, 50, {}, { stripWidth: 2.75, flange: { visible: 0.125, fabric: 'accent' } }).binding!;
+    expect([flange!.main.value, flange!.flange.value]).toEqual([1.5, 1.75]);
+    expect(flange!.fabric.value).toBe(strips.value * 1.75);
+    expect(refusalsOf(40, 50, {}, { flange: { visible: 1.2, fabric: 'accent' } })).toEqual([expect.stringMatching(/leaves nothing of a binding/)]);
+  });
+  test('leftovers of several widths are used up first, long and short by turns; what is wanting comes from the cloth', () => {
+    const { leftovers, strips, order } = edgeOf(40, 50, {}, { leftovers: [{ width: 5.25, length: 30 }, { width: 2.5, length: 44 }, { width: 2, length: 90 }] }).binding!;
+    // 5 1/4" holds two strips of 2 1/2"; 2" holds none. 30 + 30 + 44 less two joins of 2 1/2" reach 99 of 190.
+    expect(leftovers!.lengths).toEqual([44, 30, 30]);
+    expect(leftovers!.reach.value).toBe(99);
+    expect(leftovers!.wanting.value).toBe(190 - 99 + 2.5);
+    expect(leftovers!.tooNarrow).toEqual([2]);
+    expect(strips.value).toBe(3);
+    expect(order).toEqual([44, 30, 30, 40, 40, 40]);
+    expect(edgeOf(12, 12, {}, { leftovers: [{ width: 2.5, length: 60 }] }).binding!.strips.value).toBe(0);
+  });
+  test('strips, joined, always reach; whatever the grain', () => {
+    fc.assert(fc.property(eighths(12, 58), eighths(12, 58), fc.constantFrom('straight', 'bias-square', 'bias-length', 'bias-tube'), fc.constantFrom(2, 2.25, 2.5, 3), (w, h, grain, stripWidth) => {
+      const { binding } = edgeOf(w, h, {}, { grain: grain as 'straight', stripWidth });
+      const { length, strips, strictStrips, bias, order } = binding!;
+      if (grain === 'straight') {
+        expect(strips.value * 40).toBeGreaterThanOrEqual(length.value - 1e-6);
+        expect(strictStrips.value * 40 - (strictStrips.value - 1) * stripWidth).toBeGreaterThanOrEqual(length.value - 1e-6);
+      } else {
+        expect(bias!.gives.value).toBeGreaterThanOrEqual(length.value - 1e-6);
+        const loss = grain === 'bias-tube' ? 0 : biasJoinLoss(0.25);
+        expect(order.reduce((a, b) => a + b, 0) - (order.length - 1) * loss).toBeCloseTo(bias!.gives.value, 6);
+      }
+    }), { numRuns: 120 });
+  });
+});
+
+describe('bias', () => {
+  // Common practice: 198" round + 10 = 208, × 2 1/2 = 520, √ = 22.8 → 23 → a 25" square.
+  test('the rule of the root holds for 208" of 2 1/2": 25" gives enough by geometry too', () => {
+    const { bias, length } = edgeOf(45, 54).binding!.length.value === 208 ? edgeOf(45, 54, {}, { grain: 'bias-square' }).binding! : { bias: null, length: null };
+    expect(length!.value).toBe(208);
+    expect(bias!.rule.value).toBe(25);
+    expect(bias!.cloth.value).toBe(25);
+    expect(bias!.gives.value).toBeGreaterThanOrEqual(208);
+    expect(bias!.gives.value).toBeLessThan((25 * 25) / 2.5);
+  });
+  // Common practice: a fat quarter (17 1/2" of it square) binds about 30 × 30.
+  test('a square from a fat quarter binds about 30 × 30', () => {
+    const { length } = biasFromSquare(17.5, 2.25, 0.25, 'in');
+    expect(length).toBeGreaterThan(4 * 25);
+    expect(length).toBeLessThan(4 * 30 + 10);
+  });
+  // The polygon library, which knows nothing of bias: strips lie inside the cloth, apart from one another, and each is as large as its length × its width.
+  test('strips fit the cloth without overlapping, each as long as it says', () => {
+    fc.assert(fc.property(eighths(8, 44), eighths(8, 44), fc.constantFrom(1.5, 2, 2.25, 2.5, 3), fc.boolean(), (width, height, strip, square) => {
+      const { strips, length, height: h } = square ? biasFromSquare(width, strip, 0.25, 'in') : biasFromLength(width, height, strip, 0.25, 'in');
+      const { union, sum } = measureTiling(strips);
+      if (strips.length > 0) expect(union).toBeCloseTo(sum, 6);
+      for (const { outline, length: own } of strips) {
+        expect(areaOf(outline)).toBeCloseTo(own * strip, 6);
+        for (const { x, y } of outline) {
+          expect(Math.min(x, y, width - x, h - y)).toBeGreaterThan(-1e-9);
+        }
+        // Both ends are cut along a thread, level or upright, so that any two strips can be joined.
+        const [a, b, c, d] = outline;
+        for (const [p, q] of [[a, d], [b, c]] as const) expect(Math.min(Math.abs(p.x - q.x), Math.abs(p.y - q.y))).toBeLessThan(1e-9);
+      }
+      expect(length).toBeLessThanOrEqual((width * h) / strip);
+    }), { numRuns: 150 });
+  });
+  test('the strip on the double fold lies along the diagonal, half to each side', () => {
+    const fold = biasFromSquare(25, 2.5, 0.25, 'in').strips.find((s) => s.from === 'fold')!;
+    const sums = fold.outline.map((p) => p.x + p.y - 25);
+    expect(Math.max(...sums)).toBeCloseTo(2.5 / Math.SQRT2, 9);
+    expect(Math.min(...sums)).toBeCloseTo(-2.5 / Math.SQRT2, 9);
+  });
+  test('the tube gives whole lanes and never more than its area', () => {
+    fc.assert(fc.property(fc.integer({ min: 10, max: 44 }), fc.constantFrom(2, 2.25, 2.5), (side, strip) => {
+      const { lanes, length } = biasTube(side, strip, 0.25);
+      expect(lanes * strip).toBeLessThanOrEqual(side / Math.SQRT2 + 1e-6);
+      expect(length * strip).toBeLessThanOrEqual(side * side);
+    }));
+  });
+  test('long and short take turns, and none is lost', () => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 60 }), { maxLength: 20 }), (lengths) => {
+      const order = longAndShort(lengths.map((length) => ({ length }))).map((s) => s.length);
+      expect([...order].sort((a, b) => a - b)).toEqual([...lengths].sort((a, b) => a - b));
+      for (let i = 0; i + 1 < order.length; i += 2) expect(order[i]!).toBeGreaterThanOrEqual(order[i + 1]!);
+    }));
+  });
+  test('curves want bias, straight edges do not; a square wider than the cloth is refused a place', () => {
+    const said = (...args: Parameters<typeof plan>) => computeQuilt(plan(...args)).advice.filter((a) => a.path.join('.') === 'binding.grain').map((a) => a.message).join();
+    expect(said(40, 50, { shape: 'rounded' })).toMatch(/Curves need a bias binding/);
+    expect(said(40, 50, { shape: 'scalloped', scallop: { width: 6, depth: 0.75 } })).toMatch(/pulled taut/);
+    expect(said(40, 50, {}, { grain: 'bias-tube' })).toMatch(/do not need bias/);
+    expect(said(60, 60, { shape: 'rounded', radius: 1 }, { grain: 'bias-square', stripWidth: 6 })).toMatch(/wider than this cloth/);
+    expect(said(40, 50)).toBe('');
+  });
+});
+
+describe('joins of the binding', () => {
+  test('lie a strip less a join apart; the best beginning keeps them all from the corners', () => {
+    fc.assert(fc.property(eighths(30, 100), eighths(30, 100), (w, h) => {
+      const outline = edgeOutline({ width: w, height: h });
+      const joined = { lengths: Array.from({ length: Math.ceil(outline.length / 37) + 1 }, () => 40), loss: 2.5 };
+      const best = bestStart(outline, joined, outline.length, 'in');
+      for (let start = 4; start < w; start += 3.5) expect(best.clear).toBeGreaterThanOrEqual(Math.min(6, joinsFrom(outline, joined, start, outline.length).clear) - 0.51);
+      for (const { side, from, point } of best.joins) expect(side === 'top' || side === 'bottom' ? point.x : point.y).toBeCloseTo(from, 9);
+      expect(best.joins.filter((j) => j.last)).toHaveLength(1);
+    }), { numRuns: 40 });
+  });
+  test('a beginning that puts a join on a corner is told, with a better one', () => {
+    const bad = plan(40, 50, {}, { start: 1.5 });
+    const advice = computeQuilt(bad).advice.filter((a) => a.path.join('.') === 'binding.start');
+    expect(advice.map((a) => a.message).join()).toMatch(/A join falls 1 1\/2″ from a corner\. Begin .* from the left/);
+  });
+  // Geometry: seams a quarter inch in meet a quarter inch before a square corner, and 0.1036" before one of 135°.
+  test('where sewing stops before a corner', () => {
+    expect(mitresOf(edgeOutline({ width: 40, height: 50 }), 0.25, 'in')).toMatchObject([{ angle: 90, count: 4, stop: { value: expect.closeTo(0.25, 9) } }]);
+    const clipped = edgeOutline({ width: 40, height: 50 }, { shape: 'clipped', corners: 'all', radius: 8, scallop: { width: 6, depth: 1 } });
+    expect(mitresOf(clipped, 0.25, 'in')).toMatchObject([{ angle: 135, count: 8, stop: { value: expect.closeTo(0.25 * (Math.SQRT2 - 1), 9) } }]);
+  });
+});
+
+describe('prairie points', () => {
+  const wish = { square: 4, overlap: 0.25, seam: 0.25, usable: 40, unit: 'in' as const };
+  /** Outlines of the points along a side, its beginning at the origin and outward up. */
+  const outlines = (side: { middles: readonly number[] }, square: number) => {
+    const half = pointBase(square, 0.25) / 2;
+    return side.middles.map((middle) => [{ x: middle - half, y: 0 }, { x: middle + half, y: 0 }, { x: middle, y: -pointHeight(square, 0.25) }]);
+  };
+  // Handbook 8: base q − 2a, height q/2 − a at the sewing line.
+  test('a point of a 4" square', () => expect([pointBase(4, 0.25), pointHeight(4, 0.25)]).toEqual([3.5, 1.75]));
+  // The polygon library: whatever the overlap, the last point of one side and the first of the next share no cloth, and neither reaches past the corner.
+  test('two points meet at every corner, neither reaching past it', () => {
+    fc.assert(fc.property(eighths(24, 100), eighths(24, 100), fc.constantFrom(0, 0.25, 0.5, 1, 1.5), fc.constantFrom('all' as const, 'last-three' as const), (width, height, overlap, spread) => {
+      const { across, down } = planPrairiePoints({ width, height }, { ...wish, overlap, spread });
+      for (const [side, length] of [[across, width], [down, height]] as const) {
+        expect(side.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(length, 9);
+        expect(side.shares).toHaveLength(side.count.value);
+      }
+      const top = outlines(across, 4).at(-1)!;
+      const right = outlines(down, 4)[0]!.map(({ x, y }) => ({ x: width - y, y: x }));
+      expect(sharedArea({ outline: top }, { outline: right })).toBeLessThan(1e-9);
+      expect(top[1]!.x).toBeLessThanOrEqual(width + 1e-9);
+      // They touch where bases are as wide as their shares; otherwise each stands off by half of the gap.
+      expect(width - top[1]!.x).toBeCloseTo(Math.max(0, (across.shares.at(-1)! - 3.5) / 2), 9);
+      expect(right[0]!.y).toBeCloseTo(Math.max(0, (down.shares[0]! - 3.5) / 2), 9);
+    }), { numRuns: 120 });
+  });
+  test('the difference in the last three only', () => {
+    const { across } = planPrairiePoints({ width: 61, height: 72 }, { ...wish, spread: 'last-three' });
+    expect(across.count.value).toBe(16);
+    expect(across.shares.slice(0, 13)).toEqual(Array.from({ length: 13 }, () => 3.75));
+    expect(across.overlap.value).toBeCloseTo(4 - (61 - 13 * 3.75) / 3, 9);
+  });
+  test('scattered colours never lie beside their like, all round, and are shared out evenly', () => {
+    fc.assert(fc.property(fc.integer({ min: 12, max: 120 }), fc.integer({ min: 3, max: 8 }), fc.integer({ min: 1, max: 999 }), (total, fabrics, seed) => {
+      const colours = pointColours(total, fabrics, 'scattered', randomFrom(seed));
+      for (const [i, colour] of colours.entries()) if (i > 0) expect(colour).not.toBe(colours[i - 1]);
+      for (let f = 0; f < fabrics; f++) expect(Math.abs(colours.filter((c) => c === f).length - total / fabrics)).toBeLessThan(1);
+    }));
+    expect(pointColours(6, 3, 'sequence', randomFrom(1))).toEqual([0, 1, 2, 0, 1, 2]);
+  });
+  test('a continuous strip: points half over one another, cut so that the first and last end at the corners', () => {
+    const strip = planPointStrip({ width: 61, height: 71.5 }, { square: 4, seam: 0.25, unit: 'in' }, 1);
+    expect(strip.cutWidth.value).toBe(8);
+    // A raw side of 72 holds 36 half squares: 35 points, cut every 4 exactly.
+    expect(strip.down.count.value).toBe(35);
+    expect(strip.cutEvery.down.value).toBe(4);
+    for (const [side, length, cut] of [[strip.across, 61, strip.cutEvery.across.value], [strip.down, 71.5, 4]] as const) {
+      expect(side.middles[0]! - pointBase(cut, 0.25) / 2).toBeCloseTo(0, 9);
+      expect(side.middles.at(-1)! + pointBase(cut, 0.25) / 2).toBeCloseTo(length, 9);
+    }
+    expect(planPointStrip({ width: 60, height: 72 }, { square: 4, seam: 0.25, unit: 'in' }, 2).cutWidth.value).toBe(4.25);
+  });
+  test('bought by the colour', () => {
+    const made = plan(60, 56, {}, {}, {});
+    const { points } = computeQuilt({ ...made, edge: { ...made.edge, finishes: ['prairie-points'], points: { ...made.edge.points, fabrics: ['accent', 'border', 'sash'] } } }).edge;
+    expect(points!.cloths.reduce((sum, c) => sum + c.squares!.value, 0)).toBe(points!.total.value);
+    for (const cloth of points!.cloths) expect(cloth.strips.value * 10).toBeGreaterThanOrEqual(cloth.squares!.value);
+  });
+});
+
+describe('together', () => {
+  test('flange and binding go together; points take the place of both, on straight sides', () => {
+    expect(refusalsOf(40, 50, { finishes: ['flange', 'binding'] })).toEqual([]);
+    expect(refusalsOf(40, 50, { finishes: ['prairie-points'] })).toEqual([]);
+    expect(refusalsOf(40, 50, { finishes: ['prairie-points', 'binding'] })).toEqual([expect.stringMatching(/close the edge by themselves.*a binding would cover their bases/)]);
+    expect(refusalsOf(40, 50, { finishes: ['flange', 'prairie-points'] })).toEqual([expect.stringMatching(/held by the seam of a binding/)]);
+    expect(refusalsOf(40, 50, { finishes: [] })).toEqual([expect.stringMatching(/A raw edge frays/)]);
+    expect(refusalsOf(40, 50, { finishes: ['flange'] })).toEqual([expect.stringMatching(/only basted on/)]);
+    expect(refusalsOf(40, 50, { finishes: ['prairie-points'], shape: 'scalloped' })).toEqual([expect.stringMatching(/straight sides/)]);
+    expect(refusalsOf(40, 50, { finishes: ['flange', 'binding'], shape: 'rounded' })).toEqual([expect.stringMatching(/cannot follow a curve/)]);
+  });
+  test('shapes that do not fit are refused beside their field', () => {
+    expect(refusalsOf(40, 50, { shape: 'rounded', radius: 22 })).toEqual([expect.stringMatching(/at most 20″/)]);
+    expect(refusalsOf(40, 50, { shape: 'scalloped', scallop: { width: 4, depth: 3 } })).toEqual([expect.stringMatching(/2″ deep at most/)]);
+    expect(refusalsOf(20, 20, { shape: 'scalloped', scallop: { width: 12, depth: 1 } })).toEqual([expect.stringMatching(/leave no room for corners/)]);
+  });
+  test('everything of layers and edge is bought once, and turns into centimetres and back', () => {
+    const made = plan(40, 50, { finishes: ['flange', 'binding'] }, { flange: { visible: 0.125, fabric: 'sash' }, leftovers: [{ width: 5, length: 30 }] });
+    const lines = computeQuilt(made).fabrics.flatMap((f) => f.needed.working).join('|');
+    for (const words of ['Backing: ', 'Binding: ', 'Flange in the binding: ', 'Flange: ']) expect(lines.split(words)).toHaveLength(2);
+    const back = convertPlan(convertPlan(made, 'cm'), 'in');
+    expect(planProblems(convertPlan(made, 'cm'))).toEqual([]);
+    for (const key of ['backing', 'batting', 'quilting'] as const) expect(JSON.stringify(back[key])).toBe(JSON.stringify(made[key]));
+    expect(Math.abs(computeQuilt(back).edge.binding!.length.value - computeQuilt(made).edge.binding!.length.value)).toBeLessThan(1);
+    expect(computeQuilt(startPlan('metric-sashed')).edge.binding!.finished.value).toBeGreaterThan(0.5);
+  });
+});

@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import { edgeOutline, edgePath, edgePolygon, pointAt } from '../src/index.ts';
+import { areaOf, lengthRound } from '../src/layout/outline.ts';
+import { lengthAround } from '../src/edge/around.ts';
+import { alongBottom, bottomSpan, type EdgeForm, sideAt } from '../src/edge/outline.ts';
+import { arcLength, arcRadius, scallopRefusal, solveScallops } from '../src/edge/scallops.ts';
+import { measureTiling } from './support/tiling.ts';
+
+const form = (change: Partial<EdgeForm>): EdgeForm => ({ shape: 'square', corners: 'all', radius: 6, scallop: { width: 6, depth: 1 }, ...change });
+const quilt = { width: 60, height: 72 };
+const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
+
+const anyEdge = fc
+  .record({
+    width: eighths(30, 100), height: eighths(30, 100), shape: fc.constantFrom('square', 'rounded', 'clipped', 'scalloped'), corners: fc.constantFrom('all', 'foot'),
+    radius: eighths(1, 12), scallopWidth: eighths(4, 9), depth: fc.integer({ min: 2, max: 16 }).map((n) => n / 8),
+  })
+  .filter((e) => scallopRefusal(e, e.scallopWidth, e.depth) === null)
+  .map(({ width, height, scallopWidth, depth, ...rest }) => ({ size: { width, height }, form: { ...rest, scallop: { width: scallopWidth, depth } } as EdgeForm }));
+
+describe('the edge of a quilt', () => {
+  // Handbook 7: rounded corners of radius r: 2(W + H) − 8r + 2πr.
+  test('rounded corners, by the formula; at the foot only, half of it', () => {
+    expect(edgeOutline(quilt, form({ shape: 'rounded', radius: 6 })).length).toBeCloseTo(2 * (60 + 72) - 8 * 6 + 2 * Math.PI * 6, 9);
+    expect(edgeOutline(quilt, form({ shape: 'rounded', radius: 6, corners: 'foot' })).length).toBeCloseTo(2 * (60 + 72) - 4 * 6 + Math.PI * 6, 9);
+  });
+  test('corners cut off: eight of 135°, each side shorter by twice the cut', () => {
+    const outline = edgeOutline(quilt, form({ shape: 'clipped', radius: 10 }));
+    expect(outline.length).toBeCloseTo(2 * (40 + 52) + 4 * 10 * Math.SQRT2, 9);
+    expect(outline.turns.map((t) => Math.round(t.angle))).toEqual(Array.from({ length: 8 }, () => 135));
+  });
+  test('a square edge has four corners, each at the end of its side', () => {
+    const { turns, length } = edgeOutline(quilt);
+    expect(length).toBe(264);
+    expect(turns.map((t) => [t.at, Math.round(1e6 * t.angle) / 1e6]).sort(([a], [b]) => a! - b!)).toEqual([[0, 90], [60, 90], [132, 90], [192, 90]]);
+  });
+  test('a round corner has no sharp turn', () => expect(edgeOutline(quilt, form({ shape: 'rounded' })).turns).toEqual([]));
+  // The polygon library and the shoelace formula know nothing of arcs: an edge broken into short chords comes to the same length and area.
+  test('every edge closes, is as long as its parts, stays inside the quilt and never crosses itself', () => {
+    fc.assert(fc.property(anyEdge, ({ size, form }) => {
+      const outline = edgeOutline(size, form);
+      for (const [i, run] of outline.runs.entries()) {
+        const next = outline.runs[(i + 1) % outline.runs.length]!;
+        expect(Math.hypot(run.to.x - next.from.x, run.to.y - next.from.y)).toBeLessThan(1e-6);
+      }
+      const polygon = edgePolygon(outline, 0.1);
+      expect(Math.abs(lengthRound(polygon) - outline.length)).toBeLessThan(outline.length * 1e-4);
+      for (const { x, y } of polygon) {
+        expect(Math.min(x, y, size.width - x, size.height - y)).toBeGreaterThan(-1e-6);
+      }
+      expect(measureTiling([{ outline: polygon }]).union).toBeCloseTo(areaOf(polygon), 4);
+    }), { numRuns: 40 });
+  });
+  test('a place along the edge is found again by its side and its distance', () => {
+    fc.assert(fc.property(anyEdge, fc.double({ min: 0.01, max: 0.99, noNaN: true }), ({ size, form }, t) => {
+      const outline = edgeOutline(size, form);
+      const [a, b] = bottomSpan(outline);
+      const along = a + t * (b - a);
+      const { side, from } = sideAt(outline, along);
+      expect(side).toBe('bottom');
+      expect(pointAt(outline, alongBottom(outline, from)).x).toBeCloseTo(pointAt(outline, along).x, 5);
+    }), { numRuns: 80 });
+  });
+  test('as a path it has an arc for each arc', () => {
+    expect(edgePath(edgeOutline(quilt, form({ shape: 'rounded' }))).match(/A/g)).toHaveLength(4);
+    expect(edgePath(edgeOutline(quilt))).toBe('M0 0L60 0L60 72L0 72L0 0Z');
+  });
+  test('what a tape measured takes the place of what was computed, and both are told', () => {
+    const outline = edgeOutline(quilt, form({ shape: 'scalloped' }));
+    const measured = lengthAround(outline, form({ shape: 'scalloped' }), 300, 'in');
+    expect(measured.value).toBe(300);
+    expect(measured.working.join()).toMatch(/Measured along the edge.*Computed it is/);
+    expect(lengthAround(outline, form({ shape: 'scalloped' }), null, 'in').working.at(-1)).toMatch(/straight it would be 264/);
+  });
+});
+
+describe('scallops', () => {
+  // Geometry: a circle through both ends of a chord and so high above its middle.
+  test('radius and length of an arc', () => {
+    expect(arcRadius(8, 2)).toBe(5);
+    expect(arcLength({ radius: 5, half: Math.acos(3 / 5) })).toBeCloseTo(9.2729521, 6);
+    // Half a circle.
+    expect(arcRadius(6, 3)).toBe(3);
+  });
+  // Common practice (handbook 7): a scalloped 37" edge measured 45". Seven scallops 1 1/2" deep come within half an inch of that.
+  test('a 37" edge in seven scallops is about 45" long', () => {
+    const chord = 37 / 7;
+    const radius = arcRadius(chord, 1.5);
+    expect(7 * arcLength({ radius, half: Math.acos((radius - 1.5) / radius) })).toBeGreaterThan(44);
+    expect(7 * arcLength({ radius, half: Math.acos((radius - 1.5) / radius) })).toBeLessThan(45.5);
+  });
+  test('each side is divided evenly, near the width asked for, and the corner is turned on both edges', () => {
+    fc.assert(fc.property(eighths(36, 110), eighths(36, 110), eighths(4, 9), fc.integer({ min: 4, max: 16 }).map((n) => n / 8), (w, h, width, depth) => {
+      fc.pre(scallopRefusal({ width: w, height: h }, width, depth) === null);
+      const { across, down, corner } = solveScallops({ width: w, height: h }, width, depth);
+      expect(2 * corner.inset + across.count * across.width).toBeCloseTo(w, 6);
+      expect(2 * corner.inset + down.count * down.width).toBeCloseTo(h, 6);
+      // The corner's circle touches both edges and passes through the valleys beside it.
+      expect(Math.hypot(corner.inset - corner.radius, depth - corner.radius)).toBeCloseTo(corner.radius, 6);
+      // Its shoulders are as wide as the scallops beside it, on average of the two sides.
+      expect(corner.inset - corner.radius).toBeCloseTo((across.width + down.width) / 4, 4);
+      for (const side of [across, down]) {
+        expect(side.width).toBeGreaterThan(width * 0.5);
+        expect(side.width).toBeLessThan(width * 1.6);
+        // No more than half a circle: neighbours would run into one another.
+        expect(side.width).toBeGreaterThanOrEqual(2 * depth - 1e-6);
+      }
+    }), { numRuns: 120 });
+  });
+  test('valleys lie as deep as asked, tops on the edge; a valley opens by what its arcs turn', () => {
+    const { turns, runs, scallops } = edgeOutline(quilt, form({ shape: 'scalloped' }));
+    expect(turns).toHaveLength(2 * (scallops!.across.count + 1) + 2 * (scallops!.down.count + 1));
+    for (const run of runs.slice(0, scallops!.across.count)) expect(run.from.y).toBeCloseTo(1, 9);
+    const first = runs[0]!;
+    if (first.kind !== 'arc') throw new Error('no arc');
+    expect(first.centre.y - first.radius).toBeCloseTo(0, 9);
+    expect(turns[1]!.angle).toBeCloseTo(180 + (2 * scallops!.across.half * 180) / Math.PI, 6);
+    expect(turns.every((t) => t.kind === 'valley')).toBe(true);
+  });
+  test('too deep and too wide are told', () => {
+    expect(scallopRefusal(quilt, 6, 3.5)).toBe('too-deep');
+    expect(scallopRefusal({ width: 20, height: 20 }, 8, 1)).toBe('too-wide');
+    expect(scallopRefusal(quilt, 6, 1)).toBeNull();
+  });
+});

@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { computeQuilt, type Plan, rectangleOf } from '../src/index.ts';
+import { type BackingOption, planBacking } from '../src/layer/backing.ts';
+import { planBatting } from '../src/layer/batting.ts';
+import { lightAndDark } from '../src/layer/batting-advice.ts';
+import { judgeMade } from '../src/layer/made.ts';
+import { markTop } from '../src/layer/marking.ts';
+import { inchPlan, quiltOf } from './support/plans.ts';
+import { measureTiling } from './support/tiling.ts';
+
+const PLAIN = { unit: 'in' as const, overhang: 4, cloth: { usable: 40, price: null } };
+const STRIPE = { usable: 40, seam: 0.25, price: null, blocks: null };
+const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
+const layersOf = (change: Partial<Plan> = {}) => quiltOf(12, 5, 6, { kind: 'edge-to-edge' }, change).layers!;
+
+/** Area of all slabs but the blocks, which lie on their stripe, and whether they cover the backing without gap or overlap. */
+function expectTiled(option: BackingOption, width: number, height: number): void {
+  const { union, sum } = measureTiling(option.slabs.filter((s) => s.what !== 'block').map((s) => ({ outline: rectangleOf(s.x, s.y, s.width, s.height) })));
+  expect(union).toBeCloseTo(width * height, 4);
+  expect(sum).toBeCloseTo(width * height, 4);
+}
+
+describe('backing', () => {
+  // Handbook 6: 75 × 84 with 4": at 40" usable three horizontal panels (249") or a smaller overhang.
+  test('75 × 84 at 40": three panels, or a smaller overhang, or a stripe, each said', () => {
+    const { options, remarks } = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE });
+    expect(options[0]).toMatchObject({ way: 'horizontal', panels: 3, fabric: { value: 249 } });
+    expect(remarks).toContainEqual('With 2″ of overhang, enough for quilting at home, 2 panels with vertical seams would do: 176″, 73″ less.');
+    expect(remarks.join()).toMatch(/A stripe 4″ wide between the panels saves a panel: \d+% less cloth/);
+    // 83 to cover with two panels of 40 and a stripe of 5 as cut, four edges of half an inch lost: 80 + 5 − 2.
+    expect(options.find((o) => o.way === 'stripe' && o.seams === 'vertical')).toMatchObject({ panels: 2, stripe: { cut: { value: 5 }, finished: 4 }, fabric: { value: 184 } });
+  });
+  // Common practice: wide backs give about 104" usable: no seam.
+  test('a wide back has no seam and lies whichever way takes less of it', () => {
+    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, wide: { usable: 104, price: null } });
+    expect(options.find((o) => o.way === 'wide')).toMatchObject({ seams: 'none', panels: 1, fabric: { value: 83 } });
+    expect(planBacking({ width: 100, height: 110 }, { ...PLAIN, wide: { usable: 104, price: null } }).remarks).toContainEqual(expect.stringMatching(/Not even the wide cloth/));
+  });
+  test('priced, the cheapest comes first and says so', () => {
+    const { options, because } = planBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: { usable: 40, price: 12 }, wide: { usable: 104, price: 20 } });
+    // 83" is sold as 2 1/3 yd = 46.67; 249" as 7 yd = 84.
+    expect(options[0]).toMatchObject({ way: 'wide', cost: { value: 46.67 } });
+    expect(options[1]).toMatchObject({ way: 'horizontal', cost: { value: 84 } });
+    expect(because).toBe('It costs least: 46.67, and the next 84.00.');
+  });
+  test('a print that runs one way only takes upright seams', () => {
+    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, oneWay: true, wide: { usable: 104, price: null }, stripe: STRIPE });
+    expect(options.map((o) => o.seams)).not.toContain('horizontal');
+    // Turned round, the wide cloth would take 83"; upright it takes the height.
+    expect(options.find((o) => o.way === 'wide')!.fabric.value).toBe(92);
+  });
+  test('a stripe of leftover blocks: as many as there are, cloth between; or the reason there is none', () => {
+    const blocks = (left: number, width: number) => planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: { ...STRIPE, blocks: { left, width, height: width } } });
+    expect(blocks(5, 6).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')).toMatchObject({ stripe: { blocks: 5, finished: 6, gap: (92 - 30) / 6 } });
+    expect(blocks(0, 6).remarks).toContainEqual('No block is left over for a stripe.');
+    expect(blocks(5, 3).remarks.join()).toMatch(/A row of leftover blocks is 3 1\/2 across as cut, and 4 is wanting/);
+  });
+  test('panels, stripes and all cover the backing exactly, the first is the least, no panel is wider than its cloth', () => {
+    fc.assert(fc.property(eighths(20, 130), eighths(20, 130), fc.integer({ min: 36, max: 60 }), fc.boolean(), fc.integer({ min: 0, max: 12 }), (width, height, usable, ofBlocks, left) => {
+      const { options } = planBacking({ width, height }, { ...PLAIN, cloth: { usable, price: null }, wide: { usable: 104, price: null }, stripe: { ...STRIPE, blocks: ofBlocks ? { left, width: 9, height: 9 } : null } });
+      for (const option of options) {
+        expectTiled(option, width + 8, height + 8);
+        const widest = Math.max(...option.slabs.filter((s) => s.what === 'panel').map((s) => (option.seams === 'horizontal' ? s.height : option.seams === 'vertical' ? s.width : Math.min(s.width, s.height))));
+        expect(widest).toBeLessThanOrEqual((option.way === 'wide' ? 104 : usable) + 1e-6);
+        for (const block of option.slabs.filter((s) => s.what === 'block')) expect(Math.min(block.x, block.y)).toBeGreaterThanOrEqual(-1e-9);
+      }
+      const plain = options.filter((o) => o.way !== 'stripe');
+      expect(plain.map((o) => o.area)).toEqual(plain.map((o) => o.area).sort((a, b) => a - b));
+    }), { numRuns: 200 });
+  });
+});
+
+describe('a backing as it was made', () => {
+  const top = { width: 70, height: 80 };
+  test('square and large enough; short; crooked', () => {
+    // Geometry: an oblong is square when its diagonals are alike.
+    expect(judgeMade({ width: 78, height: 88, diagonals: [117.6, 117.6] }, top, 4, 'in')).toMatchObject({ kind: 'good', over: { sides: 4, ends: 4 } });
+    expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115.5] }, top, 4, 'in')).toMatchObject({ kind: 'short', text: expect.stringMatching(/by only 2 1\/2″ at the sides/) });
+    expect(judgeMade({ width: 78, height: 88, diagonals: [116, 119] }, top, 4, 'in')).toMatchObject({ kind: 'crooked', skew: 3 });
+    expect(judgeMade({ width: 68, height: 88, diagonals: [110, 110] }, top, 4, 'in').text).toMatch(/smaller than the top by 2″/);
+  });
+});
+
+describe('batting', () => {
+  const wish = { overhang: 4, rollWidth: 96, pieces: [], unit: 'in' as const };
+  const ways = (width: number, height: number, change = {}) => planBatting({ width, height }, { ...wish, ...change }).options;
+  // Packaged sizes from memory (handbook 6).
+  test.each([[37, 52, '45 × 60″'], [70, 81, '81 × 96″'], [50, 50, '60 × 60″'], [110, 100, '120 × 120″']])('%p × %p with 4" round: package %s', (width, height, said) => {
+    expect(ways(width, height).find((o) => o.way === 'package')?.text).toBe(`Package ${said}`);
+  });
+  test('off a roll, whichever way takes less; too wide, in widths joined', () => {
+    expect(ways(70, 84).find((o) => o.way === 'roll')).toMatchObject({ buy: { value: 78 } });
+    const wide = ways(112, 112);
+    expect(wide.find((o) => o.way === 'roll')).toBeUndefined();
+    expect(wide.find((o) => o.way === 'package')?.text).toBe('Package 120 × 120″');
+    expect(wide.find((o) => o.way === 'joined')).toMatchObject({ joins: [expect.anything()] });
+  });
+  test('pieces that are there come first, the fewest of them', () => {
+    const pieces = [{ width: 40, height: 60 }, { width: 45, height: 62 }, { width: 30, height: 90 }];
+    expect(ways(44, 50, { pieces: [{ width: 60, height: 54 }] })[0]).toMatchObject({ way: 'pieces', text: 'What is there: 60 × 54″' });
+    const [best] = ways(70, 50, { pieces });
+    expect(best).toMatchObject({ way: 'pieces', joins: [expect.anything()] });
+    // 45 + 40 lapped 2" is 83: enough for 78.
+    expect(best!.working[0]).toMatch(/reach 83″/);
+    expect(ways(70, 50, { pieces: pieces.slice(2) })[0]!.way).toBe('package');
+  });
+  test('whatever is offered holds what is needed', () => {
+    fc.assert(fc.property(eighths(10, 112), eighths(10, 112), (width, height) => {
+      for (const { way, text, area } of ways(width, height)) {
+        expect(area).toBeGreaterThanOrEqual((width + 8) * (height + 8) - 1e-6);
+        if (way === 'package') {
+          const [w, h] = /(\d+) × (\d+)/.exec(text)!.slice(1).map(Number) as [number, number];
+          expect(Math.min(w, h)).toBeGreaterThanOrEqual(Math.min(width, height) + 8);
+        }
+      }
+    }));
+  });
+  // Common practice (handbook 6): white-on-white tops want a white batting.
+  test('white on white wants white, a dark top dark; flat colours are told apart', () => {
+    const bordered = (colour: string, batting: Plan['batting']['colour']) => {
+      const plan = inchPlan({});
+      return quiltOf(4, 2, 2, { kind: 'edge-to-edge' }, {
+        fabrics: plan.fabrics.map((f) => ({ ...f, colour })), batting: { ...plan.batting, colour: batting },
+        borders: [{ sides: 8, ends: 8, corners: 'sides-first', cut: 'crosswise', joins: 'diagonal', repeat: null, fabric: 'border', cornerFabric: 'border' }],
+      }).advice.filter((a) => a.path.join('.') === 'batting.colour').map((a) => a.message);
+    };
+    expect(bordered('#fdfcf8', 'natural')).toEqual([expect.stringMatching(/good as white.*natural one show/)]);
+    expect(bordered('#fdfcf8', 'white')).toEqual([]);
+    expect(bordered('#1b2433', 'natural')).toEqual([expect.stringMatching(/is dark/)]);
+    expect(bordered('#c4532f', 'dark')).toEqual([expect.stringMatching(/Hardly any/)]);
+    const plan = inchPlan({});
+    expect(lightAndDark(plan, computeQuilt(plan).layout).dark).toBeLessThan(0.5);
+  });
+  test('quilting farther apart than the fibre holds is said', () => {
+    const plan = inchPlan({});
+    const said = (fibre: Plan['batting']['fibre'], spacing: number) => quiltOf(12, 3, 3, { kind: 'edge-to-edge' }, { batting: { ...plan.batting, fibre }, quilting: { ...plan.quilting, spacing } }).advice.some((a) => a.path.join('.') === 'quilting.spacing');
+    expect(said('cotton', 8)).toBe(false);
+    expect(said('wool', 5)).toBe(true);
+  });
+});
+
+describe('marking for quilting at home', () => {
+  test('a grid runs from the middle outward; its length is every line edge to edge', () => {
+    const { layout } = quiltOf(10, 3, 4, { kind: 'edge-to-edge' });
+    const { lines, length, pins } = markTop(layout, 'grid', 4, 'in');
+    // 30 across: lines at 15, 11, 7, 3 … : seven; 40 down: at 20, 16, 12, 8, 4 … : nine (one at 0 and 40 would lie on the edge).
+    expect(lines).toHaveLength(7 + 9);
+    expect(length.value).toBe(7 * 40 + 9 * 30);
+    expect(pins.value).toBe(8 * 10);
+    for (const { from, to } of lines) expect(Math.abs(from.x + to.x - 30) % 8 < 1e-9 || Math.abs(from.y + to.y - 40) % 8 < 1e-9).toBe(true);
+  });
+  // Geometry: the length of evenly laid lines × their distance is nearly the area they cover, each way.
+  test('slanting lines cover the top both ways', () => {
+    fc.assert(fc.property(eighths(20, 90), eighths(20, 90), eighths(1, 4), (w, h, spacing) => {
+      const { layout } = quiltOf(4, 1, 1, { kind: 'edge-to-edge' });
+      const size = { ...layout, finished: { width: { ...layout.finished.width, value: w }, height: { ...layout.finished.height, value: h } } };
+      const { lines, length } = markTop(size, 'diagonal', spacing, 'in');
+      expect(length.value * spacing).toBeGreaterThan(0.8 * 2 * w * h);
+      expect(length.value * spacing).toBeLessThan(1.2 * 2 * w * h);
+      for (const { from, to } of lines) {
+        expect(Math.abs(Math.abs(from.x - to.x) - Math.abs(from.y - to.y))).toBeLessThan(1e-9);
+        for (const p of [from, to]) expect(Math.min(p.x, p.y, w - p.x, h - p.y)).toBeCloseTo(0, 9);
+      }
+    }));
+  });
+  // Plain arithmetic: 3 × 4 blocks of 10" have two upright seams of 40" and three level ones of 30".
+  test('along the seams: every seam once', () => {
+    expect(markTop(quiltOf(10, 3, 4, { kind: 'edge-to-edge' }).layout, 'ditch', 4, 'in').length.value).toBeCloseTo(2 * 40 + 3 * 30, 9);
+  });
+});
+
+describe('layers of a plan', () => {
+  test('the chosen way is bought; a way that cannot be had falls back to the best', () => {
+    const plan = inchPlan({});
+    const quilt = quiltOf(12, 5, 6, { kind: 'edge-to-edge' }, { backing: { ...plan.backing, way: 'wide' } });
+    expect(quilt.layers!.chosenBacking.way).toBe('wide');
+    expect(quilt.fabrics.find((f) => f.fabric.id === 'wide-back')!.needed.working).toEqual(['Backing: one width, 68']);
+    expect(layersOf({ backing: { ...plan.backing, way: 'stripe', overhang: 4 }, fabrics: plan.fabrics.map((f) => ({ ...f, usableWidth: 110 })) }).chosenBacking.way).not.toBe('stripe');
+  });
+  test('a stripe has its own cloth on the list', () => {
+    const plan = inchPlan({});
+    const quilt = quiltOf(15, 5, 6, { kind: 'edge-to-edge' }, { backing: { ...plan.backing, way: 'stripe', stripe: { of: 'fabric', fabric: 'accent' } } });
+    expect(quilt.fabrics.find((f) => f.fabric.id === 'accent')!.needed.working.join()).toMatch(/Stripe of the backing/);
+  });
+});
