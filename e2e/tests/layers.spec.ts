@@ -4,14 +4,14 @@ test('backing: every way drawn and compared, the overhang dragged on the tape, t
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Layers' }).click();
   const ways = page.getByRole('radiogroup', { name: 'Way of backing' });
-  // Priced at 21.00 a yard the wide cloth costs 47.25, two panels of the narrow one 47.50.
+  // Two panels of 89 1/2" are 5 yd at 9.50; one width of the wide cloth is 2 1/4 yd at 24.00.
   await expect(ways.getByRole('radio').first()).toBeChecked();
-  await expect.poll(() => plain(page.getByTestId('backing-because'))).toMatch(/^It costs least: 47\.25, and the next 47\.50\.$/);
-  await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', '');
-  await ways.getByText('2 panels, vertical seams').click();
+  await expect.poll(() => plain(page.getByTestId('backing-because'))).toMatch(/^It costs least: 47\.50, and the next 54\.00\.$/);
   await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', /^M39/);
+  await ways.getByText('Wide cloth, one width, no seam').click();
+  await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', '');
   await tab(page, 'Buy');
-  await expect(page.getByTestId('shopping-list')).toContainText('5 yd');
+  await expect(page.getByTestId('shopping-list')).toContainText('2 1/4 yd');
   await tab(page, 'Choose');
 
   const overhang = page.getByRole('slider', { name: 'Overhang width' }).first();

@@ -47,7 +47,7 @@ export { type Lie, lieOf } from './layout/lie.ts';
 export { middleOf, reachOf } from './layout/outline.ts';
 export { type Band, type BandHandle, rectangle as rectangleOf, type FabricUse, type Part, type Piece, type Point, type Role } from './layout/piece.ts';
 export { ROLE_NAMES } from './layout/roles.ts';
-export { formatFine, formatLength, formatSize, formatWithUnit, unitMark } from './length/format.ts';
+export { formatFine, formatLength, formatRun, formatSize, formatWithUnit, unitMark } from './length/format.ts';
 export { type ParsedLength, parseLength } from './length/parse.ts';
 export { limitIn } from './length/rounding.ts';
 export { near } from './length/tolerance.ts';

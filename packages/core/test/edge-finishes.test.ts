@@ -223,6 +223,23 @@ describe('prairie points', () => {
   });
 });
 
+describe('in centimetres', () => {
+  // What is pure geometry comes out the same in any unit: 2.54 times as long in, 2.54 times as long out.
+  test('bias, scallops, mitres and points are the inch figures times 2.54', () => {
+    fc.assert(fc.property(eighths(36, 90), eighths(36, 90), fc.constantFrom(2, 2.25, 2.5), (w, h, strip) => {
+      const k = 2.54;
+      expect(biasFromSquare(w * k, strip * k, 0.25 * k, 'cm').length).toBeCloseTo(biasFromSquare(w, strip, 0.25, 'in').length * k, 6);
+      expect(biasTube(w * k, strip * k, 0.25 * k).length).toBeCloseTo(biasTube(w, strip, 0.25).length * k, 6);
+      const outline = (f: number) => edgeOutline({ width: w * f, height: h * f }, { shape: 'scalloped', corners: 'all', radius: f, scallop: { width: 6 * f, depth: f } });
+      expect(outline(k).length).toBeCloseTo(outline(1).length * k, 6);
+      expect(outline(k).turns.map((t) => Math.round(1e6 * t.angle))).toEqual(outline(1).turns.map((t) => Math.round(1e6 * t.angle)));
+      const points = (f: number, unit: 'in' | 'cm') => planPrairiePoints({ width: w * f, height: h * f }, { square: 4 * f, overlap: 0.25 * f, seam: 0.25 * f, usable: 40 * f, unit });
+      expect(points(k, 'cm').total.value).toBe(points(1, 'in').total.value);
+      expect(points(k, 'cm').across.overlap.value).toBeCloseTo(points(1, 'in').across.overlap.value * k, 9);
+    }), { numRuns: 40 });
+  });
+});
+
 describe('together', () => {
   test('flange and binding go together; points take the place of both, on straight sides', () => {
     expect(refusalsOf(40, 50, { finishes: ['flange', 'binding'] })).toEqual([]);

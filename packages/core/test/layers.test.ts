@@ -70,6 +70,13 @@ describe('backing', () => {
   });
 });
 
+test('backing and made verdicts come out alike in centimetres', () => {
+  fc.assert(fc.property(eighths(30, 120), eighths(30, 120), fc.integer({ min: 36, max: 60 }), (width, height, usable) => {
+    const at = (k: number, unit: 'in' | 'cm') => planBacking({ width: width * k, height: height * k }, { overhang: 4 * k, cloth: { usable: usable * k, price: null }, unit, seam: 0.5 * k }).options.map((o) => [o.seams, o.panels, Math.round((1e6 * o.fabric.value) / k)]);
+    expect(at(2.54, 'cm')).toEqual(at(1, 'in'));
+  }));
+});
+
 describe('a backing as it was made', () => {
   const top = { width: 70, height: 80 };
   test('square and large enough; short; crooked', () => {

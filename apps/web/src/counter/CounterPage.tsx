@@ -2,7 +2,7 @@ import { askCounter, type Flag, formatLength, quiltFromCounter, TOPICS, type Uni
 import { Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
-import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { serverError, useAddQuiltMutation } from '../app/api.ts';
 import { useTheme } from '../app/useTheme.ts';
@@ -72,10 +72,14 @@ const Row = styled(TextField)`
   @media (pointer: coarse) { input { height: 46px; width: 140px; font-size: 17px; } }
 `;
 
-const NAMES: Readonly<Record<string, string>> = {
-  triangles: 'Setting triangles', setting: 'Quilt size', binding: 'Binding', backing: 'Backing', flange: 'Flange', 'prairie-points': 'Prairie points', 'quilted-blocks': 'Quilted blocks',
-};
-const titleOf = (name: string): string => NAMES[name] ?? name;
+/** What people ask for, in their words: a topic, and what it begins with where one topic answers two questions. */
+const QUESTIONS: readonly { readonly name: string; readonly topic: string; readonly asked?: Readonly<Record<string, string>> }[] = [
+  { name: 'Setting triangles', topic: 'triangles' }, { name: 'Quilt size', topic: 'setting' }, { name: 'Sashing', topic: 'setting', asked: { kind: 'sashed' } },
+  { name: 'Binding', topic: 'binding' }, { name: 'Bias', topic: 'binding', asked: { grain: 'bias' } }, { name: 'Backing', topic: 'backing' },
+  { name: 'Flange', topic: 'flange' }, { name: 'Prairie points', topic: 'prairie-points' }, { name: 'Quilted blocks', topic: 'quilted-blocks' },
+];
+/** As it stands in the address. */
+const slugOf = (name: string): string => name.toLowerCase().replace(/ /g, '-');
 
 /** Everyday figures to begin with where a topic has none of its own, so that there is always an answer to change. */
 const EVERYDAY: Readonly<Record<Unit, Readonly<Record<string, string>>>> = {
@@ -85,8 +89,10 @@ const EVERYDAY: Readonly<Record<Unit, Readonly<Record<string, string>>>> = {
 
 /** Quick answers: a question, a few figures, and what to ask the shop for, with no quilt opened. */
 export function CounterPage() {
-  const { topic: name } = useParams();
-  const topic = TOPICS.find((t) => t.name === name);
+  const { topic: slug } = useParams();
+  // By what people call it, or by the topic's own name.
+  const question = QUESTIONS.find((q) => slugOf(q.name) === slug) ?? QUESTIONS.find((q) => q.topic === slug);
+  const topic = TOPICS.find((t) => t.name === question?.topic);
   const [unit, setUnit] = useState<Unit>('in');
   /** What was typed, by topic and flag; kept while one looks at another topic. */
   const [typed, setTyped] = useState<Readonly<Record<string, Readonly<Record<string, string>>>>>({});
@@ -94,9 +100,9 @@ export function CounterPage() {
   const [addQuilt, { isLoading }] = useAddQuiltMutation();
   const [problem, setProblem] = useState<string | null>(null);
   const navigate = useNavigate();
-  if (!topic) return <Navigate to="/ask/binding" replace />;
+  if (!topic || !question) return <Navigate to="/ask/binding" replace />;
 
-  const own = typed[topic.name] ?? {};
+  const own = { ...question.asked, ...typed[question.name] };
   const begin = (flag: Flag) => (flag.start === null && !(flag.key === 'perimeter') ? EVERYDAY[unit][flag.key] : undefined);
   const asked = Object.fromEntries(topic.flags.flatMap((flag) => {
     const text = own[flag.key] ?? begin(flag);
@@ -106,7 +112,7 @@ export function CounterPage() {
   if (asked['perimeter'] !== undefined) for (const side of ['width', 'height']) delete asked[side];
   const answer = askCounter(topic.name, asked, unit);
   const wrong = typeof answer === 'string' ? /^--([a-z-]+)[^:]*: (.*)$/.exec(answer) : null;
-  const set = (key: string, text: string) => setTyped((had) => ({ ...had, [topic.name]: { ...had[topic.name], [key]: text } }));
+  const set = (key: string, text: string) => setTyped((had) => ({ ...had, [question.name]: { ...had[question.name], [key]: text } }));
   const make = async () => {
     const plan = quiltFromCounter(topic.name, asked, unit);
     if (typeof plan === 'string') return setProblem(plan);
@@ -132,15 +138,15 @@ export function CounterPage() {
         </Button>
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>{theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}</Button>
       </header>
-      <Topics aria-label="What to ask">{TOPICS.map((t) => <NavLink key={t.name} to={`/ask/${t.name}`}>{titleOf(t.name)}</NavLink>)}</Topics>
+      <Topics aria-label="What to ask">{QUESTIONS.map((q) => <Link key={q.name} to={`/ask/${slugOf(q.name)}`} aria-current={q === question ? 'page' : undefined}>{q.name}</Link>)}</Topics>
       <Counter>
-        <section aria-label={titleOf(topic.name)}>
+        <section aria-label={question.name}>
           <p>{topic.describes}</p>
           {topic.flags.map((flag) =>
             flag.type === 'choice' ? (
               <ChoiceField key={flag.key} label={flag.label} labelled value={own[flag.key] ?? flag.start} choices={flag.choices.map((id) => ({ id, name: id.replace(/-/g, ' ') }))} onChange={(value) => set(flag.key, value)} />
             ) : (
-              <Row key={`${topic.name}-${flag.key}-${unit}`} value={own[flag.key] ?? begin(flag) ?? ''} onChange={(text) => set(flag.key, text)} isInvalid={wrong?.[1] === flag.key} validationBehavior="aria">
+              <Row key={`${question.name}-${flag.key}-${unit}`} value={own[flag.key] ?? begin(flag) ?? ''} onChange={(text) => set(flag.key, text)} isInvalid={wrong?.[1] === flag.key} validationBehavior="aria">
                 <FieldLabel>{flag.label}</FieldLabel>
                 <Input inputMode={flag.type === 'count' ? 'numeric' : 'text'} placeholder={placeholderOf(flag, unit)} autoComplete="off" />
                 <Wrong>{wrong?.[1] === flag.key ? wrong[2] : ''}</Wrong>

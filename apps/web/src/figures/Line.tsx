@@ -30,11 +30,12 @@ interface FigureLineProps {
   /** Stands after the figure: what it is a number of, or at what width. */
   readonly after?: string;
   readonly rest?: string;
+  /** As it is read, where not as a length in inches or centimetres. */
+  readonly text?: string;
 }
 
 /** One figure with its name and its working. */
-export function FigureLine({ name, figure, unit, after, rest }: FigureLineProps) {
-  const text = figureText(figure, unit);
+export function FigureLine({ name, figure, unit, after, rest, text = figureText(figure, unit) }: FigureLineProps) {
   return (
     <Line>
       <span className="name"><Lengths text={name} /></span>

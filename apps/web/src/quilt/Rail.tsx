@@ -1,5 +1,6 @@
 import { formatWithUnit } from '@lattice/core';
-import { NavLink, useParams } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
@@ -73,9 +74,15 @@ export function Rail() {
   const plan = useAppSelector(selectPlan);
   const { pile } = useAppSelector(selectQuilt);
   const { id } = useParams();
+  const { pathname } = useLocation();
+  const rail = useRef<HTMLElement>(null);
+  // On a small screen the rail scrolls by itself: the stage at work stays in sight.
+  useEffect(() => {
+    rail.current?.querySelector('[aria-current]')?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
   const off = pile.small.length + pile.large.length + pile.crooked.length;
   return (
-    <Wool aria-label="Stages">
+    <Wool aria-label="Stages" ref={rail}>
       <ul>
         {STAGES.map(({ path, name }) => (
           <li key={path}><Stage to={`/quilts/${id}/${path}`}>{({ isActive }) => <><SewnButton current={isActive} />{name}</>}</Stage></li>

@@ -43,16 +43,19 @@ function middlesOf({ lengths, loss }: Joined): number[] {
   });
 }
 
-/** Joins of a binding that begins `start` from the left end of the bottom; `around` is what is bound, which a tape may have measured. */
-export function joinsFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): BindingJoins {
-  // A measured edge is drawn as the computed one; places on it go by proportion.
+/** How far along the edge each join lies of a binding that begins `start` from the left end of the bottom; the first is where it begins. A measured edge is drawn as the computed one: places go by proportion. */
+function placesFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): number[] {
   const scale = outline.length / around;
   const begin = alongBottom(outline, start);
-  const places = [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)];
-  const joins = places.map((place): BindingJoin => {
-    const along = (begin + place * scale) % outline.length;
-    return { point: pointAt(outline, along), ...sideAt(outline, along), clear: clearOf(outline, along) / scale, last: place === 0 };
-  });
+  return [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)].map((place) => (begin + place * scale) % outline.length);
+}
+
+/** Joins of a binding that begins `start` from the left end of the bottom; `around` is what is bound, which a tape may have measured. */
+export function joinsFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): BindingJoins {
+  const scale = outline.length / around;
+  const joins = placesFrom(outline, joined, start, around).map((along, i): BindingJoin => ({
+    point: pointAt(outline, along), ...sideAt(outline, along), clear: clearOf(outline, along) / scale, last: i === 0,
+  }));
   return { start, joins, clear: Math.min(...joins.map((j) => j.clear)) };
 }
 
@@ -72,14 +75,13 @@ export function bestStart(outline: EdgeOutline, joined: Joined, around: number, 
   const [left, right] = [pointAt(outline, b - 1e-9).x, pointAt(outline, a + 1e-9).x];
   const middle = (left + right) / 2;
   const tries = Math.max(1, Math.floor((right - left) / step));
-  let best: BindingJoins | null = null;
-  for (let i = 0; i <= tries; i++) {
+  let best = { start: middle, clear: -1 };
+  for (let i = 0; i <= tries && best.clear < enough; i++) {
     // From the middle outward, so that the first of equal ones is the nearest to it.
     const start = Math.round((middle + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * step) / step) * step;
     if (start < left || start > right) continue;
-    const found = joinsFrom(outline, joined, start, around);
-    if (!best || Math.min(found.clear, enough) > Math.min(best.clear, enough) + 1e-9) best = found;
-    if (best.clear >= enough) break;
+    const clear = Math.min(...placesFrom(outline, joined, start, around).map((along) => clearOf(outline, along)));
+    if (clear > best.clear + 1e-9) best = { start, clear };
   }
-  return best ?? joinsFrom(outline, joined, middle, around);
+  return joinsFrom(outline, joined, best.start, around);
 }

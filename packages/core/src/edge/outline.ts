@@ -1,4 +1,5 @@
 import type { Point } from '../layout/piece.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
 import type { EdgeShape } from './choices.ts';
 import { type Scallops, solveScallops } from './scallops.ts';
 
@@ -135,16 +136,19 @@ export function sideAt(outline: EdgeOutline, along: number): { readonly side: Si
   return { side, from: side === 'top' || side === 'bottom' ? x : y };
 }
 
-/** How far along the edge the bottom side's point lies that is so far from its left end. */
+/** How far along the edge the bottom side's point lies that is so far from its left end; its corners' ends where it would lie beyond. */
 export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
-  // Along the bottom the edge runs from right to left, so the distance falls as one goes.
-  let [low, high] = bottomSpan(outline);
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (pointAt(outline, middle).x > fromLeft) low = middle;
-    else high = middle;
+  const [first, last] = bottomSpan(outline);
+  let along = 0;
+  for (const run of outline.runs) {
+    // Along the bottom the edge runs from right to left.
+    if (along >= first - TOLERANCE && along < last - TOLERANCE && run.to.x <= fromLeft && fromLeft <= run.from.x) {
+      if (run.kind === 'line') return along + run.from.x - fromLeft;
+      return along + run.radius * (Math.acos(Math.min(1, Math.max(-1, (fromLeft - run.centre.x) / run.radius))) - run.start);
+    }
+    along += run.length;
   }
-  return (low + high) / 2;
+  return fromLeft > pointAt(outline, first + TOLERANCE).x ? first : last;
 }
 
 /** Where the bottom side begins and ends along the edge, its corners left out. */

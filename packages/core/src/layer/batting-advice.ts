@@ -14,19 +14,20 @@ const MOST_OF_IT = 0.5;
 
 /** How much of a top is as good as white, and how much is dark, of 1; blocks without a colour count as neither. */
 export function lightAndDark(plan: Plan, layout: Layout): { readonly white: number; readonly dark: number } {
-  const blocks = plan.pile.flatMap((block) => block.colours?.slice(0, 1) ?? []);
-  const shareOf = (colours: readonly string[], is: (value: number) => boolean) => (colours.length === 0 ? 0 : colours.filter((c) => is(valueOf(c))).length / colours.length);
-  const colourOf = new Map(plan.fabrics.map((f) => [f.id, f.colour]));
-  const isWhite = (value: number) => value >= WHITE;
-  const isDark = (value: number) => value <= DARK;
+  const sharesOf = (colours: readonly string[]) => {
+    const share = (is: (value: number) => boolean) => (colours.length === 0 ? 0 : colours.filter((c) => is(valueOf(c))).length / colours.length);
+    return { white: share((value) => value >= WHITE), dark: share((value) => value <= DARK) };
+  };
+  const blocks = sharesOf(plan.pile.flatMap((block) => block.colours?.slice(0, 1) ?? []));
+  const cloths = new Map(plan.fabrics.map((f) => [f.id, sharesOf([f.colour])]));
   let [all, white, dark] = [0, 0, 0];
-  for (const piece of layout.pieces) {
-    const area = areaOf(piece.outline);
-    const cloth = layout.parts[piece.part]!.cutFrom;
-    const colours = cloth ? [colourOf.get(cloth.fabric)!] : blocks;
+  for (const { part, outline } of layout.pieces) {
+    const cloth = layout.parts[part]!.cutFrom;
+    const share = cloth ? cloths.get(cloth.fabric)! : blocks;
+    const area = areaOf(outline);
     all += area;
-    white += area * shareOf(colours, isWhite);
-    dark += area * shareOf(colours, isDark);
+    white += area * share.white;
+    dark += area * share.dark;
   }
   return { white: white / all, dark: dark / all };
 }

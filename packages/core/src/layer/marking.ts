@@ -2,7 +2,7 @@ import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import { lengthRound } from '../layout/outline.ts';
 import type { Point } from '../layout/piece.ts';
-import { formatExact, formatWithUnit } from '../length/format.ts';
+import { formatExact, formatRun, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Marking } from './choices.ts';
@@ -35,7 +35,7 @@ export function markTop(layout: Layout, marking: Marking, spacing: number, unit:
     lines,
     count: countOf(lines.length, marking === 'ditch' ? 'The seams are there already: nothing to mark' : `Every ${formatWithUnit(spacing, unit)} from the middle outward: ${numberOf(lines.length, 'line')}`),
     length,
-    thread: lengthOf(THREAD_TIMES * length.value, `About ${THREAD_TIMES} × ${formatWithUnit(length.value, unit)}, top and bobbin together`),
+    thread: lengthOf(THREAD_TIMES * length.value, `About ${THREAD_TIMES} × ${formatRun(length.value, unit)} of quilting, top and bobbin together: ${formatRun(THREAD_TIMES * length.value, unit)}`),
     pins: countOf(across * down, `One every ${formatWithUnit(hand, unit)}: ${across} across × ${down} down = ${across * down}`),
   };
 }
@@ -65,7 +65,7 @@ function slantingLines(width: number, height: number, spacing: number): { from: 
 
 function totalOf(lines: readonly { from: Point; to: Point }[], unit: Unit): Figure {
   const total = lines.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y), 0);
-  return lengthOf(total, `${numberOf(lines.length, 'line')} from edge to edge, together ${formatWithUnit(total, unit)}`);
+  return lengthOf(total, `${numberOf(lines.length, 'line')} from edge to edge, together ${formatExact(total)}, which is ${formatRun(total, unit)}`);
 }
 
 /** All the seams of a top: every piece's outline counts each seam twice and the outside once. */
@@ -73,5 +73,5 @@ function seamsOf(layout: Layout, unit: Unit): Figure {
   const round = layout.pieces.reduce((sum, piece) => sum + lengthRound(piece.outline), 0);
   const outside = 2 * (layout.finished.width.value + layout.finished.height.value);
   const seams = Math.max(0, (round - outside) / 2);
-  return lengthOf(seams, `All round every piece ${formatExact(round)}, less the outside ${formatExact(outside)}, halved: ${formatWithUnit(seams, unit)} of seams`);
+  return lengthOf(seams, `All round every piece ${formatExact(round)}, less the outside ${formatExact(outside)}, halved: ${formatExact(seams)}, which is ${formatRun(seams, unit)} of seams`);
 }

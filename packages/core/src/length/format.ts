@@ -58,6 +58,12 @@ export const unitMark = (unit: Unit): string => (unit === 'in' ? '″' : ' cm');
 /** A length with its unit: `12 1/2″`, `31.8 cm`. */
 export const formatWithUnit = (value: number, unit: Unit): string => `${formatLength(value, unit)}${unitMark(unit)}`;
 
+/** A long run, such as thread or quilting, in yards or metres: `105 yd`, `96 m`. To the whole from ten up. */
+export function formatRun(value: number, unit: Unit): string {
+  const run = value / (unit === 'in' ? 36 : 100);
+  return `${run >= 10 ? Math.round(run) : Math.round(run * 10) / 10} ${unit === 'in' ? 'yd' : 'm'}`;
+}
+
 /** Two lengths as a size: `58 1/2 × 70″`. */
 export const formatSize = (width: number, height: number, unit: Unit): string =>
   `${formatLength(width, unit)} × ${formatWithUnit(height, unit)}`;

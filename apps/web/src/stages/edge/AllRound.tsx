@@ -2,6 +2,7 @@ import { type BindingJoin, formatSize, formatWithUnit, type Plan, type Quilt, ru
 import { useRef } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
+import { type Dimension, Dimensions } from '../../drawing/Dimensions.tsx';
 import { EdgeArt } from '../../drawing/EdgeArt.tsx';
 import { JoinMarks } from '../../drawing/marks.tsx';
 import { type Lying, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
@@ -35,14 +36,18 @@ export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
     <ScaledBoard
       unit={plan.unit} size={around} ground={null} label={`The quilt with its edge, ${formatSize(size.width, size.height, plan.unit)}`}
       said={edge.binding ? 'where the binding is joined; S is where it begins' : 'every point where it stands'}
-      {...(edge.binding ? { over: (lying: Lying) => <StartHandle plan={plan} quilt={quilt} lying={lying} out={out} /> } : {})}
+      over={(lying) => (
+        <>
+          {edge.binding && <StartHandle plan={plan} quilt={quilt} lying={lying} out={out} />}
+          {edge.points && <Dimensions lengths={[opening(plan, size)]} lying={lying} origin={{ x: out, y: out }} />}
+        </>
+      )}
     >
       {({ scale }) => (
         <g transform={`translate(${out} ${out})`} data-testid="edge-round">
           <EdgeArt plan={plan} layout={layout} edge={edge} />
           <JoinMarks joins={quilt.joins} />
           {edge.binding?.joins.joins.map((join, i) => <JoinMark key={i} join={join} scale={scale} />)}
-          {edge.points && <Opening plan={plan} size={size} scale={scale} />}
         </g>
       )}
     </ScaledBoard>
@@ -63,15 +68,9 @@ function JoinMark({ join, scale }: { join: BindingJoin; scale: number }) {
 }
 
 /** The part of the bottom that stays open to turn the quilt through. */
-function Opening({ plan, size, scale }: { plan: Plan; size: { width: number; height: number }; scale: number }) {
-  const { opening } = plan.edge.points;
-  const left = (size.width - opening) / 2;
-  return (
-    <g>
-      <path d={`M${left} ${size.height - 4 / scale}H${left + opening}`} stroke="var(--chalk)" strokeWidth={4} strokeDasharray="3 3" vectorEffect="non-scaling-stroke" />
-      <text transform={`translate(${size.width / 2} ${size.height - 12 / scale}) scale(${1 / scale})`} textAnchor="middle" fontSize={13} fontWeight={650} fill="var(--chalk)" stroke="var(--card)" strokeWidth={4} paintOrder="stroke">left open to turn</text>
-    </g>
-  );
+function opening({ edge: { points }, unit }: Plan, { width, height }: { width: number; height: number }): Dimension {
+  const left = (width - points.opening) / 2;
+  return { from: { x: left, y: height }, to: { x: left + points.opening, y: height }, text: `left open to turn, ${formatWithUnit(points.opening, unit)}` };
 }
 
 /** Where the binding begins: dragged along the bottom, or moved with the arrow keys. */

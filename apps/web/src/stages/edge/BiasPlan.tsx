@@ -13,11 +13,11 @@ export function BiasPlan({ plan, bias, stripWidth }: { plan: Plan; bias: Bias; s
     <ScaledBoard
       unit={unit} size={size} ground={bias.cut ? `color-mix(in srgb, ${cloth.colour} 35%, var(--card))` : null}
       label={bias.cut ? `Bias strips cut from ${formatSize(size.width, size.height, unit)}` : 'The continuous strip before it is rolled into a tube'}
-      said={bias.cut ? 'numbers: the order of joining, long and short by turns' : 'joined along the dashed seam; the two slanting ends are joined one lane along'}
+      said={bias.cut ? 'numbered in the order of joining, long and short by turns' : 'joined along the dashed seam; the two slanting ends are joined one lane along'}
       over={(lying) => <Dimensions lengths={[firstCut(bias, stripWidth, (v) => formatWithUnit(v, unit))]} lying={lying} origin={{ x: 0, y: 0 }} />}
     >
       {({ scale }) => (bias.cut
-        ? <Strips strips={bias.cut.strips} colour={cloth.colour} scale={scale} stripWidth={stripWidth} side={bias.cut.width === bias.cut.height ? bias.cut.width : null} />
+        ? <Strips strips={bias.cut.strips} colour={cloth.colour} scale={scale} stripWidth={stripWidth} unit={unit} side={bias.cut.width === bias.cut.height ? bias.cut.width : null} />
         : <Tube side={bias.cloth.value} lanes={bias.tube!.lanes} strip={stripWidth} colour={cloth.colour} />)}
     </ScaledBoard>
   );
@@ -37,17 +37,20 @@ function firstCut({ cloth, cut, tube }: Bias, strip: number, show: (value: numbe
   return { from: at, to, text: square ? `first cut ${show(wide)} from the double fold` : `strip ${show(wide)}`, beside: 'right' };
 }
 
-function Strips({ strips, colour, scale, stripWidth, side }: { strips: readonly BiasStrip[]; colour: string; scale: number; stripWidth: number; side: number | null }) {
+function Strips({ strips, colour, scale, stripWidth, side, unit }: { strips: readonly BiasStrip[]; colour: string; scale: number; stripWidth: number; unit: Plan['unit']; side: number | null }) {
   const order = longAndShort(strips);
   const fold = strips.find((s) => s.from === 'fold');
   return (
     <g data-testid="bias-strips">
       {strips.map((strip, i) => {
         const middle = { x: strip.outline.reduce((s, p) => s + p.x, 0) / 4, y: strip.outline.reduce((s, p) => s + p.y, 0) / 4 };
+        const size = Math.min(14, stripWidth * scale * 0.7);
+        const number = String(order.indexOf(strip) + 1);
+        const long = `${number} · ${formatWithUnit(strip.length, unit)}`;
         return (
           <g key={i}>
             <path d={`M${strip.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill={colour} fillOpacity={i % 2 === 0 ? 1 : 0.78} stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
-            <text transform={`translate(${middle.x} ${middle.y}) scale(${1 / scale})`} dy="0.36em" textAnchor="middle" fontSize={Math.min(14, stripWidth * scale * 0.7)} fontWeight={700} fill="#fff" stroke="rgb(0 0 0 / 70%)" strokeWidth={3} paintOrder="stroke">{order.indexOf(strip) + 1}</text>
+            <text transform={`translate(${middle.x} ${middle.y}) scale(${1 / scale}) rotate(-45)`} dy="0.36em" textAnchor="middle" fontSize={size} fontWeight={700} fill="#fff" stroke="rgb(0 0 0 / 70%)" strokeWidth={3} paintOrder="stroke">{strip.length * scale > long.length * size * 0.6 ? long : number}</text>
           </g>
         );
       })}

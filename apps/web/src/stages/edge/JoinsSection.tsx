@@ -12,8 +12,7 @@ import { JoinWords } from './AllRound.tsx';
 
 const List = styled.div`
   font-size: 13.5px;
-  ol, ul { margin: 4px 0 8px; padding-left: 20px; }
-  ul { list-style: disc; }
+  ol, ul { margin: 4px 0 8px; padding-left: 18px; list-style: disc; }
   li { padding: 1px 0; }
 `;
 
@@ -23,7 +22,10 @@ export function JoinsSection({ quilt }: { quilt: Quilt }) {
   const edit = useEdit();
   const { unit } = plan;
   const { binding } = quilt.edge;
-  const strips = joinedStrips(quilt.pieces, quilt.fabrics, unit);
+  const { flange } = quilt.edge;
+  const sides = ['first', 'second'];
+  const flanges = flange ? [['Flange, side', flange.joins.sides], ['Flange, top and bottom', flange.joins.ends]].flatMap(([name, joins]) => (joins as readonly (readonly number[])[]).flatMap((at, i) => (at.length > 0 ? [{ what: `${name as string}, ${sides[i]}`, joins: at, remedy: null }] : []))) : [];
+  const strips = [...flanges, ...joinedStrips(quilt.pieces, quilt.fabrics, unit)];
   if (!binding && strips.length === 0) return null;
   const begin = (start: number | null) => edit((p) => ({ ...p, binding: { ...p.binding, start } }));
   return (

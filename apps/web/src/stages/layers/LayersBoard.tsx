@@ -1,5 +1,6 @@
 import { type Band, fabricById, formatSize, type Layers, type Plan, type Quilt, type Slab } from '@lattice/core';
 import { useId, useState } from 'react';
+import { FaceDefinitions, lookOf } from '../../drawing/faces.tsx';
 import { Mark, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -92,13 +93,22 @@ function wave(from: { x: number; y: number }, to: { x: number; y: number }): str
   }).join('');
 }
 
-/** Panels in their cloth, the stripe in its own, blocks in it as plain squares. */
+/** Panels in their cloth, the stripe in its own, leftover blocks in it by their faces. */
 export function BackingSlabs({ slabs, plan }: { slabs: readonly Slab[]; plan: Plan }) {
   const stripe = fabricById(plan, plan.backing.stripe.fabric).colour;
   const main = fabricById(plan, plan.backing.fabric).colour;
+  const prefix = useId().replace(/[^\w-]/g, '');
+  const laid = plan.wall.length > 0 ? new Set(plan.wall.map((spot) => spot.block)) : null;
+  const blocks = slabs.filter((s) => s.what === 'block').length;
+  // Those that are not on the wall; of a pile in its own order, the last ones.
+  const left = blocks === 0 ? [] : (laid ? plan.pile.filter((b) => !laid.has(b.id)) : plan.pile.slice(-blocks)).map((b) => lookOf(b));
+  const looks = [...new Set(left)];
+  let number = 0;
   return (
     <>
+      <FaceDefinitions looks={looks} prefix={prefix} />
       {slabs.filter((s) => s.what !== 'panel').map(({ what, x, y, width, height }, i) => (
+        what === 'block' && left.length > 0 ? <use key={i} href={`#${prefix}-${looks.indexOf(left[number++ % left.length]!)}`} transform={`translate(${x} ${y}) scale(${width} ${height})`} /> :
         <rect key={i} {...{ x, y, width, height }} fill={what === 'stripe' ? (stripe === main ? `color-mix(in srgb, ${stripe} 78%, #000)` : stripe) : '#efe9dc'} stroke="rgb(0 0 0 / 35%)" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
       ))}
     </>

@@ -1,4 +1,4 @@
-import { formatWithUnit, type Layers, MARKING_NAMES, MARKINGS, type Plan } from '@lattice/core';
+import { formatRun, formatWithUnit, type Layers, MARKING_NAMES, MARKINGS, type Plan } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -47,8 +47,8 @@ function AtHome({ layers: { marked, batting, backing } }: { layers: Layers }) {
       <AdviceFor path="quilting.spacing" />
       <ul data-testid="marking">
         {!inDitch && <FigureLine name="Lines to mark" figure={marked.count} unit={unit} />}
-        <FigureLine name="Quilting, end to end" figure={marked.length} unit={unit} />
-        <FigureLine name="Thread, about" figure={marked.thread} unit={unit} />
+        <FigureLine name="Quilting, end to end" figure={marked.length} unit={unit} text={formatRun(marked.length.value, unit)} />
+        <FigureLine name="Thread, about" figure={marked.thread} unit={unit} text={formatRun(marked.thread.value, unit)} />
         <FigureLine name="Pins to baste with" figure={marked.pins} unit={unit} />
       </ul>
       <Steps aria-label="Basting and marking">

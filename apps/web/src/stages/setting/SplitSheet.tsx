@@ -74,7 +74,14 @@ function Words({ way, unit }: { way: Split; unit: Unit }) {
           {cloth.map(({ name, before, after }) => <span key={name}>{name}: <Lengths text={`${before.text} → ${after.text}`} />. </span>)}
         </p>
       )}
-      {toTarget && <p className="rest">To come to the target, each needs <Lengths text={`${formatWithUnit(toTarget.sides, unit)} more border at the sides and ${formatWithUnit(toTarget.ends, unit)} at the ends.`} /></p>}
+      {toTarget && <TargetWords sides={toTarget.sides} ends={toTarget.ends} unit={unit} />}
     </div>
   );
+}
+
+/** What is wanting to the target, named only where something is. */
+function TargetWords({ sides, ends, unit }: { sides: number; ends: number; unit: Unit }) {
+  const wanting = [{ by: sides, where: 'at the sides' }, { by: ends, where: 'at the ends' }].filter(({ by }) => by > 1e-6);
+  if (wanting.length === 0) return <p className="rest">Each comes to the target as it is.</p>;
+  return <p className="rest">To come to the target, each needs <Lengths text={`${wanting.map(({ by, where }) => `${formatWithUnit(by, unit)} more border ${where}`).join(' and ')}.`} /></p>;
 }
