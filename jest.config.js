@@ -24,7 +24,7 @@ export default {
     room('core', 'packages/core'),
     room('server', 'apps/server'),
     room('cli', 'apps/cli'),
-    { ...room('web', 'apps/web', 'jest-environment-jsdom'), setupFiles: ['<rootDir>/apps/web/test/support/globals.ts'] },
+    { ...room('web', 'apps/web', 'jest-environment-jsdom'), setupFiles: ['<rootDir>/apps/web/test/support/globals.ts'], setupFilesAfterEnv: ['<rootDir>/apps/web/test/support/patience.ts'] },
     room('house', 'scripts'),
   ],
 };

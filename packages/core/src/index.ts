@@ -78,5 +78,5 @@ export { type RowLabel, rowLabels, withLocked, withMoved, withParked, withPlaced
 export { blockValue, kindOf, wallJob, withArrangement } from './wall/wall-job.ts';
 export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';
-export { type Answer, type Flag, type Said, type Topic } from './counter/topic.ts';
+export { type Answer, type AnswerDrawn, type Flag, type Said, type Topic } from './counter/topic.ts';
 export { askCounter, quiltFromCounter, TOPICS } from './counter/topics.ts';

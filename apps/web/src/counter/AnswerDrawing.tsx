@@ -1,68 +1,47 @@
-import { quiltFromCounter, type Unit } from '@lattice/core';
+import { type Answer, type AnswerDrawn, quiltFromCounter, type Unit } from '@lattice/core';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 
 interface AnswerDrawingProps {
   readonly topic: string;
   readonly asked: Readonly<Record<string, string>>;
   readonly unit: Unit;
-  readonly json: Readonly<Record<string, unknown>>;
+  readonly answer: Answer;
 }
+
+/** Topics whose answer is the quilt it begins. */
+const QUILTS = ['triangles', 'setting', 'quilted-blocks'];
 
 /** The answer drawn to scale, where that helps to believe it; nothing otherwise. */
-export function AnswerDrawing({ topic, asked, unit, json }: AnswerDrawingProps) {
-  switch (topic) {
-    case 'triangles':
-    case 'setting':
-    case 'quilted-blocks': {
-      const plan = quiltFromCounter(topic, asked, unit);
-      return typeof plan === 'string' ? null : <Thumbnail plan={plan} />;
-    }
-    case 'backing':
-      return <BackingPanels asked={asked} option={(json as { options: readonly Panels[] }).options[0]!} />;
-    case 'prairie-points':
-      return <Points {...(json as unknown as PointsJson)} />;
-    default:
-      return null;
-  }
+export function AnswerDrawing({ topic, asked, unit, answer: { drawn } }: AnswerDrawingProps) {
+  if (drawn?.what === 'backing') return <BackingPanels {...drawn} />;
+  if (drawn?.what === 'points') return <Points {...drawn} />;
+  if (!QUILTS.includes(topic)) return null;
+  const plan = quiltFromCounter(topic, asked, unit);
+  return typeof plan === 'string' ? null : <Thumbnail plan={plan} />;
 }
 
-interface Panels {
-  readonly seams: 'none' | 'vertical' | 'horizontal';
-  readonly panels: number;
-}
+type Drawn<W extends AnswerDrawn['what']> = Extract<AnswerDrawn, { what: W }>;
 
-/** The quilt on its backing, the seams between panels where they fall. */
-function BackingPanels({ asked, option: { seams, panels } }: { asked: Readonly<Record<string, string>>; option: Panels }) {
-  const [w, h] = [Number(asked['width']) || 60, Number(asked['height']) || 72];
-  const over = Math.min(w, h) * 0.06;
-  const [width, height] = [w + 2 * over, h + 2 * over];
-  const at = Array.from({ length: panels - 1 }, (_, i) => (i + 1) / panels);
+/** The quilt's edge on its backing, with the seams between panels where they fall. */
+function BackingPanels({ width, height, overhang, slabs }: Drawn<'backing'>) {
+  const seams = slabs.flatMap(({ x, y, width: w, height: h }) => [...(x > 1e-6 ? [`M${x} ${y}v${h}`] : []), ...(y > 1e-6 ? [`M${x} ${y}h${w}`] : [])]).join('');
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} width="100%" height="100%" role="img" aria-label={`${panels} panels, ${seams === 'none' ? 'no seam' : `${seams} seams`}`}>
+    <svg viewBox={`0 0 ${width} ${height}`} width="100%" height="100%" role="img" aria-label={`${slabs.length} ${slabs.length === 1 ? 'panel' : 'panels'} under the quilt`}>
       <rect width={width} height={height} fill="var(--line)" />
-      {at.map((t) => (seams === 'horizontal'
-        ? <path key={t} d={`M0 ${t * height}H${width}`} stroke="var(--thread)" strokeWidth={2} strokeDasharray="6 4" vectorEffect="non-scaling-stroke" />
-        : <path key={t} d={`M${t * width} 0V${height}`} stroke="var(--thread)" strokeWidth={2} strokeDasharray="6 4" vectorEffect="non-scaling-stroke" />))}
-      <rect x={over} y={over} width={w} height={h} fill="none" stroke="var(--ink)" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+      <path d={seams} stroke="var(--thread)" strokeWidth={2} strokeDasharray="6 4" vectorEffect="non-scaling-stroke" />
+      <rect x={overhang} y={overhang} width={width - 2 * overhang} height={height - 2 * overhang} fill="none" stroke="var(--ink)" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
     </svg>
   );
 }
 
-interface PointsJson {
-  readonly perSide: { readonly across: number; readonly down: number };
-}
-
-/** The points round the edge, so many a side, two meeting at every corner. */
-function Points({ perSide: { across, down } }: PointsJson) {
-  const tooth = 0.5;
-  const path = [
-    ...Array.from({ length: across }, (_, i) => `M${i} 0L${i + 0.5} ${-tooth}L${i + 1} 0ZM${i} ${down}L${i + 0.5} ${down + tooth}L${i + 1} ${down}Z`),
-    ...Array.from({ length: down }, (_, i) => `M0 ${i}L${-tooth} ${i + 0.5}L0 ${i + 1}ZM${across} ${i}L${across + tooth} ${i + 0.5}L${across} ${i + 1}Z`),
-  ].join('');
+/** The top left corner of the points where they stand, large enough to see how they meet. */
+function Points({ width, height, base, rise, across, down }: Drawn<'points'>) {
+  const path = (middles: readonly number[]) => middles.map((at) => `M${at - base / 2} 0L${at} ${-rise}L${at + base / 2} 0Z`).join('');
+  const sides = [['', across], [`translate(${width} 0) rotate(90)`, down], [`translate(${width} ${height}) rotate(180)`, across], [`translate(0 ${height}) rotate(270)`, down]] as const;
   return (
-    <svg viewBox={`${-1} ${-1} ${across + 2} ${down + 2}`} width="100%" height="100%" role="img" aria-label={`${across} points across, ${down} down`}>
-      <rect width={across} height={down} fill="var(--line)" />
-      <path d={path} fill="var(--brass)" stroke="var(--card)" strokeWidth={0.06} />
+    <svg viewBox={`${-1.3 * rise} ${-1.3 * rise} ${Math.min(width, 5.6 * base) + 1.3 * rise} ${Math.min(height, 2.4 * base) + 1.3 * rise}`} width="100%" height="100%" role="img" aria-label={`The top left corner: ${across.length} points across, ${down.length} down`}>
+      <rect width={width} height={height} fill="var(--line)" />
+      {sides.map(([transform, middles]) => <path key={transform} transform={transform} d={path(middles)} fill="var(--brass)" stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />)}
     </svg>
   );
 }

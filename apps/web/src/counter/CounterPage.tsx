@@ -160,7 +160,7 @@ export function CounterPage() {
           ) : (
             <>
               <p className="headline" data-testid="headline"><Lengths text={answer.headline} /></p>
-              <div className="drawing"><AnswerDrawing topic={topic.name} asked={asked} unit={unit} json={answer.json} /></div>
+              <div className="drawing"><AnswerDrawing topic={topic.name} asked={asked} unit={unit} answer={answer} /></div>
               <dl>
                 {answer.said.map(({ what, figure }, i) => (
                   <div key={i} style={{ display: 'contents' }}>

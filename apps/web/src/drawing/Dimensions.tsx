@@ -1,6 +1,7 @@
 import type { Point } from '@lattice/core';
 import styled from 'styled-components';
 import { Lengths } from '../design/Lengths.tsx';
+import { Bubble } from './Bubble.ts';
 import type { Lying } from './ScaledBoard.tsx';
 
 const Lines = styled.svg`
@@ -12,20 +13,6 @@ const Lines = styled.svg`
   path { fill: none; stroke: var(--chalk); stroke-width: 2; }
   .under { stroke: var(--card); stroke-width: 4; }
 `;
-const Label = styled.span`
-  position: absolute;
-  z-index: 2;
-  padding: 2px 8px;
-  border-radius: 7px;
-  background: var(--chalk);
-  color: var(--on-chalk);
-  font-size: 13px;
-  font-weight: 600;
-  line-height: 1.4;
-  white-space: nowrap;
-  pointer-events: none;
-`;
-
 /** A length marked on a drawing, in its units; the words stand beside one end, or over the middle. */
 export interface Dimension {
   readonly from: Point;
@@ -55,7 +42,7 @@ export function Dimensions({ lengths, lying: { scale, x, y }, origin }: { length
         // Beside the right or lower end; otherwise over the middle.
         const right = from.x > to.x ? from : to;
         const at = beside === 'right' ? right : beside === 'below' ? (from.y > to.y ? from : to) : beside === 'above' ? (from.y < to.y ? from : to) : { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
-        return <Label key={text} style={{ left: at.x, top: at.y, transform: beside ? BESIDE[beside] : 'translate(-50%, -50%)' }}><Lengths text={text} /></Label>;
+        return <Bubble key={text} style={{ left: at.x, top: at.y, transform: beside ? BESIDE[beside] : 'translate(-50%, -50%)' }}><Lengths text={text} /></Bubble>;
       })}
     </>
   );

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
 import { Lengths } from '../design/Lengths.tsx';
+import { Bubble } from './Bubble.ts';
 
 /** Thickness of a tape, in pixels. */
 export const TAPE = 28;
@@ -60,20 +61,6 @@ const Thread = styled.svg`
   pointer-events: none;
   path { stroke: var(--chalk); stroke-width: 1.5; fill: none; }
 `;
-const Bubble = styled.div`
-  position: absolute;
-  z-index: 3;
-  padding: 4px 10px;
-  border-radius: 7px;
-  background: var(--chalk);
-  color: var(--on-chalk);
-  font-size: 13px;
-  font-weight: 600;
-  white-space: nowrap;
-  pointer-events: none;
-  &[data-wrong] { background: var(--wrong); color: var(--card); white-space: normal; width: 240px; }
-`;
-
 interface TapeProps {
   readonly direction: 'across' | 'down';
   readonly bands: readonly Band[];

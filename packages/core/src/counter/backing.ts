@@ -19,11 +19,13 @@ export const backing: Topic = {
     const { unit } = question;
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
     if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
-    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, { overhang: lengthIn(question, 'overhang'), cloth: { usable, price: null }, unit, seam });
+    const overhang = lengthIn(question, 'overhang');
+    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, { overhang, cloth: { usable, price: null }, unit, seam });
     const [best] = options;
     return {
       headline: `${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${SEAMS[best.seams]}, ${shopCut(best.fabric.value, unit).text}`,
       json: { options: options.map(({ seams, panels, fabric }) => ({ seams, panels, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) })) },
+      drawn: { what: 'backing', width: width.value, height: height.value, overhang, slabs: best.slabs },
       said: [
         { what: 'Backing width', figure: width },
         { what: 'Backing height', figure: height },

@@ -1,5 +1,5 @@
 import { planFlange } from '../edge/flange.ts';
-import { planPrairiePoints, type PointsOnSide } from '../edge/prairie-points.ts';
+import { planPrairiePoints, pointBase, pointHeight, type PointsOnSide } from '../edge/prairie-points.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
 import { type Flag, lengthIn, type Question, quiltOfSize, shopCutJson, stripsAndCut, type Topic } from './topic.ts';
 
@@ -43,7 +43,8 @@ export const prairiePoints: Topic = {
     const [square, overlap, usable] = [lengthIn(question, 'square'), lengthIn(question, 'overlap'), lengthIn(question, 'usable')];
     if (overlap >= square) return '--overlap: it has to be less than the square.';
     if (square > usable) return '--square: it is wider than the fabric.';
-    const points = planPrairiePoints(quiltOf(question), { square, overlap, seam: seamOf(question), usable, unit });
+    const quilt = quiltOf(question);
+    const points = planPrairiePoints(quilt, { square, overlap, seam: seamOf(question), usable, unit });
     const both = (pick: (side: PointsOnSide) => number) => ({ across: pick(points.across), down: pick(points.down) });
     return {
       headline: `${points.total.value} points, ${stripsAndCut(points.strips.value, points.fabric.value, unit)}`,
@@ -51,6 +52,7 @@ export const prairiePoints: Topic = {
         pitch: points.pitch.value, perSide: both((s) => s.count.value), adjustedOverlap: both((s) => s.overlap.value), gapAtSeam: both((s) => s.gap.value),
         total: points.total.value, strips: points.strips.value, fabric: points.fabric.value, shopCut: shopCutJson(points.fabric.value, unit),
       },
+      drawn: { what: 'points', ...quilt, base: pointBase(square, seamOf(question)), rise: pointHeight(square, seamOf(question)), across: points.across.middles, down: points.down.middles },
       said: [
         { what: 'A point every', figure: points.pitch }, { what: 'Across', figure: points.across.count }, { what: 'Down', figure: points.down.count },
         { what: 'Overlap across', figure: points.across.overlap }, { what: 'Overlap down', figure: points.down.overlap },

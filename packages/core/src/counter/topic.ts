@@ -1,4 +1,5 @@
 import type { Figure } from '../figure/figure.ts';
+import type { Slab } from '../layer/slabs.ts';
 import type { Unit } from '../length/unit.ts';
 import { type Plan } from '../plan/shape.ts';
 import { startPlan } from '../plan/start.ts';
@@ -24,12 +25,19 @@ export interface Said {
   readonly figure: Figure;
 }
 
+/** What an answer is drawn from, to scale: panels under a quilt, or points round it. */
+export type AnswerDrawn =
+  | { readonly what: 'backing'; readonly width: number; readonly height: number; readonly overhang: number; readonly slabs: readonly Slab[] }
+  | { readonly what: 'points'; readonly width: number; readonly height: number; readonly base: number; readonly rise: number; readonly across: readonly number[]; readonly down: readonly number[] };
+
 /** A quick answer: the contract for scripts, and the same figures with their working for people. */
 export interface Answer {
   /** What to say first: whole strips and a shop cut, or the size. */
   readonly headline: string;
   readonly json: Readonly<Record<string, unknown>>;
   readonly said: readonly Said[];
+  /** Where it takes more than the quilt it would begin. */
+  readonly drawn?: AnswerDrawn;
 }
 
 /** What is asked of a topic: what was given, the unit, and the seam it is sewn with. */

@@ -70,7 +70,7 @@ function JoinMark({ join, scale }: { join: BindingJoin; scale: number }) {
 /** The part of the bottom that stays open to turn the quilt through. */
 function opening({ edge: { points }, unit }: Plan, { width, height }: { width: number; height: number }): Dimension {
   const left = (width - points.opening) / 2;
-  return { from: { x: left, y: height }, to: { x: left + points.opening, y: height }, text: `left open to turn, ${formatWithUnit(points.opening, unit)}` };
+  return { from: { x: left, y: height }, to: { x: left + points.opening, y: height }, text: `left open to turn, ${formatWithUnit(points.opening, unit)}`, beside: 'above' };
 }
 
 /** Where the binding begins: dragged along the bottom, or moved with the arrow keys. */

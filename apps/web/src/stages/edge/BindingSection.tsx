@@ -1,9 +1,9 @@
 import { BINDING_GRAINS, BINDING_SCHOOLS, type Binding, formatWithUnit, GRAIN_NAMES, type Plan, SCHOOL_NAMES } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
+import { Presets } from '../../design/controls/Presets.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
@@ -15,12 +15,6 @@ import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LeftoverStrips } from './LeftoverStrips.tsx';
 
-const Widths = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 2px 0 4px;
-`;
 const Steps = styled.ol`
   margin: 4px 0;
   padding-left: 20px;
@@ -45,7 +39,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
   return (
     <Section title="Binding">
       <LengthField label="Strip, cut" value={chosen.stripWidth} unit={unit} onCommit={(stripWidth) => change({ stripWidth })} />
-      <Widths>{STRIPS[unit].map((width) => <Button key={width} isDisabled={chosen.stripWidth === width} onPress={() => void change({ stripWidth: width })}><Lengths text={formatWithUnit(width, unit)} /></Button>)}</Widths>
+      <Presets value={chosen.stripWidth} presets={STRIPS[unit].map((width) => ({ name: formatWithUnit(width, unit), value: width }))} onChoose={(stripWidth) => void change({ stripWidth })} />
       <ChoiceField labelled label="Fold" value={chosen.fold} choices={FOLDS} onChange={(fold) => change({ fold: fold as 'double' })} />
       <AdviceFor path="binding.fold" />
       <ChoiceField labelled label="Cut" value={chosen.grain} choices={grains} onChange={(grain) => change({ grain: grain as Plan['binding']['grain'] })} />

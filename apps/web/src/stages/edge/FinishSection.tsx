@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { pictureCard } from '../../design/cardStyles.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Verdict } from '../../design/Verdict.ts';
 import { Section } from '../../figures/Section.tsx';
@@ -16,22 +17,10 @@ const Cards = styled.div`
   margin: 4px 0 6px;
 `;
 const Card = styled(ToggleButton)`
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  gap: 6px;
-  padding: 9px 4px 8px;
-  border: 1.5px solid var(--line);
-  border-radius: 9px;
+  ${pictureCard}
   background: transparent;
-  font-size: 12.5px;
-  line-height: 1.2;
-  cursor: pointer;
   svg { width: 54px; height: 40px; fill: none; stroke: var(--soft); stroke-width: 1.4; }
-  &[data-hovered] { border-color: var(--soft); }
-  &[data-selected] { border-color: var(--ink); box-shadow: inset 0 0 0 0.5px var(--ink); font-weight: 650; }
   &[data-selected] svg { stroke: var(--ink); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
 `;
 
 /** Each finish drawn at a corner. */

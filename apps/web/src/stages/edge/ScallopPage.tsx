@@ -4,32 +4,20 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
+import { Paper } from '../../design/Paper.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { download } from '../../quilt/download.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
-const Paper = styled.div`
-  height: 100%;
-  overflow: auto;
-  padding: 18px 24px 40px;
-  background: var(--card);
-  header { display: flex; flex-wrap: wrap; align-items: center; gap: 12px; margin-bottom: 14px; }
-  h1 { margin-right: auto; font: 650 22px/1.2 var(--name); }
-  section { break-inside: avoid; margin: 18px 0 26px; }
+const Page = styled(Paper)`
+  section { margin: 18px 0 26px; }
   h2 { font-size: 17px; margin-bottom: 4px; }
   .true { overflow-x: auto; padding: 6px 2px; }
   svg { display: block; overflow: visible; }
-  path, rect { fill: none; stroke: var(--ink); stroke-width: 1px; vector-effect: non-scaling-stroke; }
-  .fold { stroke-dasharray: 6 4; stroke: var(--thread); }
-  @page { margin: 10mm; }
+  .true path, .true rect { fill: none; stroke: var(--ink); stroke-width: 1px; vector-effect: non-scaling-stroke; }
+  .true .fold { stroke-dasharray: 6 4; stroke: var(--thread); }
   @media print {
-    .hide { display: none; }
-    padding: 0;
-    height: auto;
-    overflow: visible;
-    color: #000;
-    background: #fff;
-    path, rect { stroke: #000; }
+    .true path, .true rect { stroke: #000; }
     .true { overflow: visible; }
   }
 `;
@@ -42,12 +30,12 @@ export function ScallopPage() {
   const { unit, title } = plan;
   const { scallops } = edge.outline;
   if (!scallops) {
-    return <Paper><p>This quilt’s edge has no scallops. <Link to={`/quilts/${id}/edge`}>Choose them in Edge</Link>, and their templates are here.</p></Paper>;
+    return <Page><p>This quilt’s edge has no scallops. <Link to={`/quilts/${id}/edge`}>Choose them in Edge</Link>, and their templates are here.</p></Page>;
   }
   const templates = scallopTemplates(scallops, unit);
   const check = checkSide(unit);
   return (
-    <Paper>
+    <Page>
       <header>
         <h1>{title}: scallops, true to size</h1>
         <Link className="hide" to={`/quilts/${id}/edge`}>Back to the edge</Link>
@@ -68,6 +56,6 @@ export function ScallopPage() {
           </div>
         </section>
       ))}
-    </Paper>
+    </Page>
   );
 }

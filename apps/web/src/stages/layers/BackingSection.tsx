@@ -1,9 +1,9 @@
 import { type BackingOption, fabricById, fromInches, formatWithUnit, type Layers, type Plan, shopCut } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
+import { Presets } from '../../design/controls/Presets.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { backingName } from '../../figures/backingName.ts';
@@ -15,12 +15,6 @@ import { useEdit } from '../../quilt/useEdit.ts';
 import { BackingSlabs, SeamLines } from './LayersBoard.tsx';
 import { Ways } from './Ways.tsx';
 
-const Purposes = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 2px 0 4px;
-`;
 const Said = styled.p`
   margin: 4px 0;
   font-size: 13px;
@@ -29,7 +23,7 @@ const Said = styled.p`
 const STRIPES = [{ id: 'fabric', name: 'Cloth alone' }, { id: 'blocks', name: 'Leftover blocks' }];
 
 /** Overhangs by purpose (handbook 6). */
-const PURPOSES = [{ name: 'Long-arm', inches: 4, cm: 10 }, { name: 'At home', inches: 3, cm: 8 }, { name: 'At home, tight', inches: 2, cm: 5 }];
+const PURPOSES = [{ name: 'Long-arm', in: 4, cm: 10 }, { name: 'At home', in: 3, cm: 8 }, { name: 'At home, tight', in: 2, cm: 5 }];
 
 /** Ways of backing drawn and compared, the best first with its reason; overhang, cloth, print and stripe. */
 export function BackingSection({ layers }: { layers: Layers }) {
@@ -44,12 +38,7 @@ export function BackingSection({ layers }: { layers: Layers }) {
   return (
     <Section title="Backing">
       <LengthField label="Overhang on every side" value={backing.overhang} unit={unit} onCommit={(overhang) => change({ overhang })} />
-      <Purposes>
-        {PURPOSES.map(({ name, inches, cm }) => {
-          const over = unit === 'in' ? inches : cm;
-          return <Button key={name} isDisabled={backing.overhang === over} onPress={() => change({ overhang: over })}><Lengths text={`${name} ${formatWithUnit(over, unit)}`} /></Button>;
-        })}
-      </Purposes>
+      <Presets value={backing.overhang} presets={PURPOSES.map(({ name, ...over }) => ({ name: `${name} ${formatWithUnit(over[unit], unit)}`, value: over[unit] }))} onChoose={(overhang) => void change({ overhang })} />
       <Ways
         label="Way of backing" value={layers.chosenBacking.way}
         onChange={(way) => change({ way: way === options[0].way ? 'best' : (way as BackingOption['way']) })}

@@ -1,5 +1,6 @@
 import { Label, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
+import { cardStates } from '../../design/cardStyles.ts';
 
 const Group = styled(RadioGroup)`
   display: grid;
@@ -7,22 +8,17 @@ const Group = styled(RadioGroup)`
   margin: 6px 0 8px;
 `;
 const Card = styled(Radio)`
+  ${cardStates}
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto;
   align-items: center;
   gap: 4px 10px;
   padding: 7px 10px;
-  border: 1.5px solid var(--line);
-  border-radius: 9px;
   font-size: 13.5px;
   line-height: 1.25;
-  cursor: pointer;
   svg { display: block; width: 40px; height: 46px; }
   .figures { font-weight: 650; font-stretch: 88%; text-align: right; white-space: nowrap; }
   .rest { display: block; font-size: 12.5px; color: var(--soft); }
-  &[data-hovered] { border-color: var(--soft); }
-  &[data-selected] { border-color: var(--ink); box-shadow: inset 0 0 0 0.5px var(--ink); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
 `;
 
 /** One of the ways of doing something: drawn small, named, with its figures. */

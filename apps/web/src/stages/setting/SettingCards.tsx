@@ -6,6 +6,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { outlinePath } from '../../drawing/paths.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
+import { pictureCard } from '../../design/cardStyles.ts';
 import { Wrong } from '../../design/controls/fieldStyles.ts';
 
 const Cards = styled(RadioGroup)`
@@ -15,24 +16,11 @@ const Cards = styled(RadioGroup)`
   margin-bottom: 8px;
 `;
 const Card = styled(Radio)`
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  gap: 6px;
-  padding: 9px 4px 8px;
-  border: 1.5px solid var(--line);
-  border-radius: 9px;
-  font-size: 12.5px;
-  line-height: 1.2;
-  text-align: center;
-  cursor: pointer;
+  ${pictureCard}
   svg { width: 46px; height: 46px; }
   path { fill: none; stroke: var(--soft); stroke-width: 0.6; vector-effect: non-scaling-stroke; }
   .block { fill: color-mix(in srgb, var(--soft) 22%, transparent); }
-  &[data-hovered] { border-color: var(--soft); }
-  &[data-selected] { border-color: var(--ink); box-shadow: inset 0 0 0 0.5px var(--ink); font-weight: 650; }
   &[data-selected] path { stroke: var(--ink); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
 `;
 
 /** A kind whose blocks stand on point: it refuses oblong ones. */

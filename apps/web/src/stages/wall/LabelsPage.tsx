@@ -4,29 +4,16 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
+import { Paper } from '../../design/Paper.ts';
 import { BlockArt } from '../../drawing/faces.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
-const Paper = styled.div`
-  height: 100%;
-  overflow: auto;
-  padding: 18px 24px 40px;
-  background: var(--card);
-  header { display: flex; flex-wrap: wrap; align-items: center; gap: 12px; margin-bottom: 14px; }
-  h1 { margin-right: auto; font: 650 22px/1.2 var(--name); }
-  section { break-inside: avoid; margin-bottom: 18px; }
+const Page = styled(Paper)`
   h2 { font-size: 16px; margin-bottom: 6px; }
   ol { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 8px; margin: 0; padding: 0; list-style: none; }
   li { display: grid; grid-template-columns: 40px 1fr; gap: 8px; align-items: center; padding: 8px; border: 1px dashed var(--soft); font-size: 12px; line-height: 1.3; break-inside: avoid; }
   li strong { display: block; font-size: 20px; line-height: 1.1; }
   .art { width: 40px; height: 40px; }
-  @media print {
-    .hide { display: none; }
-    padding: 0;
-    overflow: visible;
-    color: #000;
-    background: #fff;
-  }
 `;
 
 /** Labels for every block, row by row as they are sewn: to print, cut apart and pin on. */
@@ -39,7 +26,7 @@ export function LabelsPage() {
   const { places } = wallOf(plan, pieces.length);
   const rows = [...new Set(labels.map((l) => l.row))].sort((a, b) => a - b);
   return (
-    <Paper>
+    <Page>
       <header>
         <h1>{plan.title}: labels to pin on</h1>
         <Link className="hide" to={`/quilts/${id}/wall`}>Back to the wall</Link>
@@ -58,6 +45,6 @@ export function LabelsPage() {
           </ol>
         </section>
       ))}
-    </Paper>
+    </Page>
   );
 }

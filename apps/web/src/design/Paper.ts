@@ -1,0 +1,21 @@
+import styled from 'styled-components';
+
+/** A page to be printed: what is marked `hide` stays on the screen. */
+export const Paper = styled.div`
+  height: 100%;
+  overflow: auto;
+  padding: 18px 24px 40px;
+  background: var(--card);
+  header { display: flex; flex-wrap: wrap; align-items: center; gap: 12px; margin-bottom: 14px; }
+  h1 { margin-right: auto; font: 650 22px/1.2 var(--name); }
+  section { break-inside: avoid; margin-bottom: 18px; }
+  @page { margin: 10mm; }
+  @media print {
+    .hide { display: none; }
+    height: auto;
+    padding: 0;
+    overflow: visible;
+    color: #000;
+    background: #fff;
+  }
+`;
