@@ -59,6 +59,17 @@ export function computeQuilt(plan: Plan): Quilt {
   };
 }
 
+/**
+ * The quilt after a change. Blocks that only change places leave everything but the pile and what is said of
+ * it as it was, the very same objects, so that whatever is drawn from them stays too.
+ */
+export function computeAgain(plan: Plan, before: { readonly plan: Plan; readonly quilt: Quilt }): Quilt {
+  const { quilt } = before;
+  if ((Object.keys(plan) as (keyof Plan)[]).some((key) => key !== 'wall' && plan[key] !== before.plan[key])) return computeQuilt(plan);
+  const pile = judgePile(plan, quilt.pile.needed);
+  return { ...quilt, pile, advice: adviseOn(plan, { ...quilt, pile }) };
+}
+
 function comparedWith(target: Target, finished: { width: number; height: number }, unit: Unit): Quilt['target'] {
   const size = targetSize(target, unit);
   return { ...size, against: compareWithTarget(finished, { width: size.width.value, height: size.height.value }, unit) };

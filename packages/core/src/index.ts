@@ -10,7 +10,7 @@ export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './border/corne
 export { repeatsOf, type SpacerFit, spacerFits, withSpacer } from './border/spacer.ts';
 export { judgeTop, type TopSize, type TopVerdict } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './changes.ts';
-export { computeQuilt, type Quilt } from './compute.ts';
+export { computeAgain, computeQuilt, type Quilt } from './compute.ts';
 export { type CutShape } from './cutting/cut-shape.ts';
 export { type FabricCut } from './cutting/fabric-cuts.ts';
 export { type CutPiece } from './cutting/pieces.ts';

@@ -1,4 +1,4 @@
-import { computeQuilt, type Plan, type Quilt } from '@lattice/core';
+import { computeAgain, computeQuilt, type Plan, type Quilt } from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { RootState } from '../app/store.ts';
 
@@ -9,5 +9,11 @@ export function selectPlan(state: RootState): Plan {
   return plan;
 }
 
-/** Everything worked out from the plan in hand, computed once for each plan. */
-export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPlan, computeQuilt);
+let latest: { plan: Plan; quilt: Quilt } | null = null;
+
+/** Everything worked out from the plan in hand, computed once for each plan; what a change leaves as it was stays the same object. */
+export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPlan, (plan) => {
+  const quilt = latest ? computeAgain(plan, latest) : computeQuilt(plan);
+  latest = { plan, quilt };
+  return quilt;
+});

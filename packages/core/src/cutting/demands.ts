@@ -28,7 +28,8 @@ export function edgeDemands(plan: Plan, { binding, flange, points }: Edge): Dema
   if (binding) {
     const { bias, strips, fabric, flange: built } = binding;
     const how = bias ? `${bias.rule.value > 0 && plan.binding.grain !== 'bias-length' ? `a square of ${show(fabric.value)}` : `a length of ${show(fabric.value)}`} for bias strips` : `${numberOf(strips.value, 'strip')} × ${show(built ? built.main.value : binding.stripWidth)} = ${formatExact(fabric.value)}`;
-    demands.push({ fabric: plan.binding.fabric, length: fabric.value, line: `Binding: ${how}` });
+    // Leftovers may be enough.
+    if (fabric.value > 0) demands.push({ fabric: plan.binding.fabric, length: fabric.value, line: `Binding: ${how}` });
     if (built && plan.binding.flange) demands.push({ fabric: plan.binding.flange.fabric, length: built.fabric.value, line: `Flange in the binding: ${built.fabric.working.at(-1)!}` });
   }
   if (flange) demands.push({ fabric: plan.edge.flange.fabric, length: flange.fabric.value, line: `Flange: ${flange.fabric.working.at(-1)!}` });

@@ -59,7 +59,7 @@ export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places,
           <Drawing width={room.width} height={room.height} aria-label="The wall" role="group">
             <g transform={`translate(${x} ${y}) scale(${scale})`}>
               <Threads {...{ clashes, pointedClash, pieces }} />
-              <Places {...{ plan, pieces, places, labels, onPress, onKey }} />
+              <Places {...{ title: plan.title, pieces, places, labels, onPress, onKey }} />
               {chosen.map((place) => pieces[place] && <path key={place} className="chosen" d={outlinePath(pieces[place])} />)}
               {carried !== null && pieces[carried] && <path className="chosen carried" d={outlinePath(pieces[carried])} />}
               {pieces.map((piece, i) => {
@@ -138,7 +138,7 @@ export function placeWords({ block, turn, locked }: Laid, { row, number }: RowLa
 }
 
 /** Invisible places that take hold of blocks; drawn apart, so that nothing else redraws them. */
-const Places = memo(function Places({ plan, pieces, places, labels, onPress, onKey }: Pick<WallBoardProps, 'plan' | 'pieces' | 'places' | 'labels' | 'onPress' | 'onKey'>) {
+const Places = memo(function Places({ title, pieces, places, labels, onPress, onKey }: { title: string } & Pick<WallBoardProps, 'pieces' | 'places' | 'labels' | 'onPress' | 'onKey'>) {
   const group = useRef<SVGGElement>(null);
   // One place is in the order of Tab, the last that was gone to. Kept on the elements themselves: moving about draws nothing again.
   useEffect(() => {
@@ -151,7 +151,7 @@ const Places = memo(function Places({ plan, pieces, places, labels, onPress, onK
     event.currentTarget.setAttribute('tabindex', '0');
   };
   return (
-    <g ref={group} role="group" aria-label={`${plan.title}, ${pieces.length} places`}>
+    <g ref={group} role="group" aria-label={`${title}, ${pieces.length} places`}>
       {pieces.map((piece, i) => (
         <path
           key={piece.id} className="place" d={outlinePath(piece)} role="button" data-place={i} data-locked={places[i]!.locked || undefined}
