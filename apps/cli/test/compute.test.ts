@@ -31,6 +31,20 @@ describe('compute', () => {
     expect(out).toContain('2 1/2″ shorter than the target');
     expect(out).toMatch(/(\d[ \d/]*) yd +Oatmeal linen-look/);
   });
+  test('layers and edge: what goes under it and round it, each with its working', () => {
+    const { out } = run(plan);
+    expect(out).toMatch(/Backing\n {2}78 × 89 1\/2″: 2 panels, vertical seams, 179″ of fabric\n {6}2 panels × 42 less 1 seam × 2 × 1\/2 span 83, enough for 78\n/);
+    expect(out).toContain('It costs least: 47.50, and the next 54.00.');
+    expect(out).toMatch(/Batting\n {2}78 × 89 1\/2″: Package 81 × 96″/);
+    expect(out).toMatch(/Flange\n {2}8 strips of 1″: two 81 1\/2″, two 70″/);
+    expect(out).toMatch(/Binding\n {2}8 strips of 2 1\/2″ for 313″\n/);
+    const changed = (edge: object, binding: object) => {
+      const read = JSON.parse(plan) as { edge: object; binding: object };
+      return run(JSON.stringify({ ...read, edge: { ...read.edge, ...edge }, binding: { ...read.binding, ...binding } })).out;
+    };
+    expect(changed({ finishes: ['prairie-points'] }, {})).toMatch(/Prairie points\n {2}82 points, 19 across and 22 down\n/);
+    expect(changed({ finishes: ['binding'], shape: 'rounded' }, { grain: 'bias-square' })).toMatch(/Bias strips of 2 1\/2″ for .*, from 30″ of fabric\n[^]*strips, .* in all, less 0\.707 a join/);
+  });
   test('--json is what the core computes', () => {
     const { out } = run(plan, true);
     const read = readPlanJson(plan);

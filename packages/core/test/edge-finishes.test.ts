@@ -4,7 +4,8 @@ import { biasFromLength, biasFromSquare, biasJoinLoss, biasTube, longAndShort } 
 import { bestStart, joinsFrom } from '../src/edge/binding-joins.ts';
 import { mitresOf } from '../src/edge/mitre.ts';
 import { pointColours } from '../src/edge/point-colours.ts';
-import { planPointStrip, planPrairiePoints } from '../src/edge/prairie-points.ts';
+import { planPointStrip } from '../src/edge/point-strip.ts';
+import { planPrairiePoints } from '../src/edge/prairie-points.ts';
 import { areaOf } from '../src/layout/outline.ts';
 import { randomFrom } from '../src/random.ts';
 import { inchPlan } from './support/plans.ts';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { edgeOutline, edgePath, edgePolygon, pointAt } from '../src/index.ts';
 import { areaOf, lengthRound } from '../src/layout/outline.ts';
 import { lengthAround } from '../src/edge/around.ts';
-import { alongBottom, bottomSpan, type EdgeForm, sideAt } from '../src/edge/outline.ts';
+import { alongBottom, bottomSpan, sideAt } from '../src/edge/along.ts';
+import type { EdgeForm } from '../src/edge/outline.ts';
 import { arcLength, arcRadius, scallopRefusal, solveScallops } from '../src/edge/scallops.ts';
 import { measureTiling } from './support/tiling.ts';
 

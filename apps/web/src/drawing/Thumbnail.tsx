@@ -1,14 +1,17 @@
-import { layOut, type Plan } from '@lattice/core';
+import { layOut, type Plan, planEdge, pointHeight } from '@lattice/core';
 import { useMemo } from 'react';
+import { EdgeArt, rawEdge } from './EdgeArt.tsx';
 import { QuiltArt } from './QuiltArt.tsx';
 
-/** A quilt drawn small, to scale, filling the box it is given. */
-export function Thumbnail({ plan }: { plan: Plan }) {
+/** A quilt drawn small, to scale, filling the box it is given; `edged` with its edge finished. */
+export function Thumbnail({ plan, edged = false }: { plan: Plan; edged?: boolean }) {
   const layout = useMemo(() => layOut(plan), [plan]);
-  const { width, height } = layout.finished;
+  const size = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const edge = useMemo(() => (edged ? planEdge(plan, { width: layout.finished.width.value, height: layout.finished.height.value }) : null), [edged, plan, layout]);
+  const out = !edge ? 0 : edge.points ? pointHeight(plan.edge.points.square, plan.seam) : rawEdge(plan);
   return (
-    <svg viewBox={`0 0 ${width.value} ${height.value}`} width="100%" height="100%" aria-hidden focusable="false">
-      <QuiltArt plan={plan} layout={layout} />
+    <svg viewBox={`${-out} ${-out} ${size.width + 2 * out} ${size.height + 2 * out}`} width="100%" height="100%" aria-hidden focusable="false">
+      {edge ? <EdgeArt plan={plan} layout={layout} edge={edge} /> : <QuiltArt plan={plan} layout={layout} />}
     </svg>
   );
 }

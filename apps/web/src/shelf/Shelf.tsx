@@ -161,7 +161,7 @@ function QuiltCard({ quilt, onCopy, onRemove }: { quilt: StoredQuilt; onCopy: ()
   const { width, height } = useMemo(() => layOut(plan).finished, [plan]);
   return (
     <Card>
-      <div className="art"><Thumbnail plan={plan} /></div>
+      <div className="art"><Thumbnail plan={plan} edged /></div>
       <div className="words">
         <Link className="title" to={`/quilts/${id}/setting`}>{plan.title}</Link>
         <p className="rest"><Lengths text={formatSize(width.value, height.value, plan.unit)} /> · {settingOf(plan.setting.kind).name.toLowerCase()} · at Setting</p>

@@ -1,4 +1,4 @@
-import { strictStripsOf, stripsOf } from '../edge/binding.ts';
+import { strictStripsOf, stripsOf } from '../edge/binding-strips.ts';
 import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, withAdded } from '../edge/schools.ts';
 import { lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';

@@ -1,5 +1,6 @@
 import { fromInches, type Unit } from '../length/unit.ts';
-import { alongBottom, bottomSpan, type EdgeOutline, pointAt, type Side, sideAt } from './outline.ts';
+import { alongBottom, bottomSpan, pointAt, sideAt } from './along.ts';
+import type { EdgeOutline, Side } from './outline.ts';
 import type { Point } from '../layout/piece.ts';
 
 /** Strips in the order they are joined, each join taking `loss` of the length. */

@@ -12,7 +12,8 @@ import { type Binding, planBinding } from './binding.ts';
 import { type Flange, planFlange } from './flange.ts';
 import { type EdgeOutline, edgeOutline } from './outline.ts';
 import { pointColours } from './point-colours.ts';
-import { planPointStrip, planPrairiePoints, type PointsOnSide, type PointStrip } from './prairie-points.ts';
+import { planPointStrip, type PointStrip } from './point-strip.ts';
+import { planPrairiePoints, type PointsOnSide } from './prairie-points.ts';
 
 /** The edge of a quilt: its outline, and whatever finishes it. */
 export interface Edge {

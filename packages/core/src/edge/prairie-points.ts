@@ -1,6 +1,6 @@
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
-import { howManyCover, howManyFit } from '../length/tolerance.ts';
+import { howManyCover, howManyFit, nearestWhole } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 
 /** Prairie points along one side: a whole number of them, so that two meet edge to edge exactly at every corner. */
@@ -81,7 +81,7 @@ export function planPrairiePoints(quilt: { width: number; height: number }, wish
 
 function pointsAlong(side: number, { square, pitch, seam, unit, last }: { square: number; pitch: number; seam: number; unit: Unit; last: number | null }): PointsOnSide {
   const show = (v: number) => formatLength(v, unit);
-  const count = Math.max(1, Math.round(side / pitch));
+  const count = Math.max(1, nearestWhole(side / pitch));
   const some = last !== null && count > last ? last : count;
   const rest = count - some;
   // Shares of the points that take the difference.
@@ -97,56 +97,5 @@ function pointsAlong(side: number, { square, pitch, seam, unit, last }: { square
     gap: lengthOf(2 * seam - own, `2 × ${show(seam)} seam − ${formatExact(own)} overlap = ${formatExact(2 * seam - own)}`),
     shares,
     middles: middlesOf(shares, pointBase(square, seam)),
-  };
-}
-
-/** One continuous strip on each side: folded along its middle, cut in to the fold by turns from both edges, so that points stand half a square apart. */
-export interface PointStrip {
-  readonly across: PointsOnSide;
-  readonly down: PointsOnSide;
-  readonly total: Figure;
-  /** Distance of the cuts along each edge, on the sides that run across and down. */
-  readonly cutEvery: { readonly across: Figure; readonly down: Figure };
-  /** Each of its cloths, as cut: the whole strip, or half of it with a seam where it is made of two. */
-  readonly cutWidth: Figure;
-  /** Of each cloth: strips joined straight across, four lengths. */
-  readonly lengths: { readonly across: number; readonly down: number };
-}
-
-/**
- * The continuous strip (handbook 8 names it; its measures from memory): two squares wide, cut to the fold
- * every square along one edge and half a square on along the other. Its `n` points lie half over one
- * another, so a raw side takes `(n + 1)` half squares. It cannot be eased, so the squares are cut a little
- * wider or narrower until the first and the last point end exactly at the corners.
- */
-export function planPointStrip(quilt: { width: number; height: number }, { square, seam, unit }: Pick<PointsWish, 'square' | 'seam' | 'unit'>, cloths: 1 | 2): PointStrip {
-  const show = (v: number) => formatLength(v, unit);
-  const along = (side: number) => {
-    const raw = side + 2 * seam;
-    const halves = Math.max(3, Math.round((2 * raw) / square));
-    const count = halves - 1;
-    const own = (2 * raw) / halves;
-    const shares = Array.from({ length: count }, () => side / count);
-    return {
-      own,
-      points: {
-        count: countOf(count, `${show(side)} + 2 × ${show(seam)} seam = ${show(raw)}, ÷ half of ${show(square)} = ${formatExact((2 * raw) / square)}, to whole halves: ${halves}; one point fewer: ${count}`),
-        overlap: lengthOf(own / 2, `Half of a square of ${formatExact(own)} = ${formatExact(own / 2)}`),
-        gap: lengthOf(2 * seam - own / 2, `2 × ${show(seam)} seam − ${formatExact(own / 2)} overlap = ${formatExact(2 * seam - own / 2)}`),
-        shares,
-        middles: Array.from({ length: count }, (_, i) => own / 2 - seam + (i * own) / 2),
-      },
-    };
-  };
-  const [across, down] = [along(quilt.width), along(quilt.height)];
-  const total = 2 * (across.points.count.value + down.points.count.value);
-  const every = (side: number, { own, points }: typeof across) => lengthOf(own, `2 × ${show(side + 2 * seam)} ÷ (${points.count.value} points + 1) = ${formatExact(own)}`);
-  const width = cloths === 1 ? 2 * square : square + seam;
-  return {
-    across: across.points, down: down.points,
-    total: countOf(total, `2 × (${across.points.count.value} + ${down.points.count.value}) = ${total}`),
-    cutEvery: { across: every(quilt.width, across), down: every(quilt.height, down) },
-    cutWidth: lengthOf(width, cloths === 1 ? `2 × ${show(square)} = ${show(width)}` : `${show(square)} + ${show(seam)} seam to join the two cloths = ${show(width)}`),
-    lengths: { across: quilt.width + 2 * seam + across.own / 2, down: quilt.height + 2 * seam + down.own / 2 },
   };
 }

@@ -1,4 +1,4 @@
-import { TOLERANCE } from '../length/tolerance.ts';
+import { nearestWhole, TOLERANCE } from '../length/tolerance.ts';
 
 /** Scallops along one side between two corners: arcs alike, their tops on the quilt's edge and their valleys `depth` inside it. */
 export interface SideScallops {
@@ -37,7 +37,7 @@ const halfChord = (radius: number, rise: number): number => Math.sqrt(Math.max(0
 export function solveScallops(quilt: { width: number; height: number }, width: number, depth: number): Scallops {
   const room = quilt.width - 2 * insetOf(arcRadius(width, depth), depth);
   const rise = quilt.height - 2 * insetOf(arcRadius(width, depth), depth);
-  let [n, m] = [Math.max(1, Math.round(room / width)), Math.max(1, Math.round(rise / width))];
+  let [n, m] = [Math.max(1, nearestWhole(room / width)), Math.max(1, nearestWhole(rise / width))];
   for (;;) {
     const solved = dividedInto(quilt, n, m, depth);
     const steep = (side: SideScallops) => side.count > 1 && side.width < 2 * depth - TOLERANCE;

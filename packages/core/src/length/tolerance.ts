@@ -12,3 +12,6 @@ export const howManyFit = (length: number, size: number): number => Math.max(0, 
 
 /** Whole number of `size` needed to cover `length`; an exact cover needs no extra. */
 export const howManyCover = (length: number, size: number): number => Math.max(0, Math.ceil((length - TOLERANCE) / size));
+
+/** The nearest whole number; a half goes up, whatever the last bit says. */
+export const nearestWhole = (value: number): number => Math.floor(value + 0.5 + TOLERANCE);

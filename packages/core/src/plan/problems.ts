@@ -6,6 +6,8 @@ import { targetSize } from '../target/size.ts';
 import { borderTotals } from '../border/stack.ts';
 import { finishRefusals, shapeRefusals } from '../edge/together.ts';
 import { fabricFor, fabricUsePath, fabricUses } from './fabric-use.ts';
+import { edgeLengths, layerLengths } from './layers-and-edge-lengths.ts';
+import { type Range, RANGES } from './ranges.ts';
 import type { Plan } from './shape.ts';
 
 /** What stops a plan from being drawn, where it stands in the plan, and what to do about it. */
@@ -13,48 +15,6 @@ export interface Problem {
   readonly path: readonly (string | number)[];
   readonly message: string;
 }
-
-interface Range {
-  /** As it opens a sentence. */
-  readonly what: string;
-  /** Inches; shown and checked in the plan's unit. */
-  readonly least: number;
-  readonly most: number;
-}
-
-/**
- * The sizes between which a length makes sense at a cutting table (common practice, generously drawn).
- * They catch a slipped decimal point, not an unusual quilt.
- */
-export const RANGES = {
-  seam: { what: 'A seam allowance', least: 1 / 16, most: 1 },
-  block: { what: 'A block', least: 1, most: 60 },
-  measured: { what: 'A measured block', least: 1, most: 62 },
-  border: { what: 'A border', least: 1 / 4, most: 30 },
-  repeat: { what: 'A repeat', least: 1 / 2, most: 40 },
-  top: { what: 'A measured top', least: 2, most: 220 },
-  drop: { what: 'A drop or tuck', least: 0, most: 40 },
-  depth: { what: 'A mattress', least: 1, most: 30 },
-  target: { what: 'A target', least: 4, most: 200 },
-  overhang: { what: 'A backing’s overhang', least: 0, most: 12 },
-  piece: { what: 'A piece of batting', least: 2, most: 200 },
-  roll: { what: 'A roll’s width', least: 20, most: 130 },
-  made: { what: 'A measured backing', least: 4, most: 300 },
-  spacing: { what: 'The distance of quilting lines', least: 1 / 4, most: 20 },
-  radius: { what: 'A shaped corner', least: 1 / 2, most: 60 },
-  scallopWidth: { what: 'A scallop', least: 2, most: 24 },
-  scallopDepth: { what: 'A scallop’s depth', least: 1 / 4, most: 8 },
-  around: { what: 'A measured edge', least: 8, most: 900 },
-  visible: { what: 'What shows of a flange', least: 1 / 16, most: 2 },
-  pointSquare: { what: 'A square for a prairie point', least: 1, most: 12 },
-  pointOverlap: { what: 'An overlap', least: 0, most: 8 },
-  opening: { what: 'An opening to turn through', least: 3, most: 20 },
-  leftover: { what: 'A leftover’s width', least: 1 / 2, most: 130 },
-  leftoverLength: { what: 'A leftover’s length', least: 2, most: 300 },
-  start: { what: 'Where a binding begins', least: 0, most: 220 },
-  strip: { what: 'A binding strip', least: 1, most: 6 },
-  usable: { what: 'A fabric’s usable width', least: 8, most: 130 },
-} satisfies Record<string, Range>;
 
 export const GRID_LIMIT = 50;
 export const BORDER_LIMIT = 6;
@@ -119,38 +79,6 @@ export function planProblems(plan: Plan): Problem[] {
   // An edge is judged against a size that there is.
   if (problems.length === 0) problems.push(...shapeRefusals(plan, plannedSize(plan)));
   return problems;
-}
-
-type Checked = [path: Problem['path'], value: number, range: Range];
-
-function layerLengths({ backing, batting, quilting }: Plan): Checked[] {
-  const { made } = backing;
-  return [
-    [['backing', 'overhang'], backing.overhang, RANGES.overhang],
-    ...(made ? ([['width', made.width], ['height', made.height], ['diagonals', made.diagonals[0]], ['diagonals', made.diagonals[1]]] as const).map(([key, value]): Checked => [['backing', 'made', key], value, RANGES.made]) : []),
-    [['batting', 'rollWidth'], batting.rollWidth, RANGES.roll],
-    ...batting.pieces.flatMap(({ width, height }, i): Checked[] => [[['batting', 'pieces', i, 'width'], width, RANGES.piece], [['batting', 'pieces', i, 'height'], height, RANGES.piece]]),
-    [['quilting', 'spacing'], quilting.spacing, RANGES.spacing],
-  ];
-}
-
-function edgeLengths({ edge, binding }: Plan): Checked[] {
-  const { points, scallop } = edge;
-  const flange: Checked[] = binding.flange ? [[['binding', 'flange', 'visible'], binding.flange.visible, RANGES.visible]] : [];
-  return [
-    [['edge', 'radius'], edge.radius, RANGES.radius],
-    [['edge', 'scallop', 'width'], scallop.width, RANGES.scallopWidth],
-    [['edge', 'scallop', 'depth'], scallop.depth, RANGES.scallopDepth],
-    ...(edge.around === null ? [] : [[['edge', 'around'], edge.around, RANGES.around] satisfies Checked]),
-    [['edge', 'flange', 'visible'], edge.flange.visible, RANGES.visible],
-    [['edge', 'points', 'square'], points.square, RANGES.pointSquare],
-    [['edge', 'points', 'overlap'], points.overlap, RANGES.pointOverlap],
-    [['edge', 'points', 'opening'], points.opening, RANGES.opening],
-    [['binding', 'stripWidth'], binding.stripWidth, RANGES.strip],
-    ...flange,
-    ...binding.leftovers.flatMap(({ width, length }, i): Checked[] => [[['binding', 'leftovers', i, 'width'], width, RANGES.leftover], [['binding', 'leftovers', i, 'length'], length, RANGES.leftoverLength]]),
-    ...(binding.start === null ? [] : [[['binding', 'start'], binding.start, RANGES.start] satisfies Checked]),
-  ];
 }
 
 /** Finished size with its borders, as planned. */

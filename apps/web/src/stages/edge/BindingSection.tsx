@@ -11,7 +11,7 @@ import { Caution } from '../../figures/Caution.tsx';
 import { FabricChoice } from '../../figures/FabricChoice.tsx';
 import { FigureLine, Line } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LeftoverStrips } from './LeftoverStrips.tsx';
 
@@ -35,6 +35,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
   const chosen = plan.binding;
   const change = (part: Partial<Plan['binding']>) => edit((p) => ({ ...p, binding: { ...p.binding, ...part } }));
   const { bias, flange } = binding;
+  const curves = useAppSelector(selectQuilt).edge.outline.runs.filter((run) => run.kind === 'arc').length;
   const straight = chosen.grain === 'straight';
   return (
     <Section title="Binding">
@@ -80,6 +81,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
         </>
       )}
       {straight && <LeftoverStrips binding={binding} />}
+      {curves > 0 && <p><small>Round {curves === 1 ? 'the curve' : 'the curves'} ease the binding on with a little slack, not stretched: a stretched one cups the edge.</small></p>}
       <ul data-testid="mitres">
         {binding.mitres.map((mitre) => (
           <Line key={mitre.angle}>

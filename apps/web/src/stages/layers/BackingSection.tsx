@@ -55,7 +55,7 @@ export function BackingSection({ layers }: { layers: Layers }) {
       <ul>
         <FigureLine name="Backing, across" figure={layers.backing.width} unit={unit} />
         <FigureLine name="Backing, down" figure={layers.backing.height} unit={unit} />
-        <FigureLine name="Cloth" figure={layers.chosenBacking.fabric} unit={unit} rest={`selvages off: they shrink and pucker. ${formatWithUnit(fabricById(plan, backing.fabric).usableWidth, unit)} is left of this one`} />
+        <FigureLine name="Cloth" figure={layers.chosenBacking.fabric} unit={unit} rest={`selvages off: they shrink and pucker. ${formatWithUnit(fabricById(plan, layers.chosenBacking.way === 'wide' ? backing.wide : backing.fabric).usableWidth, unit)} is left of this one`} />
         {layers.chosenBacking.cost && <FigureLine name="Cost" figure={layers.chosenBacking.cost} unit={unit} />}
         {striped && <FigureLine name="Stripe, cut wide" figure={striped.cut} unit={unit} {...(striped.blocks > 0 ? { rest: `${striped.blocks} blocks, ${formatWithUnit(striped.gap, unit)} of cloth between and at the ends` } : {})} />}
         {striped && <FigureLine name="Stripe, cloth" figure={striped.fabric} unit={unit} />}

@@ -1,0 +1,59 @@
+import type { Point } from '../layout/piece.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
+import { type EdgeOutline, heading, type Side, SIDES } from './outline.ts';
+
+/** The point so far along an edge, and which way the edge goes there, in radians. */
+export function pointAt({ runs, length }: EdgeOutline, along: number): Point & { readonly heading: number } {
+  let left = ((along % length) + length) % length;
+  for (const run of runs) {
+    if (left <= run.length) {
+      if (run.kind === 'line') {
+        const t = left / run.length;
+        return { x: run.from.x + t * (run.to.x - run.from.x), y: run.from.y + t * (run.to.y - run.from.y), heading: heading(run, false) };
+      }
+      const angle = run.start + left / run.radius;
+      return { x: run.centre.x + run.radius * Math.cos(angle), y: run.centre.y + run.radius * Math.sin(angle), heading: angle + Math.PI / 2 };
+    }
+    left -= run.length;
+  }
+  const { x, y } = runs[0]!.from;
+  return { x, y, heading: heading(runs[0]!, false) };
+}
+
+/** The side an edge's point lies on, and how far from that side's left, or upper, end. */
+export function sideAt(outline: EdgeOutline, along: number): { readonly side: Side; readonly from: number } {
+  const { x, y } = pointAt(outline, along);
+  const { width, height } = outline;
+  const near = [y, width - x, height - y, x];
+  const side = SIDES[near.indexOf(Math.min(...near))]!;
+  return { side, from: side === 'top' || side === 'bottom' ? x : y };
+}
+
+/** How far along the edge the bottom side's point lies that is so far from its left end; its corners' ends where it would lie beyond. */
+export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
+  const [first, last] = bottomSpan(outline);
+  let along = 0;
+  for (const run of outline.runs) {
+    // Along the bottom the edge runs from right to left.
+    if (along >= first - TOLERANCE && along < last - TOLERANCE && run.to.x <= fromLeft && fromLeft <= run.from.x) {
+      if (run.kind === 'line') return along + run.from.x - fromLeft;
+      return along + run.radius * (Math.acos(Math.min(1, Math.max(-1, (fromLeft - run.centre.x) / run.radius))) - run.start);
+    }
+    along += run.length;
+  }
+  return fromLeft > pointAt(outline, first + TOLERANCE).x ? first : last;
+}
+
+/** Where the bottom side begins and ends along the edge, its corners left out. */
+export function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, number] {
+  let along = 0;
+  let span: [number, number] | null = null;
+  const inset = scallops ? scallops.corner.inset - 1e-6 : 0;
+  for (const run of runs) {
+    const low = Math.min(run.from.y, run.to.y) > height / 2 && run.to.x < run.from.x;
+    const side = run.kind === 'line' ? Math.abs(run.from.y - run.to.y) < 1e-9 : scallops !== null && run.from.x <= width - inset && run.to.x >= inset;
+    if (low && side) span = [span?.[0] ?? along, along + run.length];
+    along += run.length;
+  }
+  return span ?? [0, along];
+}
