@@ -6,7 +6,7 @@ test('backing: every way drawn and compared, the overhang dragged on the tape, t
   const ways = page.getByRole('radiogroup', { name: 'Way of backing' });
   // Two panels of 89 1/2" are 5 yd at 9.50; one width of the wide cloth is 2 1/4 yd at 24.00.
   await expect(ways.getByRole('radio').first()).toBeChecked();
-  await expect.poll(() => plain(page.getByTestId('backing-because'))).toMatch(/^It costs least: 47\.50, and the next 54\.00\.$/);
+  await expect.poll(() => plain(page.getByTestId('backing-because'))).toMatch(/^It costs least without a stripe: 47\.50, and the next 54\.00\.$/);
   await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', /^M39/);
   await ways.getByText('Wide cloth, one width, no seam').click();
   await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', '');

@@ -24,6 +24,9 @@ describe('the finishing service stand-in', () => {
     const { number } = service.book(job());
     expect(number).toBe('LA-101');
     expect(service.quote(job())).toMatchObject({ ahead: 7, starts: '2026-12-14' });
+    expect(service.cancel('LA-101')).toBe(true);
+    expect(service.cancel('LA-101')).toBe(false);
+    expect(service.quote(job())).toMatchObject({ ahead: 6, starts: '2026-12-10' });
     for (const date of [(first as { starts: string }).starts, (first as { ready: string }).ready]) expect([0, 6]).not.toContain(new Date(date).getUTCDay());
   });
   // Handbook 6: 4" all round for a long-arm machine.
@@ -59,6 +62,8 @@ describe('over HTTP', () => {
     const booked = await request(app).post('/api/long-arm/bookings').send(job());
     expect(booked.status).toBe(201);
     expect(booked.body).toMatchObject({ number: 'LA-101', answer: { accepted: true } });
+    expect((await request(app).delete('/api/long-arm/bookings/LA-101')).status).toBe(204);
+    expect((await request(app).delete('/api/long-arm/bookings/LA-101')).body).toMatchObject({ code: 'no-such-booking' });
     const refused = await request(app).post('/api/long-arm/bookings').send(job({ batting: { width: 40, height: 40 } }));
     expect(refused.status).toBe(409);
     expect(refused.body).toMatchObject({ number: null, answer: { accepted: false } });

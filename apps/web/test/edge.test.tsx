@@ -59,7 +59,7 @@ describe('shape', () => {
 describe('binding', () => {
   test('strips, fold, grain and allowance', async () => {
     const { now } = show();
-    await userEvent.click(screen.getByRole('button', { name: /^2 ?1\/4\s*″$/ }));
+    await userEvent.click(screen.getByRole('button', { name: /^2 ?1\/4 → 5\/16\s*″$/ }));
     await choose(/Fold$/, 'Single');
     await choose(/Cut$/, 'Bias, from a square');
     await choose(/Allowance$/, /next 10/);

@@ -18,6 +18,7 @@ export { type JoinLine } from './cutting/join-lines.ts';
 export { type StripGroup } from './cutting/strips.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
+export { finishedWidth } from './edge/binding-widths.ts';
 export { type BindingJoin, type BindingJoins } from './edge/binding-joins.ts';
 export { BINDING_GRAINS, type BindingGrain, EDGE_FINISHES, EDGE_SHAPE_NAMES, EDGE_SHAPES, type EdgeFinish, type EdgeShape, FINISH_NAMES, FOLD_NAMES, GRAIN_NAMES, POINT_FOLDS, type PointFold } from './edge/choices.ts';
 export { type Edge, type EdgePoints, planEdge } from './edge/edge.ts';

@@ -42,6 +42,12 @@ describe('binding', () => {
     expect(width(1.5, 'single')).toBe(0.3125);
     expect(width(2.5, 'double', 'polyester')).toBeLessThan(width(2.5));
   });
+  test('a strip too narrow to cover its seam behind is told', () => {
+    const said = (stripWidth: number) => computeQuilt(plan(40, 50, {}, { stripWidth })).advice.filter((a) => a.path.join('.') === 'binding.stripWidth').map((a) => a.message).join();
+    // 1 1/2" folded is 3/4": less two seams of 1/4" and 1/8" to wrap round, 1/8" is left.
+    expect(said(1.5)).toMatch(/leaves 1\/8″ behind and does not cover its seam there: sew it at 3\/16″, or cut it wider/);
+    expect(said(2)).toBe('');
+  });
   // Common practice: a main strip of 1 1/2" and one of 1 3/4" for the flange make a binding whose flange shows 1/8".
   test('with a flange built in: 1 1/2" and 1 3/4"', () => {
     const { flange, strips } = edgeOf(40, 50, {}, { stripWidth: 2.75, flange: { visible: 0.125, fabric: 'accent' } }).binding!;

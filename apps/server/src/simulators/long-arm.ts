@@ -29,7 +29,8 @@ const WAITING = [1, 2, 1, 3, 1, 2];
  * on its frame and says why, or answers with a price and its place in the queue. Booked jobs lengthen the queue.
  */
 export class LongArm {
-  private readonly queue: number[] = [...WAITING];
+  /** Jobs in order, by the days they take; those booked here have a number. */
+  private queue: readonly { readonly number: string | null; readonly days: number }[] = WAITING.map((days) => ({ number: null, days }));
   private booked = 0;
 
   constructor(private readonly now: () => Date) {}
@@ -41,7 +42,7 @@ export class LongArm {
     const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
     const area = inch(job.top.width) * inch(job.top.height);
     const price = Math.max(LEAST_PRICE, Math.round(100 * area * PRICE[job.pattern]) / 100);
-    const waiting = this.queue.reduce((a, b) => a + b, 0);
+    const waiting = this.queue.reduce((sum, { days }) => sum + days, 0);
     const starts = workingDaysAfter(this.now(), waiting + 1);
     return {
       accepted: true, price, ahead: this.queue.length, starts: isoDate(starts), ready: isoDate(workingDaysAfter(starts, daysFor(job, area))),
@@ -57,9 +58,17 @@ export class LongArm {
     const answer = this.quote(job);
     if (!answer.accepted) return { number: null, answer };
     const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
-    this.queue.push(daysFor(job, inch(job.top.width) * inch(job.top.height)));
-    this.booked++;
-    return { number: `LA-${100 + this.booked}`, answer };
+    const number = `LA-${100 + ++this.booked}`;
+    this.queue = [...this.queue, { number, days: daysFor(job, inch(job.top.width) * inch(job.top.height)) }];
+    return { number, answer };
+  }
+
+  /** Takes a booked job out of the queue; false where there is none of this number. */
+  cancel(number: string): boolean {
+    const left = this.queue.filter((job) => job.number !== number);
+    const found = left.length < this.queue.length;
+    this.queue = left;
+    return found;
   }
 }
 

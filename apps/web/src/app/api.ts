@@ -57,9 +57,11 @@ export const api = createApi({
       query: (job) => ({ url: '/long-arm/bookings', method: 'POST', body: job, validateStatus: ({ status }) => status === 201 || status === 409 }),
       transformResponse: (said: { number: string | null; answer: unknown }) => ({ number: said.number, answer: longArmAnswerSchema.parse(said.answer) }),
     }),
+    // A booking the service no longer knows is as good as taken back.
+    cancelLongArm: build.mutation<void, string>({ query: (number) => ({ url: `/long-arm/bookings/${number}`, method: 'DELETE', validateStatus: ({ status }) => status === 204 || status === 404 }), transformResponse: () => undefined }),
     removeQuilt: build.mutation<void, string>({ query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }), invalidatesTags: ['shelf'] }),
     restoreQuilt: build.mutation<StoredQuilt, string>({ query: (id) => ({ url: `/quilts/${id}/restore`, method: 'POST' }), invalidatesTags: ['shelf'] }),
   }),
 });
 
-export const { useAddPictureMutation, useAskLongArmMutation, useBookLongArmMutation, useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;
+export const { useAddPictureMutation, useAskLongArmMutation, useBookLongArmMutation, useCancelLongArmMutation, useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;

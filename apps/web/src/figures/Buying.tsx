@@ -31,6 +31,7 @@ const Name = styled(TextField)`
 export function Buying() {
   const plan = useAppSelector(selectPlan);
   const { fabrics, layers } = useAppSelector(selectQuilt);
+  const priced = fabrics.filter((cut) => cut.cost !== null);
   const edit = useEdit();
   const add = () =>
     edit((p) => {
@@ -44,6 +45,7 @@ export function Buying() {
       <ul data-testid="shopping-list">
         {plan.fabrics.map((fabric, i) => <ClothLine key={fabric.id} fabric={fabric} index={i} cut={fabrics.find((c) => c.fabric.id === fabric.id)} plan={plan} />)}
       </ul>
+      {priced.length > 0 && <p data-testid="together">Together <b>{priced.reduce((sum, cut) => sum + cut.cost!.value, 0).toFixed(2)}</b>{priced.length < fabrics.length ? `, without the ${fabrics.length - priced.length} whose price is not said` : ''}.</p>}
       {layers?.chosenBatting && <p className="batting"><b>Batting</b>: <Lengths text={`${FIBRES[plan.batting.fibre].name.toLowerCase()}, ${layers.chosenBatting.text.toLowerCase()}`} /></p>}
     </Section>
   );
@@ -86,10 +88,12 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
           {cut.strips.map((group) => (
             <span key={group.width}>; <Why figure={group.strips} text={`${group.strips.value} ${group.strips.value === 1 ? 'strip' : 'strips'} of ${formatWithUnit(group.width, unit)}`} what={`${group.strips.value} strips`} /> for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
           ))}
+          {cut.demands.map((demand) => <span key={demand.line}>; <Lengths text={`${demand.line[0]!.toLowerCase()}${demand.line.slice(1)}`} /></span>)}
+          {cut.cost && <span>; costs <Why figure={cut.cost} text={cut.cost.value.toFixed(2)} what={`it costs ${cut.cost.value.toFixed(2)}`} /></span>}
         </p>
       )}
       <LengthField label="Usable width" value={fabric.usableWidth} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(usableWidth) => change({ usableWidth })} />
-      <PriceField label={`Price of ${fabric.name}, ${unit === 'in' ? 'a yard' : 'a metre'}`} value={fabric.price} onCommit={(price) => change({ price })} />
+      <PriceField label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'} value={fabric.price} onCommit={(price) => change({ price })} />
       <AdviceFor path={`fabrics.${index}.usableWidth`} />
     </Cloth>
   );

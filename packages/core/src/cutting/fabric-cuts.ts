@@ -1,6 +1,7 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
+import { costOf } from '../shopping/cost.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
 import type { Demand } from './demands.ts';
 import type { CutPiece } from './pieces.ts';
@@ -12,8 +13,12 @@ export interface FabricCut {
   readonly fabric: Fabric;
   readonly strips: readonly StripGroup[];
   readonly lengthwise: LengthwiseCut | null;
+  /** What layers and edge take of it. */
+  readonly demands: readonly Demand[];
   readonly needed: Figure;
   readonly buy: ShopCut;
+  /** Null where nobody has said its price. */
+  readonly cost: Figure | null;
   /** What this fabric is too narrow for, in words. */
   readonly tooNarrow: readonly string[];
 }
@@ -44,8 +49,10 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], dema
     fabric,
     strips: groups,
     lengthwise,
+    demands,
     needed: lengthOf(total, ...lines),
     buy: shopCut(total, unit),
+    cost: costOf([{ length: total, price: fabric.price }], unit),
     tooNarrow: tooWide.map(
       (need) =>
         `${need.name} are cut ${formatWithUnit(need.width, unit)} wide and ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable: choose a wider fabric for them.`,

@@ -13,7 +13,6 @@ export interface BuiltInFlange {
 /** What the cloth of the binding adds to what it wraps round, besides the batting: 1/16" (from memory). */
 const CLOTH_INCHES = 1 / 16;
 
-
 /** Folded, it lies under the seam, before it and behind it: three widths a layer double, four in all single, and what it wraps round (geometry). */
 export function finishedWidth(strip: number, fold: 'double' | 'single', loft: number, unit: Unit): Figure {
   const ease = loft + fromInches(CLOTH_INCHES, unit);

@@ -30,6 +30,7 @@ export function edgeAdvice(plan: Plan, { binding, outline, points, around }: Edg
     }
     if (!curved && grain !== 'straight') say('binding.grain', 'Straight edges do not need bias: it takes more cloth and stretches. It does show stripes and checks on the slant.');
     if (fold === 'single') say('binding.fold', 'A single fold wears through first: good for small hangings and tight curves, not for a quilt in use.');
+    if (binding.behind.value < plan.seam - 1e-6) say('binding.stripWidth', `Sewn ${show(plan.seam)} from the edge, this strip leaves ${show(Math.max(0, binding.behind.value))} behind and does not cover its seam there${binding.finished.value >= fromInches(1 / 8, unit) ? `: sew it at ${show(binding.finished.value)}` : ''}, or cut it wider.`);
     const bulky = fromInches(BULKY_INCHES, unit);
     const kept = { lengths: binding.order, loss: grain === 'straight' ? plan.binding.stripWidth : 2 * plan.seam * Math.SQRT2 };
     if (binding.joins.clear < bulky && edge.shape !== 'scalloped') {

@@ -139,11 +139,12 @@ const better = (priced: boolean) => (a: BackingOption, b: BackingOption): number
 /** Why the first of the ways is the best, against the next. */
 function reasonFor([best, ...rest]: readonly [BackingOption, ...BackingOption[]], unit: Unit): string {
   const next = rest.find((o) => o.way !== 'stripe');
-  if (!next) return 'The only way there is.';
-  if (best.cost && next.cost && best.cost.value < next.cost.value - 1e-9) return `It costs least: ${best.cost.value.toFixed(2)}, and the next ${next.cost.value.toFixed(2)}.`;
+  const plain = rest.some((o) => o.way === 'stripe') ? ' without a stripe' : '';
+  if (!next) return `The only way there is${plain}.`;
+  if (best.cost && next.cost && best.cost.value < next.cost.value - 1e-9) return `It costs least${plain}: ${best.cost.value.toFixed(2)}, and the next ${next.cost.value.toFixed(2)}.`;
   if (near(best.area, next.area)) return 'As much cloth as the next, and fewer seams.';
   const saved = next.way === 'wide' || best.way === 'wide' ? `${Math.round(100 * (1 - best.area / next.area))}% less cloth` : `${formatWithUnit(next.fabric.value - best.fabric.value, unit)} less cloth`;
-  return `Least cloth: ${saved} than the next.`;
+  return `Least cloth${plain}: ${saved} than the next.`;
 }
 
 /** What a stripe would save, where it saves anything. */

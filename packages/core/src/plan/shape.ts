@@ -17,7 +17,6 @@ export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
 
-
 const pileBlockSchema = z.strictObject({
   id: name('The block’s id', 40),
   name: name('The block’s name'),

@@ -1,4 +1,4 @@
-import { BINDING_GRAINS, BINDING_SCHOOLS, type Binding, formatWithUnit, GRAIN_NAMES, type Plan, SCHOOL_NAMES } from '@lattice/core';
+import { BINDING_GRAINS, BINDING_SCHOOLS, type Binding, FIBRES, finishedWidth, formatLength, formatWithUnit, fromInches, GRAIN_NAMES, type Plan, SCHOOL_NAMES } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -35,12 +35,14 @@ export function BindingSection({ binding }: { binding: Binding }) {
   const chosen = plan.binding;
   const change = (part: Partial<Plan['binding']>) => edit((p) => ({ ...p, binding: { ...p.binding, ...part } }));
   const { bias, flange } = binding;
+  // What each usual strip finishes at, wrapped round this batting.
+  const loft = fromInches(FIBRES[plan.batting.fibre].loft, unit);
   const curves = useAppSelector(selectQuilt).edge.outline.runs.filter((run) => run.kind === 'arc').length;
   const straight = chosen.grain === 'straight';
   return (
     <Section title="Binding">
       <LengthField label="Strip, cut" value={chosen.stripWidth} unit={unit} onCommit={(stripWidth) => change({ stripWidth })} />
-      <Presets value={chosen.stripWidth} presets={STRIPS[unit].map((width) => ({ name: formatWithUnit(width, unit), value: width }))} onChoose={(stripWidth) => void change({ stripWidth })} />
+      <Presets value={chosen.stripWidth} presets={STRIPS[unit].map((width) => ({ name: `${formatLength(width, unit)} → ${formatWithUnit(finishedWidth(width, chosen.fold, loft, unit).value, unit)}`, value: width }))} onChoose={(stripWidth) => void change({ stripWidth })} />
       <ChoiceField labelled label="Fold" value={chosen.fold} choices={FOLDS} onChange={(fold) => change({ fold: fold as 'double' })} />
       <AdviceFor path="binding.fold" />
       <ChoiceField labelled label="Cut" value={chosen.grain} choices={grains} onChange={(grain) => change({ grain: grain as Plan['binding']['grain'] })} />

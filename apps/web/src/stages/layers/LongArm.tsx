@@ -1,7 +1,7 @@
 import { formatSize, type Layers, LONG_ARM_PATTERNS, type LongArmAnswer, type LongArmJob } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { serverError, useAskLongArmMutation, useBookLongArmMutation } from '../../app/api.ts';
+import { serverError, useAskLongArmMutation, useBookLongArmMutation, useCancelLongArmMutation } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -39,6 +39,7 @@ export function LongArm({ layers }: { layers: Layers }) {
   const [problem, setProblem] = useState<string | null>(null);
   const [ask, asking] = useAskLongArmMutation();
   const [book, booking] = useBookLongArmMutation();
+  const [cancel, cancelling] = useCancelLongArmMutation();
   const { unit, backing } = plan;
   const top = { width: finished.width.value, height: finished.height.value };
   const planned = { width: layers.backing.width.value, height: layers.backing.height.value };
@@ -49,8 +50,16 @@ export function LongArm({ layers }: { layers: Layers }) {
   };
   const booked = plan.quilting.booking;
   const same = booked && Math.abs(booked.width - top.width) < 0.06 && Math.abs(booked.height - top.height) < 0.06;
-  const cancel = () => edit((p) => ({ ...p, quilting: { ...p.quilting, booking: null } }));
-  const home = () => edit((p) => ({ ...p, quilting: { ...p.quilting, by: 'home', booking: null } }));
+  /** Takes the booking back at the service first: the plan says no other than what it knows. */
+  const goOn = async (by: 'home' | 'long-arm') => {
+    setProblem(null);
+    try {
+      if (booked) await cancel(booked.number).unwrap();
+      edit((p) => ({ ...p, quilting: { ...p.quilting, by, booking: null } }));
+    } catch (failure) {
+      setProblem(serverError(failure).message);
+    }
+  };
   // What was heard is of the sizes that were sent; for others it has to be asked again.
   const answer = heard && heard.of === JSON.stringify(job) ? heard.answer : null;
   const tell = async (send: () => Promise<LongArmAnswer>) => {
@@ -76,9 +85,10 @@ export function LongArm({ layers }: { layers: Layers }) {
           ? <Verdict role="status" data-kind="true">Send top, backing and batting apart, pressed, not pinned together; mark the top edge of each.</Verdict>
           : <Verdict role="status" data-kind="square-up"><Lengths text={`It was booked as ${formatSize(booked.width, booked.height, unit)} and comes to ${formatSize(top.width, top.height, unit)} now. Ask again.`} /></Verdict>}
         <div className="ways">
-          <Button onPress={() => void cancel()}>{same ? 'Cancel the booking' : 'Ask again'}</Button>
-          <Button onPress={() => void home()}>Quilt it myself instead</Button>
+          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('long-arm')}>{same ? 'Cancel the booking' : 'Ask again'}</Button>
+          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('home')}>Quilt it myself instead</Button>
         </div>
+        {problem && <Verdict role="alert" data-kind="square-up">{problem}</Verdict>}
       </Answer>
     );
   }
@@ -97,7 +107,7 @@ export function LongArm({ layers }: { layers: Layers }) {
           <>
             <h4>It cannot take this job</h4>
             <ul>{answer.reasons.map((reason) => <li key={reason}><Lengths text={reason} /></li>)}</ul>
-            <div className="ways"><Button onPress={() => void home()}>Quilt it myself instead</Button></div>
+            <div className="ways"><Button onPress={() => void goOn('home')}>Quilt it myself instead</Button></div>
           </>
         )}
         {answer?.accepted && (
@@ -107,7 +117,7 @@ export function LongArm({ layers }: { layers: Layers }) {
             <ul>{answer.working.map((line) => <li key={line}>{line}</li>)}</ul>
             <div className="ways">
               <Button look="main" isDisabled={booking.isLoading} onPress={() => void onBook()}>Book it</Button>
-              <Button onPress={() => void home()}>Quilt it myself instead</Button>
+              <Button onPress={() => void goOn('home')}>Quilt it myself instead</Button>
             </div>
           </>
         )}

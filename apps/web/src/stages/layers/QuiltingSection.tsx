@@ -28,7 +28,8 @@ export function QuiltingSection({ layers }: { layers: Layers }) {
   return (
     <Section title="Quilting">
       <ChoiceField labelled label="Quilted" value={plan.quilting.by} choices={BY} onChange={(by) => edit((p) => ({ ...p, quilting: { ...p.quilting, by: by as Plan['quilting']['by'] } }))} />
-      {plan.quilting.by === 'home' ? <AtHome layers={layers} /> : <LongArm layers={layers} />}
+      {/* A booking stays in sight until it is taken back. */}
+      {plan.quilting.by === 'home' && plan.quilting.booking === null ? <AtHome layers={layers} /> : <LongArm layers={layers} />}
     </Section>
   );
 }
