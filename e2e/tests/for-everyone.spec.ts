@@ -139,4 +139,20 @@ test.describe('on a phone, by touch', () => {
     const box = (await page.getByRole('button', { name: 'More: Usable width' }).first().boundingBox())!;
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(42);
   });
+
+  test('layers and edge: the stage at work stays in sight on the rail, a way and a finish are chosen by touch', async ({ page, server }) => {
+    await openCopy(page, server);
+    await page.getByRole('link', { name: 'Layers' }).tap();
+    await page.getByRole('radiogroup', { name: 'Way of backing' }).getByText('Wide cloth, one width, no seam').tap();
+    await expect(page.getByRole('radio', { name: /Wide cloth/ })).toBeChecked();
+    await page.getByRole('link', { name: 'Edge' }).tap();
+    await expect(page.getByTestId('edge-corner')).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Edge' })).toBeInViewport();
+    await page.getByRole('button', { name: 'Prairie points' }).tap();
+    await page.getByRole('button', { name: 'Use prairie points instead' }).tap();
+    await expect(page.getByTestId('points')).toContainText('Points in all');
+    await page.getByText('All round', { exact: true }).first().tap();
+    await expect(page.getByText(/left open to turn/)).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  });
 });

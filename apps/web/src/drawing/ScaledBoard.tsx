@@ -43,8 +43,11 @@ export const Mark = styled(ToggleButton)`
   @media (pointer: coarse) { min-height: 44px; padding: 3px 16px; border-radius: 22px; }
 `;
 
-/** Pixels kept free round the drawing: tapes, with room for their grips beside them, and the legend. */
-const marginFor = (grip: number, taped: boolean) => (taped ? { left: 60 + grip, top: 60 + grip, right: 30, bottom: 48 } : { left: 30, top: 24, right: 30, bottom: 48 });
+/** Pixels kept free round the drawing: tapes, with room for their grips beside them, and the legend, which takes two lines where it is narrow. */
+function marginFor(grip: number, taped: boolean, narrow: boolean) {
+  const legend = { right: narrow ? 14 : 30, bottom: narrow ? 40 + 1.4 * grip : 48 };
+  return taped ? { left: 60 + grip, top: 60 + grip, ...legend } : { left: narrow ? 14 : 30, top: 24, ...legend };
+}
 
 /** How the drawing lies in its room: pixels for one unit, and where its top left corner is. */
 export interface Lying {
@@ -85,7 +88,7 @@ interface ScaledBoardProps {
 export function ScaledBoard({ unit, size, shown = size, label, tapes, ground = 'var(--card)', children, over, said, marks }: ScaledBoardProps) {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const room = useRoom(element);
-  const margin = marginFor(gripSize(), tapes !== undefined);
+  const margin = marginFor(gripSize(), tapes !== undefined, room.width < 520);
   const free = { width: room.width - margin.left - margin.right, height: room.height - margin.top - margin.bottom };
   const scale = Math.max(0, Math.min(free.width / shown.width, free.height / shown.height));
   const x = margin.left + Math.max(0, (free.width - shown.width * scale) / 2);

@@ -1,15 +1,10 @@
 import { useCallback, useMemo } from 'react';
-import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useMoveBand } from '../quilt/useMoveBand.ts';
 import { grainMarked, pointedAt } from '../quilt/viewSlice.ts';
-import { StageGrid } from './stageLayout.ts';
-
-const Stage = styled(StageGrid)`
-  @media (max-width: 760px) { grid-template-rows: min(110vw, 62vh) auto; }
-`;
+import { BoardGrid } from './stageLayout.ts';
 
 /** The quilt to scale with its tapes, and beside it whatever figures the stage has. */
 export function StageWithBoard({ children }: { children: React.ReactNode }) {
@@ -22,9 +17,9 @@ export function StageWithBoard({ children }: { children: React.ReactNode }) {
   const onMove = useMoveBand();
   const known = useMemo(() => pointed.filter((part) => part in quilt.layout.parts), [pointed, quilt.layout]);
   return (
-    <Stage>
+    <BoardGrid>
       <QuiltBoard plan={plan} quilt={quilt} grain={grain} onGrain={(on) => dispatch(grainMarked(on))} pointed={known} onPoint={onPoint} onMove={onMove} />
       {children}
-    </Stage>
+    </BoardGrid>
   );
 }

@@ -9,6 +9,11 @@ export const StageGrid = styled.div`
   @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); height: auto; }
 `;
 
+/** A stage whose left side is a drawing: on a phone it has a height of its own. */
+export const BoardGrid = styled(StageGrid)`
+  @media (max-width: 760px) { grid-template-rows: min(110vw, 62vh) auto; }
+`;
+
 /** The right side of a stage that scrolls by itself. */
 export const StageSide = styled.aside`
   position: relative;

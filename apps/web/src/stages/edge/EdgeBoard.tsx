@@ -12,7 +12,6 @@ const Held = styled.div`
   min-height: 280px;
   background: var(--ground);
   > .views { justify-self: start; display: flex; gap: 4px; margin: 12px 16px 0; padding: 3px; border: 1px solid var(--line); border-radius: 10px; background: var(--card); }
-  @media (max-width: 760px) { grid-template-rows: auto min(110vw, 62vh); }
 `;
 const View = styled(ToggleButton)`
   padding: 5px 14px;

@@ -1,7 +1,7 @@
 import { useAppSelector } from '../../app/store.ts';
 import { Panel } from '../../figures/Panel.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { StageGrid } from '../stageLayout.ts';
+import { BoardGrid } from '../stageLayout.ts';
 import { BindingSection } from './BindingSection.tsx';
 import { EdgeBoard } from './EdgeBoard.tsx';
 import { FinishSection } from './FinishSection.tsx';
@@ -16,7 +16,7 @@ export function EdgeStage() {
   const quilt = useAppSelector(selectQuilt);
   const { binding, flange, points } = quilt.edge;
   return (
-    <StageGrid>
+    <BoardGrid>
       <EdgeBoard {...{ plan, quilt }} />
       <Panel
         choices={
@@ -30,6 +30,6 @@ export function EdgeStage() {
           </>
         }
       />
-    </StageGrid>
+    </BoardGrid>
   );
 }

@@ -3,7 +3,7 @@ import { Panel } from '../../figures/Panel.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { StageWithBoard } from '../StageWithBoard.tsx';
-import { StageGrid } from '../stageLayout.ts';
+import { BoardGrid } from '../stageLayout.ts';
 import { BackingSection } from './BackingSection.tsx';
 import { BattingSection } from './BattingSection.tsx';
 import { LayersBoard } from './LayersBoard.tsx';
@@ -23,9 +23,9 @@ export function LayersStage() {
     );
   }
   return (
-    <StageGrid>
+    <BoardGrid>
       <LayersBoard {...{ plan, quilt, layers }} />
       <Panel choices={<><BackingSection layers={layers} /><MadeSection layers={layers} /><BattingSection layers={layers} /><QuiltingSection layers={layers} /></>} />
-    </StageGrid>
+    </BoardGrid>
   );
 }
