@@ -90,6 +90,21 @@ describe('binding', () => {
   });
 });
 
+describe('how it is made', () => {
+  const steps = () => within(screen.getByRole('list', { name: 'Order of cutting and joining' })).getAllByRole('listitem').map((li) => li.textContent!);
+  test('straight strips: cut, joined at 45°, folded, begun where the joins are best', () => {
+    show();
+    expect(steps()[0]).toMatch(/^Cut 6 strips of 2 ?1\/2/);
+    expect(steps()[1]).toMatch(/at 45°, selvage ends hanging past the seam; trim to 1\/4/);
+    expect(steps()[2]).toMatch(/Fold it in half/);
+    expect(steps()[3]).toMatch(/^Begin .* from the left along the bottom and leave 8/);
+  });
+  test('one continuous strip is marked in lanes and joined into a tube', () => {
+    show({ shape: 'rounded' }, { grain: 'bias-tube', fold: 'single' });
+    expect(steps().join()).toMatch(/corner to corner.*Mark \d+ lanes.*into a tube.*Press one long edge under/);
+  });
+});
+
 describe('prairie points', () => {
   test('fold, colours and opening', async () => {
     const { now } = show({ finishes: ['prairie-points'] });

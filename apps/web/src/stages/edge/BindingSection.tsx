@@ -13,6 +13,7 @@ import { FigureLine, Line } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
+import { bindingSteps } from './bindingSteps.ts';
 import { LeftoverStrips } from './LeftoverStrips.tsx';
 
 const Steps = styled.ol`
@@ -72,7 +73,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
         <FigureLine name="Finishes, both sides alike" figure={binding.finished} unit={unit} rest="sewn that far from the edge; wrapped round this batting" />
         <FigureLine name="Behind, sewn at the quilt’s seam" figure={binding.behind} unit={unit} />
       </ul>
-      {bias && <Steps aria-label="Order of cutting and joining">{biasSteps(plan, binding).map((step) => <li key={step}><Lengths text={step} /></li>)}</Steps>}
+      <Steps aria-label="Order of cutting and joining">{bindingSteps(plan, binding).map((step) => <li key={step}><Lengths text={step} /></li>)}</Steps>
       <SwitchField label="A flange built in" value={chosen.flange !== null} onChange={(on) => void change({ flange: on ? { visible: unit === 'in' ? 0.125 : 0.3, fabric: plan.edge.flange.fabric } : null })} />
       {chosen.flange && (
         <>
@@ -96,24 +97,4 @@ export function BindingSection({ binding }: { binding: Binding }) {
       <Caution>Close the cutter at every put-down and cut away from yourself. Press joins, do not drag bias with the iron. Mind steam, and never leave an iron on. Pins out before the needle meets them.</Caution>
     </Section>
   );
-}
-
-/** How bias strips are cut and joined, with this plan's figures. */
-function biasSteps({ unit, binding: { grain, stripWidth } }: Plan, { bias, order }: Binding): string[] {
-  const show = (v: number) => formatWithUnit(v, unit);
-  if (grain === 'bias-tube') {
-    return [
-      `Cut the square of ${show(bias!.cloth.value)} corner to corner and join the two triangles along a straight side.`,
-      `Mark ${bias!.tube!.lanes} lanes ${show(stripWidth)} wide along the bias edges; trim what is left over.`,
-      'Join the two straight ends into a tube, one lane along, so that the first line meets the second.',
-      'Cut along the line, round and round: one strip.',
-    ];
-  }
-  return [
-    grain === 'bias-square'
-      ? `Fold the square of ${show(bias!.cloth.value)} corner to corner and again. The first cut, along the double fold, is half a strip: ${show(stripWidth / 2)}. Every other one is ${show(stripWidth)}.`
-      : `Lay a 45° line from a corner across the length of ${show(bias!.cloth.value)} and cut strips of ${show(stripWidth)} to both sides of it.`,
-    `Join long and short by turns: ${order.map((length) => show(length)).join(', ')}.`,
-    'Press the joins open.',
-  ];
 }

@@ -1,0 +1,43 @@
+import { type Binding, formatLength, formatWithUnit, type Plan } from '@lattice/core';
+
+/** How a binding is cut, joined and folded, in order, with this plan's own figures (handbook 7). */
+export function bindingSteps(plan: Plan, binding: Binding): string[] {
+  const { unit, binding: { grain } } = plan;
+  const show = (v: number) => formatWithUnit(v, unit);
+  const cut = grain === 'straight' ? straightCut(binding, show, unit) : biasCut(plan, binding, show);
+  const tail = show(unit === 'in' ? 8 : 20);
+  return [
+    ...cut,
+    binding.flange
+      ? 'Press the seam along it open and fold it wrong sides together: the flange stands out at one edge.'
+      : plan.binding.fold === 'double' ? 'Fold it in half along its length, wrong sides together.' : `Press one long edge under by ${show(binding.finished.value)}.`,
+    `Begin ${show(binding.joins.start)} from the left along the bottom and leave ${tail} unsewn; sew ${show(binding.finished.value)} from the edge. Join the two tails at 45° where they meet.`,
+  ];
+}
+
+function straightCut({ strips, stripWidth, flange, leftovers }: Binding, show: (value: number) => string, unit: Plan['unit']): string[] {
+  const widths = flange ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length` : show(stripWidth);
+  return [
+    ...(leftovers && leftovers.lengths.length > 0 ? [`Cut the leftovers down to ${show(stripWidth)} and join long and short by turns.`] : []),
+    ...(strips.value > 0 ? [`Cut ${strips.value} strips of ${widths}.`] : []),
+    `Join the strips at 45°, selvage ends hanging past the seam; trim to ${formatLength(unit === 'in' ? 0.25 : 0.6, unit)}${unit === 'in' ? '″' : ' cm'} and press the joins open.`,
+  ];
+}
+
+function biasCut({ unit, binding: { grain, stripWidth } }: Plan, { bias, order }: Binding, show: (value: number) => string): string[] {
+  const cloth = show(bias!.cloth.value);
+  if (grain === 'bias-tube') {
+    return [
+      `Cut the square of ${cloth} corner to corner and join the two triangles along a straight side.`,
+      `Mark ${bias!.tube!.lanes} lanes ${show(stripWidth)} wide along the bias edges; trim what is left over.`,
+      'Join the two straight ends into a tube, one lane along, so that the first line meets the second.',
+      'Cut along the line, round and round: one strip.',
+    ];
+  }
+  return [
+    grain === 'bias-square'
+      ? `Fold the square of ${cloth} corner to corner and again. The first cut, along the double fold, is half a strip: ${show(stripWidth / 2)}. Every other one is ${show(stripWidth)}.`
+      : `Lay a 45° line from a corner across the length of ${cloth} and cut strips of ${show(stripWidth)} to both sides of it.`,
+    `Join long and short by turns: ${order.map((length) => formatLength(length, unit)).join(', ')}${unit === 'in' ? '″' : ' cm'}. Press the joins open.`,
+  ];
+}
