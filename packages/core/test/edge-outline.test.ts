@@ -122,5 +122,7 @@ describe('scallops', () => {
     expect(scallopRefusal(quilt, 6, 3.5)).toBe('too-deep');
     expect(scallopRefusal({ width: 20, height: 20 }, 8, 1)).toBe('too-wide');
     expect(scallopRefusal(quilt, 6, 1)).toBeNull();
+    // One scallop between two corners, squeezed past half a circle.
+    expect(scallopRefusal({ width: 8.375, height: 30.75 }, 3, 1.375)).toBe('too-wide');
   });
 });

@@ -87,10 +87,8 @@ test('any layers and any edge go into a plan file and come out the same; in cent
   fc.assert(fc.property(anyEdgedPlan, (plan) => {
     expect(readPlanJson(writePlanJson(plan))).toEqual({ ok: true, plan });
     const metric = convertPlan(plan, 'cm');
-    // A millimetre of rounding can tip a corner that only just fitted; nothing else.
-    const problems = planProblems(metric);
-    for (const { path } of problems) expect(path.slice(0, 2).join('.')).toMatch(/^edge\.(scallop|radius|points)$/);
-    if (problems.length === 0) expect(computeQuilt(metric).edge.outline.length / 2.54).toBeCloseTo(computeQuilt(plan).edge.outline.length, -1);
+    expect(planProblems(metric).map((p) => p.message)).toEqual([]);
+    if (metric.edge.shape === plan.edge.shape) expect(computeQuilt(metric).edge.outline.length / 2.54).toBeCloseTo(computeQuilt(plan).edge.outline.length, -1);
   }), { numRuns: 40 });
 });
 

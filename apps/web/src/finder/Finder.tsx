@@ -4,6 +4,7 @@ import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
@@ -75,6 +76,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
   const [request, setRequest] = useState<FitRequest>(() => startRequest(plan, target ? { width: target.width.value, height: target.height.value } : plan.unit === 'in' ? { width: 60, height: 72 } : { width: 150, height: 180 }));
   const { news, failed, stop } = useFits(plan, request);
   const [chosen, setChosen] = useState(0);
+  const [refused, setRefused] = useState<string | null>(null);
   const best = news?.best ?? [];
   const pick = best[Math.min(chosen, best.length - 1)];
   const ask = (change: Partial<FitRequest>) => {
@@ -111,13 +113,15 @@ export function Finder({ onClose }: { onClose: () => void }) {
           </Grid>
         </div>
         <Ways>
+          {refused && <span role="alert"><Lengths text={refused} /></span>}
           <Button onPress={onClose}>Leave the quilt as it is</Button>
           <Button
             look="main"
             isDisabled={!pick}
             onPress={() => {
-              if (pick) edit((p) => applyFit(p, pick, request.target));
-              onClose();
+              const refused = pick ? edit((p) => applyFit(p, pick, request.target)) : null;
+              setRefused(refused);
+              if (refused === null) onClose();
             }}
           >
             Set the quilt like this

@@ -77,7 +77,10 @@ function dividedInto(quilt: { width: number; height: number }, n: number, m: num
 export function scallopRefusal(quilt: { width: number; height: number }, width: number, depth: number): 'too-deep' | 'too-wide' | null {
   if (depth > width / 2 + TOLERANCE) return 'too-deep';
   const radius = arcRadius(width, depth);
-  return Math.min(quilt.width, quilt.height) < 2 * (radius + width / 2) + width * 0.6 ? 'too-wide' : null;
+  if (Math.min(quilt.width, quilt.height) < 2 * (radius + width / 2) + width * 0.6) return 'too-wide';
+  // Even a single one left between two corners may be squeezed past half a circle.
+  const { across, down } = solveScallops(quilt, width, depth);
+  return Math.min(across.width, down.width) < 2 * depth - TOLERANCE ? 'too-wide' : null;
 }
 
 /** Length of one arc along a side, and of a corner's. */

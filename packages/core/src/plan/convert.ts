@@ -1,6 +1,7 @@
 import { rulerFine } from '../length/rounding.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import { settingOf } from '../setting/registry.ts';
+import { withEdgeThatFits } from './another-top.ts';
 import type { Plan, Target } from './shape.ts';
 
 /**
@@ -18,7 +19,8 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
   for (const field of settingOf(plan.setting.kind).fields) {
     if (field.type === 'length') setting[field.key] = length(setting[field.key] as number);
   }
-  return {
+  // A millimetre of rounding can tip a corner that only just fitted.
+  return withEdgeThatFits({
     ...plan,
     unit: to,
     seam,
@@ -37,7 +39,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     ...convertEdge(plan, length),
     // A price of a yard becomes the price of a metre, to the penny.
     fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth), price: fabric.price === null ? null : Math.round(100 * fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)) / 100 })),
-  };
+  });
 }
 
 type Convert = (value: number) => number;

@@ -3,9 +3,9 @@ import { limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { settingOf } from '../setting/registry.ts';
 import { targetSize } from '../target/size.ts';
-import { borderTotals } from '../border/stack.ts';
 import { finishRefusals, shapeRefusals } from '../edge/together.ts';
 import { fabricFor, fabricUsePath, fabricUses } from './fabric-use.ts';
+import { plannedSize } from './planned-size.ts';
 import { edgeLengths, layerLengths } from './layers-and-edge-lengths.ts';
 import { type Range, RANGES } from './ranges.ts';
 import type { Plan } from './shape.ts';
@@ -79,13 +79,6 @@ export function planProblems(plan: Plan): Problem[] {
   // An edge is judged against a size that there is.
   if (problems.length === 0) problems.push(...shapeRefusals(plan, plannedSize(plan)));
   return problems;
-}
-
-/** Finished size with its borders, as planned. */
-function plannedSize({ setting, grid, block, borders }: Plan): { width: number; height: number } {
-  const { extent } = settingOf(setting.kind);
-  const { sides, ends } = borderTotals(borders);
-  return { width: extent('across', grid.across, block.width, setting) + 2 * sides, height: extent('down', grid.down, block.height, setting) + 2 * ends };
 }
 
 /** Blocks that share an id, and places of the wall that name one twice. */

@@ -1,4 +1,5 @@
 import { near } from '../length/tolerance.ts';
+import { forAnotherTop } from '../plan/another-top.ts';
 import type { Plan } from '../plan/shape.ts';
 import { startBorder } from '../plan/start.ts';
 import type { Fit } from './find.ts';
@@ -7,7 +8,7 @@ import { targetSize } from './size.ts';
 
 /**
  * The plan set as a found design: setting, grid and border widths; fabrics and corners of borders it had
- * are kept. What was measured is let go, since it was of another top. A target the plan has stays when
+ * are kept. What was measured, booked or chosen of another top is let go. A target the plan has stays when
  * the search was for its size.
  */
 export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target']): Plan {
@@ -15,7 +16,7 @@ export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target']): Pl
     const had = plan.borders[i];
     return had ? { ...had, sides, ends } : { ...startBorder(sides, plan.borders.at(-1)?.fabric ?? plan.binding.fabric), ends };
   });
-  return { ...plan, setting: fit.setting, grid: fit.grid, borders, measured: [], target: target ? targetOf(plan, target) : plan.target };
+  return forAnotherTop({ ...plan, setting: fit.setting, grid: fit.grid, borders, target: target ? targetOf(plan, target) : plan.target });
 }
 
 function targetOf(plan: Plan, target: NonNullable<FitRequest['target']>): Plan['target'] {

@@ -1,6 +1,7 @@
 import { computeQuilt, type Quilt } from '../compute.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
+import { forAnotherTop } from '../plan/another-top.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
@@ -61,8 +62,8 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
 }
 
 function splitInto(plan: Plan, whole: Quilt, quilts: number, grid: Split['grid'], needs: number, blocks: number): Split {
-  const plans = Array.from({ length: quilts }, (_, i): Plan => ({
-    ...plan, title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`, grid, measured: [], pile: plan.pile.slice(i * needs, (i + 1) * needs),
+  const plans = Array.from({ length: quilts }, (_, i): Plan => forAnotherTop({
+    ...plan, title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`, grid, pile: plan.pile.slice(i * needs, (i + 1) * needs),
   }));
   const one = computeQuilt(plans[0]!);
   const show = (v: number) => formatLength(v, plan.unit);
