@@ -39,7 +39,7 @@ export { type Backing, type BackingOption } from './layer/backing.ts';
 export { type BattingOption } from './layer/batting.ts';
 export { BACKING_WAYS, type BackingWay, MARKING_NAMES, type Marking, MARKINGS } from './layer/choices.ts';
 export { BATTING_COLOURS, FIBRE_IDS, type FibreId, FIBRES } from './layer/fibres.ts';
-export { type Layers } from './layer/layers.ts';
+export { backingCloth, type Layers } from './layer/layers.ts';
 export { LONG_ARM_PATTERNS, type LongArmAnswer, longArmAnswerSchema, type LongArmJob, longArmJobSchema } from './layer/long-arm.ts';
 export { SKEW_INCHES } from './layer/made.ts';
 export { type Slab } from './layer/slabs.ts';

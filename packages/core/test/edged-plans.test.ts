@@ -68,8 +68,8 @@ test('any layers and any edge: every figure is a number, every figure says why, 
       expect(edge.binding.length.value).toBeGreaterThan(edge.around.value - 1e-9);
       expect(edge.binding.joins.joins.every((j) => j.from >= -1e-6 && j.from <= Math.max(edge.outline.width, edge.outline.height) + 1e-6)).toBe(true);
       // Joined, the strips go all round.
-      const loss = plan.binding.grain === 'straight' ? plan.binding.stripWidth : plan.binding.grain === 'bias-tube' ? 0 : 2 * plan.seam * Math.SQRT2;
-      const reach = edge.binding.order.reduce((a, b) => a + b, 0) - (edge.binding.order.length - 1) * loss;
+      const { lengths, loss } = edge.binding.joined;
+      const reach = lengths.reduce((a, b) => a + b, 0) - (lengths.length - 1) * loss;
       if (plan.binding.grain !== 'straight' && !edge.binding.bias!.tooWide) expect(reach).toBeGreaterThan(edge.around.value - 1e-6);
     }
     if (edge.points) {

@@ -42,9 +42,9 @@ export function EdgeToCut() {
       <ul data-testid="binding">
         {flange && <FigureLine name="Flange, strips" figure={flange.strips} unit={unit} after={`at ${formatWithUnit(flange.cutWidth.value, unit)}`} rest={`two of ${formatWithUnit(flange.sides.value, unit)}, two of ${formatWithUnit(flange.ends.value, unit)}`} />}
         {binding && <FigureLine name="Binding, with corners and tails" figure={binding.length} unit={unit} />}
-        {binding && !binding.bias && <FigureLine name="Strips, selvage to selvage" figure={binding.strips} unit={unit} after={`at ${formatWithUnit(binding.flange ? binding.flange.main.value : binding.stripWidth, unit)}`} />}
+        {binding && !binding.bias && <FigureLine name="Strips, selvage to selvage" figure={binding.strips} unit={unit} after={`at ${formatWithUnit(binding.cutWidth, unit)}`} />}
         {binding?.flange && <FigureLine name="Strips of the flange in it, cut" figure={binding.flange.flange} unit={unit} />}
-        {binding?.bias && <FigureLine name={`${GRAIN_NAMES[plan.binding.grain]}, cloth`} figure={binding.bias.cloth} unit={unit} after={`for strips of ${formatWithUnit(binding.stripWidth, unit)}`} />}
+        {binding?.bias && <FigureLine name={`${GRAIN_NAMES[plan.binding.grain]}, cloth`} figure={binding.bias.cloth} unit={unit} after={`for strips of ${formatWithUnit(binding.cutWidth, unit)}`} />}
         {points && <FigureLine name="Prairie points" figure={points.total} unit={unit} rest={FOLD_NAMES[plan.edge.points.fold].toLowerCase()} />}
         {points?.cloths.map((cloth, i) => <FigureLine key={i} name={`Strips of ${plan.fabrics.find((f) => f.id === cloth.fabric)!.name.toLowerCase()}`} figure={cloth.strips} unit={unit} after={`at ${formatWithUnit(cloth.cutWidth, unit)}`} />)}
       </ul>

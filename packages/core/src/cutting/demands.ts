@@ -1,6 +1,6 @@
 import type { Edge } from '../edge/edge.ts';
 import { numberOf } from '../figure/figure.ts';
-import type { Layers } from '../layer/layers.ts';
+import { backingCloth, type Layers } from '../layer/layers.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 
@@ -13,9 +13,10 @@ export interface Demand {
 }
 
 /** What the backing asks for, in the way that was chosen. */
-export function layerDemands(plan: Plan, { chosenBacking: { way, panels, fabric, stripe } }: Layers): Demand[] {
+export function layerDemands(plan: Plan, { chosenBacking }: Layers): Demand[] {
+  const { way, panels, fabric, stripe } = chosenBacking;
   const main: Demand = {
-    fabric: way === 'wide' ? plan.backing.wide : plan.backing.fabric, length: fabric.value,
+    fabric: backingCloth(plan, chosenBacking).id, length: fabric.value,
     line: `Backing: ${way === 'wide' ? 'one width' : numberOf(panels, 'panel')}, ${formatExact(fabric.value)}`,
   };
   return stripe ? [main, { fabric: plan.backing.stripe.fabric, length: stripe.fabric.value, line: `Stripe of the backing: ${formatExact(stripe.fabric.value)}` }] : [main];
@@ -26,8 +27,8 @@ export function edgeDemands(plan: Plan, { binding, flange, points }: Edge): Dema
   const show = (v: number) => formatLength(v, plan.unit);
   const demands: Demand[] = [];
   if (binding) {
-    const { bias, strips, fabric, flange: built } = binding;
-    const how = bias ? `${bias.rule.value > 0 && plan.binding.grain !== 'bias-length' ? `a square of ${show(fabric.value)}` : `a length of ${show(fabric.value)}`} for bias strips` : `${numberOf(strips.value, 'strip')} × ${show(built ? built.main.value : binding.stripWidth)} = ${formatExact(fabric.value)}`;
+    const { bias, strips, fabric, cutWidth, flange: built } = binding;
+    const how = bias ? `${plan.binding.grain !== 'bias-length' ? `a square of ${show(fabric.value)}` : `a length of ${show(fabric.value)}`} for bias strips` : `${numberOf(strips.value, 'strip')} × ${show(cutWidth)} = ${formatExact(fabric.value)}`;
     // Leftovers may be enough.
     if (fabric.value > 0) demands.push({ fabric: plan.binding.fabric, length: fabric.value, line: `Binding: ${how}` });
     if (built && plan.binding.flange) demands.push({ fabric: plan.binding.flange.fabric, length: built.fabric.value, line: `Flange in the binding: ${built.fabric.working.at(-1)!}` });

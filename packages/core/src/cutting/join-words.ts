@@ -1,10 +1,11 @@
+import type { Edge } from '../edge/edge.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { FabricCut } from './fabric-cuts.ts';
 import { SHOWS_INCHES } from './joins.ts';
 import type { CutPiece } from './pieces.ts';
 
-/** A joined strip of the top, and where its joins fall. */
+/** A joined strip of the top or the flange, and where its joins fall. */
 export interface JoinedStrip {
   /** "Border 2 sides, first". */
   readonly what: string;
@@ -17,18 +18,27 @@ export interface JoinedStrip {
 
 const NTH = ['first', 'second', 'third', 'fourth'];
 
-/** Every border or sash strip that is joined, and how to move a join that shows. */
-export function joinedStrips(pieces: readonly CutPiece[], fabrics: readonly FabricCut[], unit: Unit): JoinedStrip[] {
-  const near = fromInches(SHOWS_INCHES, unit);
-  return fabrics.flatMap(({ strips }) => strips.flatMap(({ yields, joined }) => yields.flatMap(({ key, joins, length, count }) => {
+/** Every strip of flange, border or sash that is joined, and how to move a join that shows. */
+export function joinedStrips({ pieces, fabrics, edge: { flange } }: { readonly pieces: readonly CutPiece[]; readonly fabrics: readonly FabricCut[]; readonly edge: Pick<Edge, 'flange'> }, unit: Unit): JoinedStrip[] {
+  const ofTop = fabrics.flatMap(({ strips }) => strips.flatMap(({ yields, joined }) => yields.flatMap(({ key, joins, length }) => {
     const piece = pieces.find((p) => p.key === key);
-    if (!piece || piece.under) return [];
-    return joins.flatMap((at, i): JoinedStrip[] => {
-      if (at.length === 0) return [];
-      const clear = Math.min(...at.flatMap((join) => [join, length - join, Math.abs(join - length / 2)]));
-      const more = joined && joined.withOneMore > near ? `; one strip more moves it to ${formatWithUnit(joined.withOneMore, unit)}` : '';
-      const remedy = clear < near - 1e-6 ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.` : null;
-      return [{ what: count > 1 ? `${piece.name}, ${NTH[i] ?? `number ${i + 1}`}` : piece.name, joins: at, length, remedy }];
-    });
+    return piece && !piece.under ? stripsOf(piece.name, joins, length, joined?.withOneMore ?? null, unit) : [];
   })));
+  if (!flange) return ofTop;
+  return [
+    ...stripsOf('Flange sides', flange.joins.sides, flange.sides.value, null, unit),
+    ...stripsOf('Flange top and bottom', flange.joins.ends, flange.ends.value, null, unit),
+    ...ofTop,
+  ];
+}
+
+function stripsOf(name: string, joins: readonly (readonly number[])[], length: number, withOneMore: number | null, unit: Unit): JoinedStrip[] {
+  const near = fromInches(SHOWS_INCHES, unit);
+  return joins.flatMap((at, i): JoinedStrip[] => {
+    if (at.length === 0) return [];
+    const clear = Math.min(...at.flatMap((join) => [join, length - join, Math.abs(join - length / 2)]));
+    const more = withOneMore !== null && withOneMore > near ? `; one strip more moves it to ${formatWithUnit(withOneMore, unit)}` : '';
+    const remedy = clear < near - 1e-6 ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.` : null;
+    return [{ what: joins.length > 1 ? `${name}, ${NTH[i] ?? `number ${i + 1}`}` : name, joins: at, length, remedy }];
+  });
 }

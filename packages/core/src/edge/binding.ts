@@ -18,6 +18,8 @@ export interface Binding {
   readonly around: Figure;
   readonly length: Figure;
   readonly stripWidth: number;
+  /** What its strips are cut: the strip's width, or the main strip's where a flange is built in. */
+  readonly cutWidth: number;
   /** How wide it shows, filled with batting, the same on front and back; it is sewn that far from the edge. */
   readonly finished: Figure;
   /** Sewn at the quilt's own seam instead: what shows behind. */
@@ -32,8 +34,8 @@ export interface Binding {
   readonly leftovers: Leftovers | null;
   readonly flange: BuiltInFlange | null;
   readonly mitres: readonly Mitre[];
-  /** As long as each strip is, in the order they are joined. */
-  readonly order: readonly number[];
+  /** Its strips in the order they are joined. */
+  readonly joined: Joined;
   readonly joins: BindingJoins;
 }
 
@@ -57,25 +59,27 @@ export function planBinding(wish: BindingWish): Binding {
   const { binding, outline, around, unit, usable, seam } = wish;
   const { stripWidth } = binding;
   const length = lengthBy(wish);
-  const leftovers = binding.grain === 'straight' && binding.leftovers.length > 0 ? useUp(binding.leftovers, stripWidth, length.value, unit) : null;
-  const bias = binding.grain === 'straight' ? null : planBias({ grain: binding.grain, strip: stripWidth, usable, seam, unit }, length.value);
-  const own = leftovers ? leftovers.wanting.value : length.value;
   const flange = binding.flange ? builtIn(stripWidth, binding.flange.visible, seam, unit) : null;
   const cutWidth = flange ? flange.main.value : stripWidth;
+  const leftovers = binding.grain === 'straight' && binding.leftovers.length > 0 ? useUp(binding.leftovers, cutWidth, length.value, unit) : null;
+  const { grain } = binding;
+  const biasOf = (strip: number, cloth: number) => (grain === 'straight' ? null : planBias({ grain, strip, usable: cloth, seam, unit }, length.value));
+  const bias = biasOf(cutWidth, usable);
+  const own = leftovers ? leftovers.wanting.value : length.value;
   const strips = bias ? biasPieces(bias) : own <= 1e-9 ? countOf(0, 'The leftovers are enough: 0') : stripsOf(own, usable, unit);
-  const strict = bias ? strips : own <= 1e-9 ? strips : strictStripsOf(own, usable, stripWidth, unit);
+  const strict = bias ? strips : own <= 1e-9 ? strips : strictStripsOf(own, usable, cutWidth, unit);
   const clothFor = (width: number, count = strips.value) => lengthOf(count * width, `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`);
-  const joined = joinedRun(wish, strips.value, bias, leftovers);
+  const joined = joinedRun(wish, cutWidth, strips.value, bias, leftovers);
   const finished = finishedWidth(stripWidth, binding.fold, wish.loft, unit);
   return {
-    around, length, stripWidth, finished,
+    around, length, stripWidth, cutWidth, finished,
     behind: behindAt(stripWidth, binding.fold, seam, wish.loft, unit),
     strips, strictStrips: strict,
     fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth),
     bias, leftovers,
-    flange: flange && { ...flange, fabric: clothFor(flange.flange.value, stripsOf(length.value, wish.flangeUsable, unit).value) },
+    flange: flange && { ...flange, fabric: biasOf(flange.flange.value, wish.flangeUsable)?.cloth ?? clothFor(flange.flange.value, stripsOf(length.value, wish.flangeUsable, unit).value) },
     mitres: mitresOf(outline, finished.value, unit),
-    order: joined.lengths,
+    joined,
     joins: binding.start === null ? bestStart(outline, joined, around.value, unit) : joinsFrom(outline, joined, binding.start, around.value),
   };
 }
@@ -88,8 +92,8 @@ function lengthBy({ binding: { school }, outline, around, straightSides, unit }:
 }
 
 /** The strips as they are joined end to end. */
-function joinedRun({ binding, usable, seam }: BindingWish, strips: number, bias: BiasPlan | null, leftovers: Leftovers | null): Joined {
+function joinedRun({ usable, seam }: BindingWish, cutWidth: number, strips: number, bias: BiasPlan | null, leftovers: Leftovers | null): Joined {
   if (bias?.tube) return { lengths: [bias.gives.value], loss: 0 };
   if (bias) return { lengths: longAndShort(bias.cut!.strips).map((s) => s.length), loss: biasJoinLoss(seam) };
-  return { lengths: [...(leftovers?.lengths ?? []), ...Array.from({ length: strips }, () => usable)], loss: binding.stripWidth };
+  return { lengths: [...(leftovers?.lengths ?? []), ...Array.from({ length: strips }, () => usable)], loss: cutWidth };
 }

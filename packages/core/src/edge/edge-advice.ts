@@ -32,14 +32,13 @@ export function edgeAdvice(plan: Plan, { binding, outline, points, around }: Edg
     if (fold === 'single') say('binding.fold', 'A single fold wears through first: good for small hangings and tight curves, not for a quilt in use.');
     if (binding.behind.value < plan.seam - 1e-6) say('binding.stripWidth', `Sewn ${show(plan.seam)} from the edge, this strip leaves ${show(Math.max(0, binding.behind.value))} behind and does not cover its seam there${binding.finished.value >= fromInches(1 / 8, unit) ? `: sew it at ${show(binding.finished.value)}` : ''}, or cut it wider.`);
     const bulky = fromInches(BULKY_INCHES, unit);
-    const kept = { lengths: binding.order, loss: grain === 'straight' ? plan.binding.stripWidth : 2 * plan.seam * Math.SQRT2 };
     if (binding.joins.clear < bulky && edge.shape !== 'scalloped') {
-      const better = start === null ? null : bestStart(outline, kept, around.value, unit);
+      const better = start === null ? null : bestStart(outline, binding.joined, around.value, unit);
       say('binding.start', `A join falls ${show(binding.joins.clear)} from a corner. ${better && better.clear > binding.joins.clear + 0.25 ? `Begin ${show(better.start)} from the left and the nearest is ${show(better.clear)} away.` : 'Shorten the first strip, or cut one strip more.'}`);
     }
     if (binding.bias?.tooWide) say('binding.grain', `A square of ${show(binding.bias.cloth.value)} is wider than this cloth. Cut the bias from a length of fabric instead.`);
     if (binding.bias && binding.bias.cloth.value > binding.bias.rule.value) say('binding.stripWidth', `The rule of the root says ${formatLength(binding.bias.rule.value, unit)}, which comes out short; ${show(binding.bias.cloth.value)} is enough.`);
-    for (const i of binding.leftovers?.tooNarrow ?? []) said.push({ path: ['binding', 'leftovers', i], message: `This one is narrower than the strip of ${show(plan.binding.stripWidth)} and gives nothing.` });
+    for (const i of binding.leftovers?.tooNarrow ?? []) said.push({ path: ['binding', 'leftovers', i], message: `This one is narrower than the strip of ${show(binding.cutWidth)} and gives nothing.` });
     if (plan.binding.flange && plan.edge.finishes.includes('flange')) say('binding.flange', 'There is a flange built into this binding and another beside it: two will show.');
   }
   if (points) {

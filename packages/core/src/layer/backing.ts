@@ -1,5 +1,6 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import { rulerStepDown } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { costOf } from '../shopping/cost.ts';
@@ -81,7 +82,7 @@ export function planBacking(size: { width: number; height: number }, wish: Backi
   const order = better([...panels, ...others].every((o) => o.cost));
   // A stripe is a matter of taste: it is never put first, only what it saves is said.
   const options = [[...panels, ...wider].sort(order), striped.sort(order)].flat() as [BackingOption, ...BackingOption[]];
-  remarks.push(...stripeSaves(options[0], striped[0], unit), ...smallerOverhang(size, options[0], sides, cloth, overhang));
+  remarks.push(...stripeSaves(options[0], striped[0], unit), ...smallerOverhang(size, panels.reduce((a, b) => (b.fabric.value < a.fabric.value ? b : a)), sides, cloth, overhang));
   return { width, height, options, because: reasonFor(options, unit), remarks };
 }
 
@@ -142,7 +143,7 @@ function reasonFor([best, ...rest]: readonly [BackingOption, ...BackingOption[]]
   const plain = rest.some((o) => o.way === 'stripe') ? ' without a stripe' : '';
   if (!next) return `The only way there is${plain}.`;
   if (best.cost && next.cost && best.cost.value < next.cost.value - 1e-9) return `It costs least${plain}: ${best.cost.value.toFixed(2)}, and the next ${next.cost.value.toFixed(2)}.`;
-  if (near(best.area, next.area)) return 'As much cloth as the next, and fewer seams.';
+  if (near(best.area, next.area)) return best.slabs.length < next.slabs.length ? 'As much cloth as the next, and fewer seams.' : 'As good as the next: as much cloth, as many seams.';
   const saved = next.way === 'wide' || best.way === 'wide' ? `${Math.round(100 * (1 - best.area / next.area))}% less cloth` : `${formatWithUnit(next.fabric.value - best.fabric.value, unit)} less cloth`;
   return `Least cloth${plain}: ${saved} than the next.`;
 }
@@ -154,14 +155,14 @@ function stripeSaves(best: BackingOption, stripe: BackingOption | undefined, uni
   return stripe.area < best.area - 1e-6 ? [`A stripe ${formatWithUnit(stripe.stripe!.finished, unit)} wide between the panels saves a panel: ${Math.round(100 * (1 - stripe.area / best.area))}% less cloth.`] : [];
 }
 
-/** Where a little less overhang, still enough at home, saves a whole panel. */
+/** Where a little less overhang, still enough at home, saves a whole panel, against the best way of the same cloth. */
 function smallerOverhang(size: { width: number; height: number }, best: BackingOption, sides: readonly ('vertical' | 'horizontal')[], cloth: PanelCloth, overhang: number): string[] {
   const show = (v: number) => formatWithUnit(v, cloth.unit);
   return sides.flatMap((seams) => {
     const span = seams === 'vertical' ? size : turned(size);
     const panels = coverWith(span.width + 2 * overhang, 1, cloth).count - 1;
     if (panels < 1) return [];
-    const over = Math.floor(8 * Math.min(overhang, (panelReach(panels, cloth) - span.width) / 2)) / 8;
+    const over = rulerStepDown(cloth.unit).apply(Math.min(overhang, (panelReach(panels, cloth) - span.width) / 2));
     const length = panels * (span.height + 2 * over);
     if (over < fromInches(LEAST_OVERHANG_INCHES, cloth.unit) - 1e-6 || length > best.fabric.value - 1e-6) return [];
     return [`With ${show(over)} of overhang, enough for quilting at home, ${panels === 1 ? 'one width' : `${panels} panels with ${seams} seams`} would do: ${show(length)}, ${show(best.fabric.value - length)} less.`];

@@ -40,3 +40,6 @@ export function planLayers(plan: Plan, layout: Layout, top: { width: number; hei
     marked: markTop(layout, plan.quilting.marking, plan.quilting.spacing, unit),
   };
 }
+
+/** The fabric a way of backing is cut from. */
+export const backingCloth = (plan: Plan, { way }: Pick<BackingOption, 'way'>): Fabric => fabricById(plan, way === 'wide' ? plan.backing.wide : plan.backing.fabric);

@@ -41,7 +41,7 @@ export function EdgeBoard({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
       </ToggleButtonGroup>
       {shown === 'corner' && <CornerView {...{ plan, quilt }} />}
       {shown === 'round' && <AllRound {...{ plan, quilt }} />}
-      {shown === 'bias' && bias && <BiasPlan plan={plan} bias={bias} stripWidth={quilt.edge.binding!.stripWidth} />}
+      {shown === 'bias' && bias && <BiasPlan plan={plan} bias={bias} stripWidth={quilt.edge.binding!.cutWidth} />}
     </Held>
   );
 }

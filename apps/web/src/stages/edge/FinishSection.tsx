@@ -1,4 +1,4 @@
-import { EDGE_FINISHES, type EdgeFinish, FINISH_NAMES } from '@lattice/core';
+import { EDGE_FINISHES, type EdgeFinish, FINISH_NAMES, type Plan } from '@lattice/core';
 import { useState } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
@@ -30,20 +30,23 @@ const ART: Readonly<Record<EdgeFinish, React.ReactNode>> = {
   'prairie-points': <path d="M14 40V16H54M14 16L20 6L26 16L32 6L38 16L44 6L50 16M14 16L4 22L14 28L4 34L14 40" />,
 };
 
-/** The finishes that were chosen, and those of a change that was refused, for the way out of it. */
+/** The finishes that go with one that was refused beside what there is: the way out. */
 function instead(finish: EdgeFinish): EdgeFinish[] {
   return finish === 'flange' ? ['flange', 'binding'] : [finish];
 }
 
 /** What finishes the edge. Two go together where the trade puts them together; otherwise the reason is said, and the way out. */
 export function FinishSection() {
-  const { finishes } = useAppSelector(selectPlan).edge;
+  const { edge: now } = useAppSelector(selectPlan);
+  const { finishes } = now;
   const edit = useEdit();
-  const [refused, setRefused] = useState<{ finish: EdgeFinish; why: string } | null>(null);
+  const [said, setRefused] = useState<{ finish: EdgeFinish; why: string; of: Plan['edge'] } | null>(null);
+  // What was said of another edge is no longer true of this one.
+  const refused = said?.of === now ? said : null;
   const set = (next: readonly EdgeFinish[]) => edit((p) => ({ ...p, edge: { ...p.edge, finishes: EDGE_FINISHES.filter((f) => next.includes(f)) } }));
   const toggle = (finish: EdgeFinish, on: boolean) => {
     const why = set(on ? [...finishes, finish] : finishes.filter((f) => f !== finish));
-    setRefused(why === null ? null : { finish, why });
+    setRefused(why === null ? null : { finish, why, of: now });
   };
   const way = refused && !finishes.includes(refused.finish) ? instead(refused.finish) : null;
   return (
@@ -63,7 +66,7 @@ export function FinishSection() {
             <Button
               onPress={() => {
                 const why = set(way);
-                setRefused(why === null ? null : { finish: refused.finish, why });
+                setRefused(why === null ? null : { finish: refused.finish, why, of: now });
               }}
             >
               Use {way.map((f) => FINISH_NAMES[f].toLowerCase()).join(' and ')} instead

@@ -22,10 +22,7 @@ export function JoinsSection({ quilt }: { quilt: Quilt }) {
   const edit = useEdit();
   const { unit } = plan;
   const { binding } = quilt.edge;
-  const { flange } = quilt.edge;
-  const sides = ['first', 'second'];
-  const flanges = flange ? [['Flange, side', flange.joins.sides], ['Flange, top and bottom', flange.joins.ends]].flatMap(([name, joins]) => (joins as readonly (readonly number[])[]).flatMap((at, i) => (at.length > 0 ? [{ what: `${name as string}, ${sides[i]}`, joins: at, remedy: null }] : []))) : [];
-  const strips = [...flanges, ...joinedStrips(quilt.pieces, quilt.fabrics, unit)];
+  const strips = joinedStrips(quilt, unit);
   if (!binding && strips.length === 0) return null;
   const begin = (start: number | null) => edit((p) => ({ ...p, binding: { ...p.binding, start } }));
   return (

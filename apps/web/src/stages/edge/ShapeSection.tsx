@@ -22,7 +22,8 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { id } = useParams();
-  const [problem, setProblem] = useState<string | null>(null);
+  const [refused, setRefused] = useState<{ why: string; of: Plan['edge'] } | null>(null);
+  const problem = refused?.of === plan.edge ? refused.why : null;
   const { unit } = plan;
   const { shape, corners, radius, scallop, around } = plan.edge;
   const change = (part: Partial<Plan['edge']>) => edit((p) => ({ ...p, edge: { ...p.edge, ...part } }));
@@ -30,7 +31,10 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const sided = shape === 'rounded' || shape === 'clipped';
   return (
     <Section title="Shape">
-      <ChoiceField labelled label="Edge" value={shape} choices={shapes} onChange={(to) => setProblem(change({ shape: to as EdgeShape }))} />
+      <ChoiceField labelled label="Edge" value={shape} choices={shapes} onChange={(to) => {
+        const why = change({ shape: to as EdgeShape });
+        setRefused(why === null ? null : { why, of: plan.edge });
+      }} />
       {problem && <Verdict role="alert" data-kind="ease">{problem}</Verdict>}
       {sided && <ChoiceField labelled label="Which corners" value={corners} choices={WHICH} onChange={(to) => change({ corners: to as 'all' })} />}
       {sided && <LengthField label={shape === 'rounded' ? 'Radius' : 'Cut off along each side'} value={radius} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(to) => change({ radius: to })} />}

@@ -15,29 +15,32 @@ export function bindingSteps(plan: Plan, binding: Binding): string[] {
   ];
 }
 
-function straightCut({ strips, stripWidth, flange, leftovers }: Binding, show: (value: number) => string, unit: Plan['unit']): string[] {
-  const widths = flange ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length` : show(stripWidth);
+function straightCut({ strips, cutWidth, flange, leftovers }: Binding, show: (value: number) => string, unit: Plan['unit']): string[] {
+  const widths = flange ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length` : show(cutWidth);
   return [
-    ...(leftovers && leftovers.lengths.length > 0 ? [`Cut the leftovers down to ${show(stripWidth)} and join long and short by turns.`] : []),
+    ...(leftovers && leftovers.lengths.length > 0 ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short by turns.`] : []),
     ...(strips.value > 0 ? [`Cut ${strips.value} strips of ${widths}.`] : []),
     `Join the strips at 45°, selvage ends hanging past the seam; trim to ${formatLength(unit === 'in' ? 0.25 : 0.6, unit)}${unit === 'in' ? '″' : ' cm'} and press the joins open.`,
   ];
 }
 
-function biasCut({ unit, binding: { grain, stripWidth } }: Plan, { bias, order }: Binding, show: (value: number) => string): string[] {
+function biasCut({ unit, binding: { grain } }: Plan, { bias, joined, cutWidth, flange }: Binding, show: (value: number) => string): string[] {
   const cloth = show(bias!.cloth.value);
+  const beside = flange ? [`From ${show(flange.fabric.value)} of the flange’s cloth cut strips of ${show(flange.flange.value)} in the same way, and join the two along their length.`] : [];
   if (grain === 'bias-tube') {
     return [
       `Cut the square of ${cloth} corner to corner and join the two triangles along a straight side.`,
-      `Mark ${bias!.tube!.lanes} lanes ${show(stripWidth)} wide along the bias edges; trim what is left over.`,
+      `Mark ${bias!.tube!.lanes} lanes ${show(cutWidth)} wide along the bias edges; trim what is left over.`,
       'Join the two straight ends into a tube, one lane along, so that the first line meets the second.',
       'Cut along the line, round and round: one strip.',
+      ...beside,
     ];
   }
   return [
     grain === 'bias-square'
-      ? `Fold the square of ${cloth} corner to corner and again. The first cut, along the double fold, is half a strip: ${show(stripWidth / 2)}. Every other one is ${show(stripWidth)}.`
-      : `Lay a 45° line from a corner across the length of ${cloth} and cut strips of ${show(stripWidth)} to both sides of it.`,
-    `Join long and short by turns: ${order.map((length) => formatLength(length, unit)).join(', ')}${unit === 'in' ? '″' : ' cm'}. Press the joins open.`,
+      ? `Fold the square of ${cloth} corner to corner and again. The first cut, along the double fold, is half a strip: ${show(cutWidth / 2)}. Every other one is ${show(cutWidth)}.`
+      : `Lay a 45° line from a corner across the length of ${cloth} and cut strips of ${show(cutWidth)} to both sides of it.`,
+    `Join long and short by turns: ${joined.lengths.map((length) => formatLength(length, unit)).join(', ')}${unit === 'in' ? '″' : ' cm'}. Press the joins open.`,
+    ...beside,
   ];
 }

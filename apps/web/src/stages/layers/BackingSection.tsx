@@ -1,4 +1,4 @@
-import { type BackingOption, fabricById, fromInches, formatWithUnit, type Layers, type Plan, shopCut } from '@lattice/core';
+import { backingCloth, type BackingOption, fromInches, formatWithUnit, type Layers, type Plan, shopCut } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -10,7 +10,7 @@ import { backingName } from '../../figures/backingName.ts';
 import { FabricChoice } from '../../figures/FabricChoice.tsx';
 import { FigureLine } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { BackingSlabs, SeamLines } from './LayersBoard.tsx';
 import { Ways } from './Ways.tsx';
@@ -55,7 +55,7 @@ export function BackingSection({ layers }: { layers: Layers }) {
       <ul>
         <FigureLine name="Backing, across" figure={layers.backing.width} unit={unit} />
         <FigureLine name="Backing, down" figure={layers.backing.height} unit={unit} />
-        <FigureLine name="Cloth" figure={layers.chosenBacking.fabric} unit={unit} rest={`selvages off: they shrink and pucker. ${formatWithUnit(fabricById(plan, layers.chosenBacking.way === 'wide' ? backing.wide : backing.fabric).usableWidth, unit)} is left of this one`} />
+        <FigureLine name="Cloth" figure={layers.chosenBacking.fabric} unit={unit} rest={`selvages off: they shrink and pucker. ${formatWithUnit(backingCloth(plan, layers.chosenBacking).usableWidth, unit)} is left of this one`} />
         {layers.chosenBacking.cost && <FigureLine name="Cost" figure={layers.chosenBacking.cost} unit={unit} />}
         {striped && <FigureLine name="Stripe, cut wide" figure={striped.cut} unit={unit} {...(striped.blocks > 0 ? { rest: `${striped.blocks} blocks, ${formatWithUnit(striped.gap, unit)} of cloth between and at the ends` } : {})} />}
         {striped && <FigureLine name="Stripe, cloth" figure={striped.fabric} unit={unit} />}
@@ -73,11 +73,12 @@ export function BackingSection({ layers }: { layers: Layers }) {
 /** One way drawn small: the backing with its pieces and seams. */
 function Sample({ option, plan, layers }: { option: BackingOption; plan: Plan; layers: Layers }) {
   const [width, height] = [layers.backing.width.value, layers.backing.height.value];
-  const cloth = fabricById(plan, option.way === 'wide' ? plan.backing.wide : plan.backing.fabric).colour;
+  const { pile } = useAppSelector(selectQuilt);
+  const cloth = backingCloth(plan, option).colour;
   return (
     <svg viewBox={`0 0 ${width} ${height}`}>
       <rect width={width} height={height} fill={cloth} />
-      <BackingSlabs slabs={option.slabs} plan={plan} />
+      <BackingSlabs slabs={option.slabs} plan={plan} spare={pile.spare} />
       <SeamLines slabs={option.slabs} />
     </svg>
   );

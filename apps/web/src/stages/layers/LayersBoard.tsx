@@ -1,4 +1,4 @@
-import { type Band, fabricById, formatSize, type Layers, type Plan, type Quilt, type Slab } from '@lattice/core';
+import { backingCloth, type Band, fabricById, formatSize, type Layers, type PileBlock, type Plan, type Quilt, type Slab } from '@lattice/core';
 import { useId, useState } from 'react';
 import { FaceDefinitions, lookOf } from '../../drawing/faces.tsx';
 import { Mark, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
@@ -32,7 +32,7 @@ export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt;
   const { layout } = quilt;
   const drawn = { width: layout.finished.width.value, height: layout.finished.height.value };
   const size = { width: drawn.width + 2 * overhang, height: drawn.height + 2 * overhang };
-  const cloth = fabricById(plan, layers.chosenBacking.way === 'wide' ? plan.backing.wide : plan.backing.fabric).colour;
+  const cloth = backingCloth(plan, layers.chosenBacking).colour;
   const marked = layers.marked.lines.map(({ from, to }) => `M${from.x} ${from.y}L${to.x} ${to.y}`).join('');
   // Folded back along a slant through the lower right corner; the batting a little further out than the top.
   const fold = Math.min(drawn.width, drawn.height) * 0.42;
@@ -58,7 +58,7 @@ export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt;
         <clipPath id={`${clip}-top`}><path d={cutOff(drawn, fold)} /></clipPath>
         <clipPath id={`${clip}-batting`}><path d={top ? cutOff(size, fold * 0.75 + 2 * overhang) : `M0 0H${size.width}V${size.height}H0Z`} /></clipPath>
       </defs>
-      <BackingSlabs slabs={layers.chosenBacking.slabs} plan={plan} />
+      <BackingSlabs slabs={layers.chosenBacking.slabs} plan={plan} spare={quilt.pile.spare} />
       {batting && (
         <g clipPath={`url(#${clip}-batting)`}>
           <rect x={overhang * 0.12} y={overhang * 0.12} width={size.width - overhang * 0.24} height={size.height - overhang * 0.24} rx={overhang * 0.15} fill={BATTING[plan.batting.colour]} stroke="rgb(0 0 0 / 25%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
@@ -93,23 +93,22 @@ function wave(from: { x: number; y: number }, to: { x: number; y: number }): str
   }).join('');
 }
 
-/** Panels in their cloth, the stripe in its own, leftover blocks in it by their faces. */
-export function BackingSlabs({ slabs, plan }: { slabs: readonly Slab[]; plan: Plan }) {
+/** The stripe in its cloth, darkened where it is the panels' own, and the spare blocks in it by their faces. */
+export function BackingSlabs({ slabs, plan, spare }: { slabs: readonly Slab[]; plan: Plan; spare: readonly PileBlock[] }) {
   const stripe = fabricById(plan, plan.backing.stripe.fabric).colour;
   const main = fabricById(plan, plan.backing.fabric).colour;
   const prefix = useId().replace(/[^\w-]/g, '');
-  const laid = plan.wall.length > 0 ? new Set(plan.wall.map((spot) => spot.block)) : null;
-  const blocks = slabs.filter((s) => s.what === 'block').length;
-  // Those that are not on the wall; of a pile in its own order, the last ones.
-  const left = blocks === 0 ? [] : (laid ? plan.pile.filter((b) => !laid.has(b.id)) : plan.pile.slice(-blocks)).map((b) => lookOf(b));
-  const looks = [...new Set(left)];
-  let number = 0;
+  const looks = [...new Set(spare.map((block) => lookOf(block)))];
+  const fill = stripe === main ? `color-mix(in srgb, ${stripe} 78%, #000)` : stripe;
   return (
     <>
       <FaceDefinitions looks={looks} prefix={prefix} />
-      {slabs.filter((s) => s.what !== 'panel').map(({ what, x, y, width, height }, i) => (
-        what === 'block' && left.length > 0 ? <use key={i} href={`#${prefix}-${looks.indexOf(left[number++ % left.length]!)}`} transform={`translate(${x} ${y}) scale(${width} ${height})`} /> :
-        <rect key={i} {...{ x, y, width, height }} fill={what === 'stripe' ? (stripe === main ? `color-mix(in srgb, ${stripe} 78%, #000)` : stripe) : '#efe9dc'} stroke="rgb(0 0 0 / 35%)" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
+      {slabs.filter((s) => s.what === 'stripe').map(({ x, y, width, height }, i) => (
+        <rect key={i} {...{ x, y, width, height }} fill={fill} stroke="rgb(0 0 0 / 35%)" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
+      ))}
+      {slabs.filter((s) => s.what === 'block').map(({ x, y, width, height }, i) => (
+        // No more blocks are let in than are spare.
+        <use key={i} href={`#${prefix}-${looks.indexOf(lookOf(spare[i]))}`} transform={`translate(${x} ${y}) scale(${width} ${height})`} />
       ))}
     </>
   );
