@@ -18,7 +18,7 @@ function apt(...packages) {
  */
 export function install() {
   return once('install', `${hashOf('package-lock.json')} ${process.version}`, async () => {
-    console.log('Installing packages (the first time takes a few minutes)…');
+    console.error('Installing packages (the first time takes a few minutes)…');
     const headers = path.resolve(process.execPath, '../..');
     const env = existsSync(path.join(headers, 'include/node/node.h')) ? { npm_config_nodedir: headers } : {};
     const attempt = () => quiet('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], env);
@@ -34,7 +34,7 @@ export function install() {
 /** Builds the web app, when its sources or the core's have changed. */
 export async function build() {
   await once('build', hashOf('apps/web', 'packages/core', 'package-lock.json'), async () => {
-    console.log('Building the web app…');
+    console.error('Building the web app…');
     const { code, out } = quiet(bin('vite'), ['build', 'apps/web', '--config', 'apps/web/vite.config.ts', '--logLevel', 'warn']);
     if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
   });
@@ -49,7 +49,7 @@ const findChromium = () => NAMES.map((name) => quiet('sh', ['-c', `command -v ${
 export function chromium() {
   const found = process.env.LATTICE_CHROMIUM ?? findChromium();
   if (found) return found;
-  console.log('Installing Chromium for the browser tests…');
+  console.error('Installing Chromium for the browser tests…');
   if (apt('chromium') && findChromium()) return findChromium();
   throw new Stop('The browser tests need Chromium. Install Debian’s package “chromium”, then try again.');
 }

@@ -32,7 +32,7 @@ export const run = stopped(async () => {
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
     ...ROOMS.map((room) => check(`types of ${room}`, bin('tsc'), ['-p', room])),
     await report(
-      'Unit tests', 'jest.json', bin('jest'), (place) => ['--json', `--outputFile=${place}`, '--silent'], () => ({}),
+      'Unit tests', 'jest.json', bin('jest'), (place) => ['--json', `--outputFile=${place}`, '--silent', '--maxWorkers=100%'], () => ({}),
       (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
     ),
   ];

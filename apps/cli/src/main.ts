@@ -10,12 +10,16 @@ const around: Surroundings = { base: process.env['LATTICE_CALLED_FROM'] ?? '.', 
 // Whoever reads may stop early, as `head` does; that is no fault.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
+/** What is wrong and what would be right, in one line: scripts read the first. */
+function complaint({ commands, options }: Command, text: string): string {
+  const known = commands.length > 0 ? commands.map((c) => c.name()) : options.map((o) => o.long);
+  return `${text.trim().replace(/^error: /, 'lattice: ').replace(/\.$/, '')}; known: ${known.join(', ')}.\n`;
+}
+
 const program = new Command('lattice')
   .description('Dapper Lattice on the command line: the same sums as the app, with the same working.')
   .exitOverride()
-  // One line says what is wrong; a guess on a second line is for people, and scripts read the first.
-  .showSuggestionAfterError(false)
-  .configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'lattice: ')) });
+  .showSuggestionAfterError(false);
 
 program
   .command('compute')
@@ -57,6 +61,8 @@ for (const { name, describes, flags } of TOPICS) {
       process.exitCode = ask(name, Object.fromEntries(written), { unit: String(options['unit']), json: options['json'] === true }, around);
     });
 }
+
+for (const command of [program, ...program.commands, ...counter.commands]) command.configureOutput({ outputError: (text, write) => write(complaint(command, text)) });
 
 try {
   program.parse();

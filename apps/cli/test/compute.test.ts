@@ -141,7 +141,7 @@ describe('./lattice', () => {
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ centre: { width: 39, height: 52.5 }, sashes: 17 });
     expect(lattice('ask', 'triangles', '--block', '10').stdout).toContain('7.071 short side + 7/8 = 7.946, next 1/8 up: 8″');
-    for (const [args, words] of [[['triangles', '--blok', '10'], /blok/], [['triangles', '--block', 'x'], /^--block x: /], [['triangles', '--block', '10', '--unit', 'ell'], /^--unit ell: in or cm/], [['socks'], /socks/]] as const) {
+    for (const [args, words] of [[['triangles', '--blok', '10'], /'--blok'; known: --block, --sash, --seam, --unit, --json\.$/], [['triangles'], /^--block: .* is missing; a length like/], [['triangles', '--block', 'x'], /^--block x: /], [['triangles', '--block', '10', '--unit', 'ell'], /^--unit ell: in or cm/], [['socks'], /'socks'; known: triangles, setting, binding, .*quilted-blocks\.$/]] as const) {
       const wrong = lattice('ask', ...args);
       expect(wrong.status).toBe(2);
       expect(wrong.stderr.trim()).toMatch(words);

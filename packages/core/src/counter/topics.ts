@@ -48,7 +48,7 @@ function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; que
     const text = typed[flag.key];
     const value = text === undefined ? startOf(flag, unit) : read(flag, text, unit);
     if (typeof value === 'object' && value !== null && 'wrong' in value) return `--${flag.key} ${text}: ${value.wrong}`;
-    if (value === null && !('instead' in flag && flag.instead)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing.`;
+    if (value === null && !('instead' in flag && flag.instead)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing; ${wanted(flag)}`;
     given[flag.key] = value;
   }
   return { topic, question: { given, unit } };
@@ -60,11 +60,21 @@ function startOf(flag: Flag, unit: Unit): Given[string] {
   return flag.key === 'seam' && flag.start === 0.25 ? 0.75 : limitIn(flag.start, unit);
 }
 
+/** What would be right for a flag. */
+function wanted(flag: Flag): string {
+  switch (flag.type) {
+    case 'choice': return `one of ${flag.choices.join(', ')}.`;
+    case 'count': return `a whole number from 1 to ${MOST_COUNT}.`;
+    case 'length': return 'a length like 12 1/2 or 12.5.';
+    case 'lengths': return 'lengths like 1,3 1/2.';
+  }
+}
+
 function read(flag: Flag, text: string, unit: Unit): Given[string] | { wrong: string } {
-  if (flag.type === 'choice') return flag.choices.includes(text) ? text : { wrong: `one of ${flag.choices.join(', ')}.` };
+  if (flag.type === 'choice') return flag.choices.includes(text) ? text : { wrong: wanted(flag) };
   if (flag.type === 'count') {
     const count = Number(text);
-    return Number.isInteger(count) && count >= 1 && count <= MOST_COUNT && text.trim() !== '' ? count : { wrong: `a whole number from 1 to ${MOST_COUNT}.` };
+    return Number.isInteger(count) && count >= 1 && count <= MOST_COUNT && text.trim() !== '' ? count : { wrong: wanted(flag) };
   }
   const one = (part: string, least: number | undefined) => {
     const parsed = parseLength(part, unit);
