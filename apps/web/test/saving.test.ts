@@ -4,6 +4,7 @@ import { createStore } from '../src/app/store.ts';
 import { findDraft, keepDraft } from '../src/quilt/draft.ts';
 import { planChanged, undo } from '../src/quilt/planSlice.ts';
 import { keepMine, openQuilt, takeTheirs } from '../src/quilt/saving.ts';
+import { answer, answerWith, type PlainRequest } from './support/network.ts';
 
 const plan = startPlan('sashed-sampler');
 
@@ -13,10 +14,9 @@ class FakeServer {
   down = false;
   loseAnswer = false;
   puts = 0;
-  fetch = async (input: RequestInfo | URL, init?: RequestInit): Promise<Response> => {
-    const request = input as Request;
+  fetch = async (request: PlainRequest): Promise<Response> => {
     if (this.down) throw new TypeError('network');
-    if ((request.method ?? init?.method) === 'PUT') {
+    if (request.method === 'PUT') {
       this.puts++;
       const { revision, plan: sent } = JSON.parse(await request.text()) as { revision: number; plan: typeof plan };
       if (revision !== this.quilt.revision) return answer(409, { code: 'stale', message: 'stale', details: this.quilt });
@@ -29,23 +29,6 @@ class FakeServer {
     return answer(200, this.quilt);
   };
 }
-const answer = (status: number, body: unknown) =>
-  ({ status, ok: status < 400, headers: new Headers({ 'content-type': 'application/json' }), text: async () => JSON.stringify(body), json: async () => body, clone() { return this; } }) as unknown as Response;
-
-/** jsdom has no Request; what is sent only needs its method and its body. */
-class PlainRequest {
-  readonly method: string;
-  readonly headers: Headers;
-  private readonly body: string;
-  constructor(readonly url: string, init: { method?: string; body?: string; headers?: Headers } = {}) {
-    this.method = init.method ?? 'GET';
-    this.body = init.body ?? '';
-    this.headers = init.headers ?? new Headers();
-  }
-  async text() { return this.body; }
-  clone() { return this; }
-}
-
 let server: FakeServer;
 let store: ReturnType<typeof createStore>;
 const state = () => store.getState().saving;
@@ -59,7 +42,7 @@ beforeEach(async () => {
   jest.useFakeTimers();
   localStorage.clear();
   server = new FakeServer();
-  Object.assign(globalThis, { fetch: (...args: Parameters<typeof fetch>) => server.fetch(...args), Request: PlainRequest, Headers: globalThis.Headers ?? Map });
+  answerWith((request) => server.fetch(request));
   store = createStore();
   await store.dispatch(openQuilt('q'));
 });

@@ -22,7 +22,7 @@ export { finishedWidth } from './edge/binding-widths.ts';
 export { type BindingJoin, type BindingJoins } from './edge/binding-joins.ts';
 export { BINDING_GRAINS, type BindingGrain, EDGE_FINISHES, EDGE_SHAPE_NAMES, EDGE_SHAPES, type EdgeFinish, type EdgeShape, FINISH_NAMES, FOLD_NAMES, GRAIN_NAMES, POINT_FOLDS, type PointFold } from './edge/choices.ts';
 export { type Edge, type EdgePoints, planEdge } from './edge/edge.ts';
-export { scallopTemplates, type Template } from './edge/template.ts';
+export { scallopTemplates, sheetsOf, type Template } from './edge/template.ts';
 export { checkSide, templatesSvg } from './format/template-svg.ts';
 export { joinedStrips, type JoinedStrip } from './cutting/join-words.ts';
 export { type Mitre } from './edge/mitre.ts';

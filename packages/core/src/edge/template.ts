@@ -13,8 +13,16 @@ export interface Template {
   readonly says: string;
 }
 
-/** What a sheet of paper holds across, margins off: 7 1/2" (letter and A4 are 8 1/2" and 8 1/4" wide). */
-const SHEET_INCHES = 7.5;
+/** A part of a template that goes on one sheet of paper, in the template's own measure. */
+export interface Sheet {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What a sheet of paper holds, margins and a line of words off: letter is 8 1/2 × 11", A4 8 1/4 × 11 3/4". */
+const SHEET_INCHES = { width: 7.5, height: 8.5 };
 /** Card left below the valleys, to hold: 1". */
 const HOLD_INCHES = 1;
 
@@ -30,7 +38,7 @@ export function scallopTemplates({ across, down, corner, depth }: Scallops, unit
 
 function sideTemplate(name: string, { width, radius }: SideScallops, depth: number, where: string, unit: Unit): Template {
   const hold = fromInches(HOLD_INCHES, unit);
-  const half = width > fromInches(SHEET_INCHES, unit);
+  const half = width > fromInches(SHEET_INCHES.width, unit);
   const from = half ? { x: 0, y: 0 } : { x: 0, y: depth };
   const right = half ? width / 2 : width;
   return {
@@ -47,10 +55,19 @@ function cornerTemplate({ radius, inset }: Scallops['corner'], depth: number, un
   const top = radius * (Math.SQRT2 - 1);
   const out = (inset - depth) / Math.SQRT2;
   const down = (inset + depth) / Math.SQRT2 - top;
-  const half = 2 * out > fromInches(SHEET_INCHES, unit);
+  // An arc of more than half a circle reaches beyond its shoulders.
+  const reach = down > radius ? radius : out;
+  const half = 2 * reach > fromInches(SHEET_INCHES.width, unit);
   const long = down > radius ? 1 : 0;
   const path = half
     ? `M0 0A${radius} ${radius} 0 0 1 ${out} ${down}L0 ${down + hold}Z`
-    : `M0 ${down}A${radius} ${radius} 0 ${long} 1 ${2 * out} ${down}L${out} ${down + hold}Z`;
-  return { name: 'Corner', half, width: half ? out : 2 * out, height: down + hold, path, says: `Four, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side` };
+    : `M${reach - out} ${down}A${radius} ${radius} 0 ${long} 1 ${reach + out} ${down}L${reach} ${down + hold}Z`;
+  return { name: 'Corner', half, width: half ? reach : 2 * reach, height: down + hold, path, says: `Four, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side` };
+}
+
+/** The sheets a template is printed on, row by row, all alike; one where it fits. They are taped edge to edge. */
+export function sheetsOf({ width, height }: Pick<Template, 'width' | 'height'>, unit: Unit): Sheet[] {
+  const [columns, rows] = [Math.ceil(width / fromInches(SHEET_INCHES.width, unit) - 1e-9), Math.ceil(height / fromInches(SHEET_INCHES.height, unit) - 1e-9)];
+  const sheet = { width: width / columns, height: height / rows };
+  return Array.from({ length: columns * rows }, (_, i) => ({ x: (i % columns) * sheet.width, y: Math.floor(i / columns) * sheet.height, ...sheet }));
 }

@@ -1,4 +1,4 @@
-import { checkSide, formatWithUnit, scallopTemplates, templatesSvg } from '@lattice/core';
+import { checkSide, formatWithUnit, scallopTemplates, sheetsOf, type Template, templatesSvg, type Unit } from '@lattice/core';
 import { FileDown, Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -13,8 +13,11 @@ const Page = styled(Paper)`
   section { margin: 18px 0 26px; }
   h2 { font-size: 17px; margin-bottom: 4px; }
   .true { overflow-x: auto; padding: 6px 2px; }
-  svg { display: block; overflow: visible; }
+  figure { break-inside: avoid; margin: 0 0 10px; }
+  figcaption { font-size: 14px; color: var(--soft); margin-bottom: 4px; }
+  svg { display: block; }
   .true path, .true rect { fill: none; stroke: var(--ink); stroke-width: 1px; vector-effect: non-scaling-stroke; }
+  .true .seam { stroke-dasharray: 1 4; }
   .true .fold { stroke-dasharray: 6 4; stroke: var(--thread); }
   @media print {
     .true path, .true rect { stroke: #000; }
@@ -48,14 +51,32 @@ export function ScallopPage() {
         <section key={template.name} aria-label={template.name}>
           <h2>{template.name}{template.half ? ', half of it' : ''}</h2>
           <p><Lengths text={`${template.says}.${template.half ? ' Lay the dashed edge on a fold.' : ''}`} /></p>
-          <div className="true">
-            <svg width={`${template.width}${unit}`} height={`${template.height}${unit}`} viewBox={`0 0 ${template.width} ${template.height}`} role="img" aria-label={`${template.name}, ${formatWithUnit(template.width, unit)} wide`} data-testid="template">
-              <path d={template.path} />
-              {template.half && <path className="fold" d={`M0 0V${template.height}`} />}
-            </svg>
-          </div>
+          <Sheets template={template} unit={unit} />
         </section>
       ))}
     </Page>
   );
+}
+
+/** A template on as many sheets of paper as it takes and is taped together. */
+function Sheets({ template, unit }: { template: Template; unit: Unit }) {
+  const sheets = sheetsOf(template, unit);
+  const rest = 1e-6;
+  return sheets.map(({ x, y, width, height }, i) => {
+    const seams = [
+      ...(x > rest ? [`M${x} ${y}v${height}`] : []), ...(x + width < template.width - rest ? [`M${x + width} ${y}v${height}`] : []),
+      ...(y > rest ? [`M${x} ${y}h${width}`] : []), ...(y + height < template.height - rest ? [`M${x} ${y + height}h${width}`] : []),
+    ];
+    const sheet = sheets.length > 1 ? `, sheet ${i + 1} of ${sheets.length}` : '';
+    return (
+      <figure key={i} className="true">
+        {sheets.length > 1 && <figcaption>Sheet {i + 1} of {sheets.length}: cut along the dotted lines and tape the sheets edge to edge, in the order one reads.</figcaption>}
+        <svg style={{ overflow: sheets.length > 1 ? 'hidden' : 'visible' }} width={`${width}${unit}`} height={`${height}${unit}`} viewBox={`${x} ${y} ${width} ${height}`} role="img" aria-label={`${template.name}, ${formatWithUnit(template.width, unit)} wide${sheet}`} data-testid="template">
+          <path d={template.path} />
+          {template.half && x <= rest && <path className="fold" d={`M0 ${y}v${height}`} />}
+          {seams.map((d) => <path key={d} className="seam" d={d} />)}
+        </svg>
+      </figure>
+    );
+  });
 }
