@@ -18,6 +18,7 @@ const shot = async (name: string) => {
 const open = async (title: string) => {
   await page.goto(server.address);
   await page.getByRole('link', { name: title }).click();
+  await page.getByRole('link', { name: 'Setting' }).click();
   await page.getByTestId('finished-size').waitFor();
   await page.locator('[data-tape=down]').waitFor();
 };

@@ -60,6 +60,7 @@ export { BORDER_LIMIT, GRID_LIMIT, planProblems, type Problem } from './plan/pro
 export { type ReadPlan, readPlan } from './plan/read.ts';
 export { BLOCK_VALUES, type Fabric, type Measured, PILE_LIMIT, type PileBlock, type Plan, SCHEMA_VERSION, type Target, type WallSpot } from './plan/shape.ts';
 export { startBorder, startPlan, STARTS, type StartId } from './plan/start.ts';
+export { progressOf, type Stage, STAGES } from './progress/stages.ts';
 export { settingOf, type SettingKind, type SettingOptions, SETTINGS, turnInto } from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type ShopCut, shopCut } from './shopping/shop-cut.ts';

@@ -21,21 +21,22 @@ const FRACTION = /(\d+ )?(\d+\/\d+)/g;
 
 /**
  * Text with its fractions typeset: `58 1/2″` keeps the 58 at full size and sets only the 1/2 as a
- * fraction, closed up to it. Read out as written.
+ * fraction, closed up to it. Read out as written. `drawn`: inside a drawing's text.
  */
-export function Lengths({ text }: { text: string }) {
+export function Lengths({ text, drawn = false }: { text: string; drawn?: boolean }) {
+  const as = drawn ? 'tspan' : 'span';
   const pieces: React.ReactNode[] = [];
   let reached = 0;
   for (const match of text.matchAll(FRACTION)) {
     pieces.push(<Fragment key={reached}>{text.slice(reached, match.index)}</Fragment>);
     pieces.push(
-      <Together key={`f${match.index}`}>
-        {match[1] && <>{match[1].trimEnd()}<Closed> </Closed></>}
-        <Fraction>{match[2]}</Fraction>
+      <Together as={as} key={`f${match.index}`}>
+        {match[1] && <>{match[1].trimEnd()}<Closed as={as}> </Closed></>}
+        <Fraction as={as}>{match[2]}</Fraction>
       </Together>,
     );
     reached = match.index + match[0].length;
   }
   pieces.push(<Fragment key="end">{text.slice(reached)}</Fragment>);
-  return <Figures>{pieces}</Figures>;
+  return <Figures as={as}>{pieces}</Figures>;
 }

@@ -1,10 +1,12 @@
-import { formatWithUnit } from '@lattice/core';
-import { useEffect, useRef } from 'react';
+import { formatWithUnit, progressOf, STAGES } from '@lattice/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { VisuallyHidden } from 'react-aria';
 import { NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from './selectors.ts';
+import { STAGE_NAMES } from './stageNames.ts';
 
 const Wool = styled.nav`
   display: flex;
@@ -33,7 +35,7 @@ const Wool = styled.nav`
     .summary { display: none; }
   }
 `;
-const Stage = styled(NavLink)`
+const Stop = styled(NavLink)`
   position: relative;
   display: flex;
   align-items: center;
@@ -56,18 +58,16 @@ const Stage = styled(NavLink)`
 `;
 
 /** A four-hole button on the running stitch; filled when the stage is settled or at work. */
-function SewnButton({ current }: { current: boolean }) {
+function SewnButton({ current, settled }: { current: boolean; settled: boolean }) {
+  const [cloth, thread] = settled && !current ? ['var(--on-wool)', 'var(--wool)'] : [current ? 'var(--thread)' : 'var(--wool)', 'var(--on-wool)'];
   return (
     <svg width="24" height="24" viewBox="-12 -12 24 24" aria-hidden>
-      <circle r="10.5" fill={current ? 'var(--thread)' : 'var(--wool)'} stroke="var(--on-wool)" strokeWidth="1.6" />
-      <circle r="7" fill="none" stroke="var(--on-wool)" strokeWidth="0.7" opacity="0.7" />
-      {[[-2.3, -2.3], [2.3, -2.3], [-2.3, 2.3], [2.3, 2.3]].map(([cx, cy]) => <circle key={`${cx}${cy}`} cx={cx} cy={cy} r="1.3" fill="var(--on-wool)" />)}
+      <circle r="10.5" fill={cloth} stroke="var(--on-wool)" strokeWidth="1.6" />
+      <circle r="7" fill="none" stroke={thread} strokeWidth="0.7" opacity="0.7" />
+      {[[-2.3, -2.3], [2.3, -2.3], [-2.3, 2.3], [2.3, 2.3]].map(([cx, cy]) => <circle key={`${cx}${cy}`} cx={cx} cy={cy} r="1.3" fill={thread} />)}
     </svg>
   );
 }
-
-/** Stages that exist, in the order of the work. A new stage is one line here and its route. */
-const STAGES = [{ path: 'blocks', name: 'Blocks' }, { path: 'setting', name: 'Setting' }, { path: 'wall', name: 'Wall' }, { path: 'borders', name: 'Borders' }, { path: 'layers', name: 'Layers' }, { path: 'edge', name: 'Edge' }];
 
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
@@ -75,6 +75,7 @@ export function Rail() {
   const { pile } = useAppSelector(selectQuilt);
   const { id } = useParams();
   const { pathname } = useLocation();
+  const { settled } = useMemo(() => progressOf(plan), [plan]);
   const rail = useRef<HTMLElement>(null);
   // On a small screen the rail scrolls by itself: the stage at work stays in sight.
   useEffect(() => {
@@ -84,8 +85,17 @@ export function Rail() {
   return (
     <Wool aria-label="Stages" ref={rail}>
       <ul>
-        {STAGES.map(({ path, name }) => (
-          <li key={path}><Stage to={`/quilts/${id}/${path}`}>{({ isActive }) => <><SewnButton current={isActive} />{name}</>}</Stage></li>
+        {STAGES.map((stage) => (
+          <li key={stage}>
+            <Stop to={`/quilts/${id}/${stage}`}>
+              {({ isActive }) => (
+                <>
+                  <SewnButton current={isActive} settled={settled.has(stage)} />
+                  <span>{STAGE_NAMES[stage]}{settled.has(stage) && <VisuallyHidden elementType="span">, settled</VisuallyHidden>}</span>
+                </>
+              )}
+            </Stop>
+          </li>
         ))}
       </ul>
       <p className="summary">

@@ -1,4 +1,4 @@
-import { formatSize, layOut, type Plan, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
+import { formatSize, layOut, type Plan, progressOf, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
 import { Copy, FileUp, Moon, Sun, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -9,6 +9,7 @@ import { useTheme } from '../app/useTheme.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
+import { STAGE_NAMES } from '../quilt/stageNames.ts';
 
 const Page = styled.div`
   max-width: 1180px;
@@ -159,12 +160,13 @@ export function Shelf() {
 function QuiltCard({ quilt, onCopy, onRemove }: { quilt: StoredQuilt; onCopy: () => void; onRemove: () => void }) {
   const { plan, id } = quilt;
   const { width, height } = useMemo(() => layOut(plan).finished, [plan]);
+  const { at } = useMemo(() => progressOf(plan), [plan]);
   return (
     <Card>
       <div className="art"><Thumbnail plan={plan} edged /></div>
       <div className="words">
-        <Link className="title" to={`/quilts/${id}/setting`}>{plan.title}</Link>
-        <p className="rest"><Lengths text={formatSize(width.value, height.value, plan.unit)} /> · {settingOf(plan.setting.kind).name.toLowerCase()} · at Setting</p>
+        <Link className="title" to={`/quilts/${id}/${at}`}>{plan.title}</Link>
+        <p className="rest"><Lengths text={formatSize(width.value, height.value, plan.unit)} /> · {settingOf(plan.setting.kind).name.toLowerCase()} · {`at\u00a0${STAGE_NAMES[at]}`}</p>
       </div>
       <div className="tools">
         <Button look="quiet" aria-label={`Duplicate ${plan.title}`} onPress={onCopy}><Copy size={15} aria-hidden /></Button>

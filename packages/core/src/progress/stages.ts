@@ -1,0 +1,40 @@
+import { judgePile } from '../block/pile.ts';
+import type { Plan } from '../plan/shape.ts';
+import { settingOf } from '../setting/registry.ts';
+
+/** The stages of the work, in their order (handbook 2). */
+export const STAGES = ['blocks', 'setting', 'wall', 'borders', 'layers', 'edge'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** How far a quilt has come. */
+export interface Headway {
+  /** Done with, as far as the plan can know. */
+  readonly settled: ReadonlySet<Stage>;
+  /** Where the work stands: the stage after the last that is settled. */
+  readonly at: Stage;
+}
+
+/**
+ * How far a quilt has come, from what was decided and measured. A later stage does not wait for an earlier
+ * one: whoever never measures a block still gets to the borders. Nothing in a plan says that an edge is on.
+ */
+export function progressOf(plan: Plan): Headway {
+  const { pile, measured, borders, backing, quilting, wall } = plan;
+  const needed = settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value;
+  const judged = judgePile(plan, needed);
+  const open = [...judged.small, ...judged.large, ...judged.crooked].filter((block) => !block.settled);
+  const sewn = measured.length > 0;
+  const laid = sewn || (wall.length >= needed && wall.slice(0, needed).every((place) => place.block !== null));
+  const done: Readonly<Record<Stage, boolean>> = {
+    blocks: pile.length > 0 && judged.measured === pile.length && open.length === 0,
+    setting: laid,
+    wall: laid,
+    borders: measured.some((m) => m.borders >= borders.length),
+    layers: backing.made !== null || quilting.booking !== null,
+    edge: false,
+  };
+  const settled = STAGES.filter((stage) => done[stage]);
+  const last = STAGES.indexOf(settled.at(-1) ?? 'blocks');
+  const at = settled.length > 0 ? STAGES[last + 1] : pile.length > 0 ? 'blocks' : 'setting';
+  return { settled: new Set(settled), at: at ?? 'edge' };
+}
