@@ -4,6 +4,7 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { createApp } from './app.ts';
 import { openDatabase } from './database/open.ts';
+import { PictureRepository } from './pictures/repository.ts';
 import { QuiltRepository } from './quilts/repository.ts';
 import { seedDemo } from './seed/seed.ts';
 
@@ -39,6 +40,11 @@ if (values.demo) {
   const seeded = await seedDemo(new QuiltRepository(knex), outside, path.join(root, 'demo'));
   if (seeded > 0) console.log(`Put ${seeded} demo quilts on the shelf.`);
 }
+
+/** A browser that was away may still hold a change that names a picture: it is given three months. */
+const KEPT_MS = 90 * 24 * 3600 * 1000;
+const swept = await new PictureRepository(knex).sweep(new Date(outside.now().getTime() - KEPT_MS).toISOString());
+if (swept > 0) console.log(`Deleted ${swept} ${swept === 1 ? 'picture' : 'pictures'} older than three months that no quilt names.`);
 
 const server = createApp({ knex, outside, webFolder: values.web, log: console.log }).listen(port, '127.0.0.1');
 server.on('listening', () => {

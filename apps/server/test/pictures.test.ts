@@ -3,6 +3,8 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/open.ts';
+import { PictureRepository } from '../src/pictures/repository.ts';
+import { QuiltRepository } from '../src/quilts/repository.ts';
 
 let knex: Knex;
 let ids = 0;
@@ -91,3 +93,22 @@ function crc32(bytes: Buffer): number {
   }
   return (crc ^ 0xffffffff) >>> 0;
 }
+
+describe('pictures no quilt names', () => {
+  const kept = (id: string, made: string) => new PictureRepository(knex).insert({ id, bytes: Buffer.from('x'), created_at: made });
+  const quilt = (id: string, picture: string, removed: string | null) =>
+    new QuiltRepository(knex).insert({ id, revision: 1, plan: JSON.stringify({ pile: [{ picture }] }), created_at: '', updated_at: '', removed_at: removed });
+  test('go when they are old; those that a quilt names stay, even one taken off the shelf', async () => {
+    const [old, young] = ['2026-01-01T00:00:00.000Z', '2026-11-20T00:00:00.000Z'];
+    await kept('named-000001', old);
+    await kept('put-away-0001', old);
+    await kept('forgotten-001', old);
+    await kept('just-made-001', young);
+    await quilt('q1', 'named-000001', null);
+    await quilt('q2', 'put-away-0001', '2026-02-01T00:00:00.000Z');
+    const pictures = new PictureRepository(knex);
+    expect(await pictures.sweep('2026-08-25T00:00:00.000Z')).toBe(1);
+    expect(await pictures.find('forgotten-001')).toBeUndefined();
+    for (const id of ['named-000001', 'put-away-0001', 'just-made-001']) expect(await pictures.find(id)).toBeDefined();
+  });
+});

@@ -17,4 +17,12 @@ export class PictureRepository {
   find(id: string): Promise<PictureRow | undefined> {
     return this.knex<PictureRow>('pictures').where({ id }).first();
   }
+
+  /** Deletes pictures made before a moment that no quilt names, whether on the shelf or taken off it; answers how many. */
+  sweep(before: string): Promise<number> {
+    return this.knex<PictureRow>('pictures')
+      .where('created_at', '<', before)
+      .whereNotExists(this.knex('quilts').select(this.knex.raw('1')).whereRaw('instr(quilts.plan, pictures.id) > 0'))
+      .delete();
+  }
 }
