@@ -1,4 +1,4 @@
-import { clashesOf, layOut, type PileBlock, type Plan, rowLabels, START_RULES, startBorder, startPlan, wallJob, wallOf } from '@lattice/core';
+import { clashesOf, type Crowd, layOut, type PileBlock, type Plan, rowLabels, START_RULES, startBorder, startPlan, wallJob, wallOf } from '@lattice/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Audition, withTried } from '../src/stages/wall/Audition.tsx';
@@ -28,7 +28,7 @@ describe('clashes', () => {
     const onPoint = jest.fn();
     const onChoose = jest.fn();
     const clashes = clashesOf(job);
-    render(<ClashList clashes={clashes} places={places} labels={labels} onPoint={onPoint} onChoose={onChoose} />);
+    render(<ClashList clashes={clashes} crowds={[]} places={places} labels={labels} onPoint={onPoint} onChoose={onChoose} />);
     const [line] = screen.getAllByRole('button');
     expect(line!.textContent).toBe('Block a and Block b (1·1, 1·2): the same kind');
     await userEvent.click(line!);
@@ -36,8 +36,14 @@ describe('clashes', () => {
     expect(onChoose).toHaveBeenCalledWith(clashes[0]);
   });
   test('none is said', () => {
-    render(<ClashList clashes={[]} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
+    render(<ClashList clashes={[]} crowds={[]} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
     expect(screen.getByText(/None: no two that meet/)).toBeTruthy();
+  });
+  test('those that cannot be avoided are told with the reason', () => {
+    const crowds: Crowd[] = [{ by: 'kind', of: 'star', hang: 12, room: 9, least: 3 }, { by: 'maker', of: 'Ada', hang: 10, room: 9, least: 1 }];
+    render(<ClashList clashes={[]} crowds={crowds} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
+    expect(screen.getByText('12 blocks are of the kind “star”, and only 9 can lie without meeting along a side or at a corner: at least 3 clashes stay, however they are laid.')).toBeTruthy();
+    expect(screen.getByText(/^10 blocks were made by Ada.*at least 1 clash stays/)).toBeTruthy();
   });
 });
 

@@ -75,6 +75,7 @@ export { type Random, randomFrom } from './random.ts';
 export { arrange, type ArrangeProgress } from './wall/arrange.ts';
 export { type Contrast, edgeColours, judgeContrast } from './wall/contrast.ts';
 export { type Clash, type ClashReason, clashesOf, scoreOf, type WallScore } from './wall/costs.ts';
+export { type Crowd, crowdsOf } from './wall/crowds.ts';
 export { type Arrangement, type ArrangeRules, START_RULES, type WallJob } from './wall/job.ts';
 export { type Laid, type Wall, wallFrom, wallOf } from './wall/wall.ts';
 export { type RowLabel, rowLabels, withLocked, withMoved, withParked, withPlaced, withTurned } from './wall/edits.ts';

@@ -25,7 +25,7 @@ const coloursOf = ({ colours }: WallBlock): readonly Lab65[] => colours.map(labO
 /** Which reasons two blocks have, whatever their turn; only those the rules weigh. */
 function alike(a: WallBlock, b: WallBlock, ofA: readonly Lab65[], ofB: readonly Lab65[], rules: WallJob['rules']): Record<'kind' | 'maker' | 'colour' | 'cloth', boolean> {
   return {
-    kind: a.kind === b.kind,
+    kind: a.kind !== null && a.kind === b.kind,
     maker: a.maker !== null && a.maker === b.maker,
     colour: ofA.length > 0 && ofB.length > 0 && differenceOf(ofA[0]!, ofB[0]!) < SAME_COLOUR,
     cloth: rules.cloth > 0 && ofA.some((one) => ofB.some((other) => differenceOf(one, other) < SAME_CLOTH)),

@@ -25,7 +25,8 @@ export const START_RULES: ArrangeRules = { kind: 5, maker: 3, colour: 3, cloth: 
 export interface WallBlock {
   readonly id: string;
   readonly name: string;
-  readonly kind: string;
+  /** Null where nobody has said: such blocks are not held to be alike. */
+  readonly kind: string | null;
   readonly maker: string | null;
   /** `#rrggbb`, the main one first; empty when not known. */
   readonly colours: readonly string[];

@@ -48,7 +48,7 @@ export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJo
   const meant = plan.block.width + 2 * plan.seam;
   return {
     blocks: blocks.map((b): WallBlock => ({
-      id: b.id, name: b.name, kind: kindOf(b), maker: b.maker ?? null, colours: b.colours ?? [], value: blockValue(b),
+      id: b.id, name: b.name, kind: b.kind || b.face ? kindOf(b) : null, maker: b.maker ?? null, colours: b.colours ?? [], value: blockValue(b),
       size: convertLength((measureOf(b)?.leastWidth ?? meant) - meant, plan.unit, 'in'), upright: b.upright ?? false,
     })),
     places: pieces.map(middleOf),

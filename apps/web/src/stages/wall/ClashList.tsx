@@ -1,4 +1,4 @@
-import type { Clash, ClashReason, Laid, RowLabel } from '@lattice/core';
+import type { Clash, ClashReason, Crowd, Laid, RowLabel } from '@lattice/core';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { Section } from '../../figures/Section.tsx';
@@ -16,6 +16,8 @@ const REASONS: Readonly<Record<ClashReason, string>> = { kind: 'the same kind', 
 
 interface ClashListProps {
   readonly clashes: readonly Clash[];
+  /** Blocks of which some must meet, however they lie. */
+  readonly crowds: readonly Crowd[];
   readonly places: readonly Laid[];
   readonly labels: readonly RowLabel[];
   readonly onPoint: (clash: Clash | null) => void;
@@ -23,7 +25,7 @@ interface ClashListProps {
 }
 
 /** Every two blocks that lie beside each other and should not, with the reason; pointing at one lights its thread. */
-export const ClashList = memo(function ClashList({ clashes, places, labels, onPoint, onChoose }: ClashListProps) {
+export const ClashList = memo(function ClashList({ clashes, crowds, places, labels, onPoint, onChoose }: ClashListProps) {
   const at = (place: number) => `${labels[place]!.row}·${labels[place]!.number}`;
   return (
     <Section title={clashes.length === 0 ? 'Clashes' : `Clashes: ${clashes.length}`}>
@@ -38,6 +40,12 @@ export const ClashList = memo(function ClashList({ clashes, places, labels, onPo
           ))}
         </List>
       )}
+      {crowds.map((crowd) => <p key={`${crowd.by} ${crowd.of}`}><small>{crowdWords(crowd)}</small></p>)}
     </Section>
   );
 });
+
+function crowdWords({ by, of, hang, room, least }: Crowd): string {
+  const what = by === 'kind' ? `${hang} blocks are of the kind “${of}”` : `${hang} blocks were made by ${of}`;
+  return `${what}, and only ${room} can lie without meeting along a side or at a corner: at least ${least} ${least === 1 ? 'clash stays' : 'clashes stay'}, however they are laid.`;
+}

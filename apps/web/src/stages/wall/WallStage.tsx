@@ -1,5 +1,5 @@
 import {
-  type Clash, clashesOf, type Laid, type Plan, rowLabels, START_RULES, wallJob, wallOf, withArrangement, withLocked, withMoved, withParked, withPlaced, withTurned,
+  type Clash, clashesOf, crowdsOf, type Laid, type Plan, rowLabels, START_RULES, wallJob, wallOf, withArrangement, withLocked, withMoved, withParked, withPlaced, withTurned,
 } from '@lattice/core';
 import { Lock, LockOpen, PackageOpen, Printer, RotateCw } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -78,6 +78,7 @@ export function WallStage() {
   const wall = useMemo(() => wallOf(plan, count), [plan, count]);
   const hung = useMemo(() => wall.places.flatMap((p) => (p.block ? [p.block] : [])), [wall]);
   const job = useMemo(() => wallJob(plan, layout, rules), [plan, layout, rules]);
+  const crowds = useMemo(() => crowdsOf(job), [job]);
 
   // What is shown: the wall itself, the arrangement being made or picked, and the cloth being tried.
   const trial = arranging ? (arranging.running ? arranging.latest : arranging.proposals[Math.min(picked, arranging.proposals.length - 1)]?.arrangement ?? null) : null;
@@ -184,7 +185,7 @@ export function WallStage() {
           <ChoiceField label="View" labelled value={view} choices={[...VIEWS]} onChange={(next) => setView(next as ViewId)} />
           <SwitchField label="Row and place on every block" value={showLabels} onChange={setShowLabels} />
         </Section>
-        <ClashList clashes={clashes} places={shownWall.places} labels={labels} onPoint={setPointedClash} onChoose={chooseClash} />
+        <ClashList clashes={clashes} crowds={crowds} places={shownWall.places} labels={labels} onPoint={setPointedClash} onChoose={chooseClash} />
         <ArrangeSection
           {...{ plan, job, rules, seed, spares, arranging, picked }}
           clashes={clashes.length}
