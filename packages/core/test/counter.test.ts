@@ -128,7 +128,10 @@ describe('asked wrongly', () => {
     expect(refused(topic, flags)).not.toContain('\n');
   });
   test('centimetres begin at what is said there, and come out in centimetres', () => {
-    expect(ask('flange', { width: '150', height: '180' }, 'cm')).toMatchObject({ lengths: { sides: 180, ends: 150 }, shopCut: { metres: expect.any(String) } });
+    expect(ask('flange', { width: '150', height: '180' }, 'cm')).toMatchObject({ lengths: { sides: 180, ends: 150 }, shopCut: { metres: '0.2', inches: 9, yards: '1/4' } });
+    // The same cloth, asked for in either unit, is the same yards; metres are said beside them.
+    const [inches, cm] = [ask('backing', { width: '75', height: '84' }), ask('backing', { width: '190.5', height: '213.36', overhang: '10.16', usable: '106.68', seam: '1.27' }, 'cm')] as { options: { panels: number; shopCut: object }[] }[];
+    expect(cm!.options).toEqual(inches!.options.map((o) => expect.objectContaining({ panels: o.panels, shopCut: expect.objectContaining(o.shopCut) })));
     expect(ask('binding', { width: '36 in', height: '91.44' }, 'cm')).toMatchObject({ length: 4 * 91.44 + 25 });
   });
   test('every topic can begin a quilt, sound and of what was asked', () => {

@@ -1,6 +1,6 @@
 import type { Figure } from '../figure/figure.ts';
 import type { Slab } from '../layer/slabs.ts';
-import type { Unit } from '../length/unit.ts';
+import { convertLength, type Unit } from '../length/unit.ts';
 import { type Plan } from '../plan/shape.ts';
 import { startPlan } from '../plan/start.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
@@ -69,8 +69,9 @@ export const quiltOfSize = (question: Question): Plan =>
 /** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
 export const stripsAndCut = (strips: number, needed: number, unit: Unit): string => `${strips} ${strips === 1 ? 'strip' : 'strips'}, ${shopCut(needed, unit).text}`;
 
-/** A shop cut as it stands in an answer for scripts. */
-export function shopCutJson(needed: number, unit: Unit): { inches: number; yards: string } | { centimetres: number; metres: string } {
-  const { length, amount } = shopCut(needed, unit);
-  return unit === 'in' ? { inches: length.value, yards: amount } : { centimetres: length.value, metres: amount };
+/** A shop cut as it stands in an answer for scripts: always in yards, and in metres too where centimetres were asked for. */
+export function shopCutJson(needed: number, unit: Unit): { inches: number; yards: string; centimetres?: number; metres?: string } {
+  const yards = shopCut(convertLength(needed, unit, 'in'), 'in');
+  const metres = shopCut(needed, unit);
+  return { inches: yards.length.value, yards: yards.amount, ...(unit === 'cm' ? { centimetres: metres.length.value, metres: metres.amount } : {}) };
 }
