@@ -155,6 +155,27 @@ describe('asked wrongly', () => {
     expect(headline('backing', { width: '75', height: '84' })).toBe('2 panels, vertical seams, 5 1/8 yd');
     expect(headline('setting', { block: '12', across: '3', down: '4' })).toBe('36 × 48″, 12 blocks');
   });
+  test('what is drawn is what is said: whole strips on the cloth to ask for, the square with all its strips inside', () => {
+    const drawnOf = (topic: string, flags: Record<string, string>) => {
+      const answer = askCounter(topic, flags, 'in');
+      if (typeof answer === 'string') throw new Error(answer);
+      return { drawn: answer.drawn!, json: answer.json as { strips: number; shopCut: { inches: number }; bias?: { square: number } } };
+    };
+    for (const [topic, flags] of [['binding', { width: '36', height: '36' }], ['binding', { perimeter: '149.2' }], ['flange', QUILT]] as const) {
+      const { drawn, json } = drawnOf(topic, flags);
+      if (drawn.what !== 'strips') throw new Error(drawn.what);
+      expect([drawn.count, drawn.bought]).toEqual([json.strips, json.shopCut.inches]);
+      expect(drawn.count * drawn.strip).toBeLessThanOrEqual(drawn.bought + 1e-9);
+      expect(drawn.used).toBeGreaterThanOrEqual(0);
+      expect(drawn.used).toBeLessThanOrEqual(drawn.usable);
+    }
+    // 149.2 + 10 is 3.98 strips: five are cut, and the fifth is to spare.
+    expect(drawnOf('binding', { perimeter: '149.2' }).drawn).toMatchObject({ count: 5, used: 0 });
+    const { drawn, json } = drawnOf('binding', { perimeter: '198', grain: 'bias' });
+    if (drawn.what !== 'bias') throw new Error(drawn.what);
+    expect(drawn.side).toBe(json.bias!.square);
+    for (const { outline } of drawn.strips) for (const { x, y } of outline) expect(Math.min(x, y, 25 - x, 25 - y)).toBeGreaterThan(-1e-9);
+  });
   test('every topic shows its working', () => {
     const flags: Record<string, Record<string, string>> = {
       triangles: { block: '10' }, setting: { block: '10', across: '3', down: '4' }, binding: QUILT, backing: QUILT, flange: QUILT, 'prairie-points': QUILT, 'quilted-blocks': { block: '12.25', across: '3', down: '4' },

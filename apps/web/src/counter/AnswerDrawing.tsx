@@ -1,4 +1,4 @@
-import { type Answer, type AnswerDrawn, quiltFromCounter, type Unit } from '@lattice/core';
+import { type Answer, type AnswerDrawn, formatWithUnit, quiltFromCounter, type Unit } from '@lattice/core';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 
 interface AnswerDrawingProps {
@@ -8,6 +8,8 @@ interface AnswerDrawingProps {
   readonly answer: Answer;
 }
 
+/** Stands for whatever cloth was asked about, by day and in the evening. */
+const CLOTH = '#d8a13a';
 /** Topics whose answer is the quilt it begins. */
 const QUILTS = ['triangles', 'setting', 'quilted-blocks'];
 
@@ -15,6 +17,8 @@ const QUILTS = ['triangles', 'setting', 'quilted-blocks'];
 export function AnswerDrawing({ topic, asked, unit, answer: { drawn } }: AnswerDrawingProps) {
   if (drawn?.what === 'backing') return <BackingPanels {...drawn} />;
   if (drawn?.what === 'points') return <Points {...drawn} />;
+  if (drawn?.what === 'strips') return <Strips {...drawn} unit={unit} />;
+  if (drawn?.what === 'bias') return <BiasSquare {...drawn} unit={unit} />;
   if (!QUILTS.includes(topic)) return null;
   const plan = quiltFromCounter(topic, asked, unit);
   return typeof plan === 'string' ? null : <Thumbnail plan={plan} />;
@@ -41,7 +45,32 @@ function Points({ width, height, base, rise, across, down }: Drawn<'points'>) {
   return (
     <svg viewBox={`${-1.3 * rise} ${-1.3 * rise} ${Math.min(width, 5.6 * base) + 1.3 * rise} ${Math.min(height, 2.4 * base) + 1.3 * rise}`} width="100%" height="100%" role="img" aria-label={`The top left corner: ${across.length} points across, ${down.length} down`}>
       <rect width={width} height={height} fill="var(--line)" />
-      {sides.map(([transform, middles]) => <path key={transform} transform={transform} d={path(middles)} fill="var(--brass)" stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />)}
+      {sides.map(([transform, middles]) => <path key={transform} transform={transform} d={path(middles)} fill={CLOTH} stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />)}
+    </svg>
+  );
+}
+
+/** The cloth that was asked for, its strips cut selvage to selvage; what is left of the last one, and of the cloth, paler. */
+function Strips({ usable, bought, strip, count, used, unit }: Drawn<'strips'> & { unit: Unit }) {
+  return (
+    <svg viewBox={`0 0 ${usable} ${bought}`} width="100%" height="100%" role="img" aria-label={`${count} ${count === 1 ? 'strip' : 'strips'} on ${formatWithUnit(bought, unit)} of fabric, the last used for ${formatWithUnit(used, unit)}`}>
+      <rect width={usable} height={bought} fill="var(--line)" />
+      {Array.from({ length: count }, (_, i) => {
+        const width = i === count - 1 ? used : usable;
+        return <rect key={i} y={i * strip} width={width} height={strip} fill={CLOTH} />;
+      })}
+      {Array.from({ length: count }, (_, i) => <path key={i} d={`M0 ${(i + 1) * strip}H${usable}`} stroke="var(--card)" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />)}
+    </svg>
+  );
+}
+
+/** The square with its strips where they are cut, the fold dotted. */
+function BiasSquare({ side, strips, unit }: Drawn<'bias'> & { unit: Unit }) {
+  return (
+    <svg viewBox={`0 0 ${side} ${side}`} width="100%" height="100%" role="img" aria-label={`${strips.length} bias strips from a square of ${formatWithUnit(side, unit)}`}>
+      <rect width={side} height={side} fill="var(--line)" />
+      {strips.map(({ outline }, i) => <path key={i} d={`M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill={CLOTH} stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />)}
+      <path d={`M0 ${side}L${side} 0`} stroke="var(--ink)" strokeWidth={1.2} strokeDasharray="2 4" vectorEffect="non-scaling-stroke" />
     </svg>
   );
 }

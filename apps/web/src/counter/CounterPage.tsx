@@ -1,6 +1,6 @@
 import { askCounter, type Flag, formatLength, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
 import { Moon, Sun } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -49,7 +49,8 @@ const Answered = styled.section`
   box-shadow: var(--shadow);
   .headline { font-size: 30px; font-weight: 700; font-stretch: 86%; line-height: 1.15; }
   .problem { color: var(--wrong); font-weight: 600; }
-  .drawing { height: 200px; margin: 12px 0; }
+  .drawing { margin: 12px 0; }
+  .drawing svg { display: block; width: 100%; height: auto; max-height: 200px; }
   dl { display: grid; grid-template-columns: 1fr auto; gap: 6px 14px; margin: 12px 0; font-size: 14px; }
   dt { color: var(--soft); }
   dd { margin: 0; text-align: right; font-weight: 650; font-stretch: 88%; }
@@ -100,6 +101,11 @@ export function CounterPage() {
   const [addQuilt, { isLoading }] = useAddQuiltMutation();
   const [problem, setProblem] = useState<string | null>(null);
   const navigate = useNavigate();
+  const topics = useRef<HTMLElement>(null);
+  // On a small screen the row of topics scrolls by itself: the one asked about stays in sight.
+  useEffect(() => {
+    topics.current?.querySelector('[aria-current]')?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
+  }, [slug]);
   if (!topic || !question) return <Navigate to="/ask/binding" replace />;
 
   const own = { ...question.asked, ...typed[question.name] };
@@ -138,13 +144,13 @@ export function CounterPage() {
         </Button>
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>{theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}</Button>
       </header>
-      <Topics aria-label="What to ask">{QUESTIONS.map((q) => <Link key={q.name} to={`/ask/${slugOf(q.name)}`} aria-current={q === question ? 'page' : undefined}>{q.name}</Link>)}</Topics>
+      <Topics aria-label="What to ask" ref={topics}>{QUESTIONS.map((q) => <Link key={q.name} to={`/ask/${slugOf(q.name)}`} aria-current={q === question ? 'page' : undefined}>{q.name}</Link>)}</Topics>
       <Counter>
         <section aria-label={question.name}>
           <p>{topic.describes}</p>
           {topic.flags.map((flag) =>
             flag.type === 'choice' ? (
-              <ChoiceField key={flag.key} label={flag.label} labelled value={own[flag.key] ?? flag.start} choices={flag.choices.map((id) => ({ id, name: id.replace(/-/g, ' ') }))} onChange={(value) => set(flag.key, value)} />
+              <ChoiceField key={flag.key} label={flag.label} labelled value={own[flag.key] ?? flag.start} choices={flag.choices.map((id) => ({ id, name: flag.names(id, unit) }))} onChange={(value) => set(flag.key, value)} />
             ) : (
               <Row key={`${question.name}-${flag.key}-${unit}`} value={own[flag.key] ?? begin(flag) ?? ''} onChange={(text) => set(flag.key, text)} isInvalid={wrong?.[1] === flag.key} validationBehavior="aria">
                 <FieldLabel>{flag.label}</FieldLabel>

@@ -10,5 +10,5 @@ class Room {
   disconnect(): void {}
 }
 
-/** What browsers have and the test environment has not. There is no network. */
-Object.assign(globalThis, { TextEncoder, TextDecoder, ResizeObserver: Room, CSS: { escape: (text: string) => text } });
+/** What browsers have and the test environment has not. There is no network: a call is lost, unless a test answers it. */
+Object.assign(globalThis, { fetch: async () => { throw new TypeError('network'); }, TextEncoder, TextDecoder, ResizeObserver: Room, CSS: { escape: (text: string) => text } });

@@ -1,9 +1,10 @@
+import { biasFromSquare, type BiasYield } from '../edge/bias.ts';
 import { strictStripsOf, stripsOf } from '../edge/binding-strips.ts';
-import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, withAdded } from '../edge/schools.ts';
-import { lengthOf } from '../figure/figure.ts';
+import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, SCHOOL_NAMES, withAdded } from '../edge/schools.ts';
+import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
-import { lengthIn, quiltOfSize, shopCutJson, stripsAndCut, type Topic } from './topic.ts';
+import { lengthIn, quiltOfSize, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
 
 /** Binding by the strip, strictly by its joins, and on the bias (handbook 7). */
 export const binding: Topic = {
@@ -14,9 +15,9 @@ export const binding: Topic = {
     { key: 'height', label: 'Quilt height', type: 'length', start: null, instead: true },
     { key: 'perimeter', label: 'Or all round, measured', type: 'length', start: null, instead: true },
     { key: 'strip', label: 'Strip, cut', type: 'length', start: 2.5 },
-    { key: 'school', label: 'Allowance', type: 'choice', start: 'plus-ten', choices: BINDING_SCHOOLS },
+    { key: 'school', label: 'Allowance', type: 'choice', start: 'plus-ten', choices: BINDING_SCHOOLS, names: (school, unit) => SCHOOL_NAMES[school as BindingSchool][unit] },
     { key: 'usable', label: 'Usable width', type: 'length', start: 40 },
-    { key: 'grain', label: 'Grain', type: 'choice', start: 'straight', choices: ['straight', 'bias'] },
+    { key: 'grain', label: 'Grain', type: 'choice', start: 'straight', choices: ['straight', 'bias'], names: (grain) => (grain === 'bias' ? 'Bias, from a square' : 'Straight') },
   ],
   answer: (question) => {
     const { given, unit } = question;
@@ -35,19 +36,25 @@ export const binding: Topic = {
     const { root, square } = biasSquare(length.value, strip, unit);
     const rectangle = biasRectangle(root, usable);
     const bias = given['grain'] === 'bias';
+    const cut = biasFromSquare(square.value, strip, unit === 'in' ? 0.25 : 0.75, unit);
     const needed = bias ? square.value : strips.value * strip;
-    const fabric = bias ? lengthOf(needed, ...square.working) : lengthOf(needed, `${strips.value} strips × ${formatLength(strip, unit)} = ${formatExact(needed)}`);
+    const fabric = lengthOf(needed, `${strips.value} strips × ${formatLength(strip, unit)} = ${formatExact(needed)}`);
     return {
       headline: bias ? `A square of ${formatWithUnit(square.value, unit)}, ${shopCut(needed, unit).text}` : stripsAndCut(strips.value, needed, unit),
       json: {
         length: length.value, strips: strips.value, strictStrips: strict.value, fabric: needed, shopCut: shopCutJson(needed, unit),
         bias: { square: square.value, rectangle: rectangle.value },
       },
+      drawn: bias ? { what: 'bias', side: square.value, strips: cut.strips } : stripsDrawn(length.value, strips.value, strip, usable, unit),
       said: [
         { what: 'Length with corners and tails', figure: length },
-        { what: 'Strips, selvage to selvage', figure: strips },
-        ...(strict.value === strips.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
-        { what: 'Fabric', figure: fabric },
+        ...(bias
+          ? [{ what: 'That square gives, joined', figure: givenBy(cut, length.value) }]
+          : [
+            { what: 'Strips, selvage to selvage', figure: strips },
+            ...(strict.value === strips.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
+            { what: 'Fabric', figure: fabric },
+          ]),
         { what: 'Ask for', figure: shopCut(needed, unit).length },
         { what: 'On the bias, from a square of', figure: square },
         { what: 'On the bias, from a strip of fabric', figure: rectangle },
@@ -56,3 +63,9 @@ export const binding: Topic = {
   },
   quilt: quiltOfSize,
 };
+
+/** What the strips of a square come to, by geometry, beside what is wanted. */
+function givenBy({ strips, length }: BiasYield, wanted: number): Figure {
+  const whole = strips.reduce((sum, s) => sum + s.length, 0);
+  return lengthOf(length, `${numberOf(strips.length, 'strip')}, ${formatExact(whole)} in all, less the joins: ${formatExact(length)}`, length < wanted ? `${formatExact(wanted)} is wanted: take a larger square` : `${formatExact(wanted)} is wanted`);
+}

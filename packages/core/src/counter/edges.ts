@@ -1,7 +1,7 @@
 import { planFlange } from '../edge/flange.ts';
 import { planPrairiePoints, pointBase, pointHeight, type PointsOnSide } from '../edge/prairie-points.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
-import { type Flag, lengthIn, type Question, quiltOfSize, shopCutJson, stripsAndCut, type Topic } from './topic.ts';
+import { type Flag, lengthIn, type Question, quiltOfSize, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
 
 const QUILT: readonly Flag[] = [
   { key: 'width', label: 'Quilt width', type: 'length', start: null },
@@ -21,6 +21,8 @@ export const flange: Topic = {
     return {
       headline: stripsAndCut(strips.value, fabric.value, unit),
       json: { cutWidth: cutWidth.value, lengths: { sides: sides.value, ends: ends.value }, strips: strips.value, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) },
+      // Every join takes a strip's width.
+      drawn: stripsDrawn(2 * (sides.value + ends.value) + (strips.value - 1) * cutWidth.value, strips.value, cutWidth.value, lengthIn(question, 'usable'), unit),
       said: [
         { what: 'Strips, cut wide', figure: cutWidth }, { what: 'Sides', figure: sides }, { what: 'Top and bottom', figure: ends },
         { what: 'Strips, selvage to selvage', figure: strips }, { what: 'Fabric', figure: fabric }, { what: 'Ask for', figure: shopCut(fabric.value, unit).length },

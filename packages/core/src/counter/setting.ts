@@ -13,12 +13,12 @@ export const setting: Topic = {
   name: 'setting',
   describes: 'Size of a setting, and how many of each piece it takes.',
   flags: [
-    { key: 'kind', label: 'Setting', type: 'choice', start: 'edge-to-edge', choices: KINDS },
+    { key: 'kind', label: 'Setting', type: 'choice', start: 'edge-to-edge', choices: KINDS, names: (kind) => settingOf(kind as SettingKind).name },
     { key: 'block', label: 'Block, finished', type: 'length', start: null },
     { key: 'across', label: 'Blocks across', type: 'count', start: null },
     { key: 'down', label: 'Blocks down', type: 'count', start: null },
     { key: 'sash', label: 'Sash, finished', type: 'length', start: 1.5 },
-    { key: 'outer-sash', label: 'Sash round the outside', type: 'choice', start: 'yes', choices: ['yes', 'no'] },
+    { key: 'outer-sash', label: 'Sash round the outside', type: 'choice', start: 'yes', choices: ['yes', 'no'], names: (answer) => (answer === 'yes' ? 'Yes' : 'No') },
     { key: 'borders', label: 'Borders, from the centre out', type: 'lengths', start: [] },
   ],
   answer: (question) => {

@@ -1,3 +1,4 @@
+import type { BiasStrip } from '../edge/bias.ts';
 import type { Figure } from '../figure/figure.ts';
 import type { Slab } from '../layer/slabs.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
@@ -12,7 +13,7 @@ export type Flag = {
 } & (
   | { readonly type: 'length'; /** Null: it has to be given. Inches; shown and used in the unit asked in. */ readonly start: number | null; readonly least?: number; /** Another flag may be given in its place; the topic says which. */ readonly instead?: true }
   | { readonly type: 'count'; readonly start: number | null }
-  | { readonly type: 'choice'; readonly start: string; readonly choices: readonly string[] }
+  | { readonly type: 'choice'; readonly start: string; readonly choices: readonly string[]; /** As each reads in a list. */ readonly names: (choice: string, unit: Unit) => string }
   | { readonly type: 'lengths'; readonly start: readonly number[] }
 );
 
@@ -25,8 +26,10 @@ export interface Said {
   readonly figure: Figure;
 }
 
-/** What an answer is drawn from, to scale: panels under a quilt, or points round it. */
+/** What an answer is drawn from, to scale: panels under a quilt, points round it, strips on the cloth that was asked for, or a square cut on the bias. */
 export type AnswerDrawn =
+  | { readonly what: 'strips'; readonly usable: number; readonly bought: number; readonly strip: number; readonly count: number; /** Of the last strip. */ readonly used: number }
+  | { readonly what: 'bias'; readonly side: number; readonly strips: readonly BiasStrip[] }
   | { readonly what: 'backing'; readonly width: number; readonly height: number; readonly overhang: number; readonly slabs: readonly Slab[] }
   | { readonly what: 'points'; readonly width: number; readonly height: number; readonly base: number; readonly rise: number; readonly across: readonly number[]; readonly down: readonly number[] };
 
@@ -68,6 +71,11 @@ export const quiltOfSize = (question: Question): Plan =>
 
 /** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
 export const stripsAndCut = (strips: number, needed: number, unit: Unit): string => `${strips} ${strips === 1 ? 'strip' : 'strips'}, ${shopCut(needed, unit).text}`;
+
+/** Strips as they are cut from what the shop was asked for, selvage to selvage; `length` is what they come to end to end. */
+export const stripsDrawn = (length: number, count: number, strip: number, usable: number, unit: Unit): AnswerDrawn => ({
+  what: 'strips', usable, strip, count, bought: shopCut(count * strip, unit).length.value, used: Math.min(usable, Math.max(0, length - (count - 1) * usable)),
+});
 
 /** A shop cut as it stands in an answer for scripts: always in yards, and in metres too where centimetres were asked for. */
 export function shopCutJson(needed: number, unit: Unit): { inches: number; yards: string; centimetres?: number; metres?: string } {

@@ -1,0 +1,81 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Provider } from 'react-redux';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { createStore } from '../src/app/store.ts';
+import { CounterPage } from '../src/counter/CounterPage.tsx';
+import { answer, answerWith } from './support/network.ts';
+import { choose, type } from './support/show.tsx';
+
+beforeEach(() => Object.assign(globalThis, { matchMedia: () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }) }));
+
+const show = (topic: string) =>
+  render(
+    <Provider store={createStore()}>
+      <MemoryRouter initialEntries={[`/ask/${topic}`]}>
+        <Routes>
+          <Route path="/ask/:topic" element={<CounterPage />} />
+          <Route path="/quilts/:id/:stage" element={<p>opened</p>} />
+        </Routes>
+      </MemoryRouter>
+    </Provider>,
+  );
+const said = () => screen.getByRole('region', { name: 'Answer' }).textContent!.replace(/\s/g, '');
+
+describe('every question has an answer, drawn', () => {
+  test.each([
+    ['setting-triangles', /15 ?1\/2|18 ?1\/4/], ['quilt-size', /36×48/], ['sashing', /31|16/], ['binding', /7strips,1\/2yd/], ['bias', /Asquareof29″/],
+    ['backing', /panels/], ['flange', /7strips,1\/4yd/], ['prairie-points', /70points/], ['quilted-blocks', /./],
+  ])('%s', (topic, words) => {
+    show(topic);
+    expect(said()).toMatch(words);
+    expect(screen.getByRole('region', { name: 'Answer' }).querySelector('.drawing svg')).toBeTruthy();
+  });
+});
+
+test('strips lie on the cloth that is asked for, the last as far as it is used', () => {
+  show('binding');
+  // Round 60 × 72 and 10 more is 274: six strips of 40 and 34 of the seventh, 17 1/2" of cloth, sold as 18.
+  expect(screen.getByRole('img', { name: '7 strips on 18″ of fabric, the last used for 34″' }).getAttribute('viewBox')).toBe('0 0 40 18');
+});
+
+test('choices read as words; another grain is drawn and answered for itself', async () => {
+  show('binding');
+  expect(screen.getByRole('button', { name: /All round \+ 10″ \(usual\)/ })).toBeTruthy();
+  await choose(/Grain$/, 'Bias, from a square');
+  expect(screen.getByRole('img', { name: /bias strips from a square of 29″/ })).toBeTruthy();
+  expect(said()).toContain('Thatsquaregives,joined');
+  expect(said()).not.toContain('selvagetoselvage');
+});
+
+test('a length all round stands for the two sides; a wrong one is said beside its field', async () => {
+  show('binding');
+  await type('Or all round, measured', '198');
+  expect(said()).toMatch(/^6strips,1\/2yd/);
+  await type('Or all round, measured', 'a lot');
+  expect(screen.getAllByText(/“a lot” is not a length/)).toHaveLength(2);
+});
+
+test('in centimetres it begins at everyday figures there', async () => {
+  show('binding');
+  await userEvent.click(screen.getByRole('button', { name: 'Use centimetres' }));
+  expect((screen.getByRole('textbox', { name: 'Quilt width' }) as HTMLInputElement).value).toBe('150');
+  expect(said()).toMatch(/strips,0\.\dm/);
+});
+
+test('a quilt is made of an answer; out of reach, that is said and the answer stays', async () => {
+  show('backing');
+  answerWith(async () => {
+    throw new TypeError('network');
+  });
+  await userEvent.click(screen.getByRole('button', { name: 'Make a quilt of this' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/cannot be reached/);
+  let sent: { plan: { target: object } } | null = null;
+  answerWith(async (request) => {
+    if (request.method === 'POST') sent = JSON.parse(await request.text()) as typeof sent;
+    return answer(201, { id: 'q9', revision: 1, updatedAt: '', plan: sent?.plan });
+  });
+  await userEvent.click(within(screen.getByRole('region', { name: 'Answer' })).getByRole('button', { name: 'Make a quilt of this' }));
+  expect(await screen.findByText('opened')).toBeTruthy();
+  expect(sent!.plan.target).toEqual({ of: 'size', width: 60, height: 72 });
+});
