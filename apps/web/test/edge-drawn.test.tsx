@@ -14,6 +14,24 @@ const view = (name: string) => userEvent.click(screen.getByRole('radio', { name 
 /** Every number in a path, in order. */
 const numbers = (path: Element) => path.getAttribute('d')!.match(/-?\d+(\.\d+)?(e-?\d+)?/g)?.map(Number) ?? [];
 
+describe('in close-up', () => {
+  test('the corner that is shaped is shown: at the foot where only the foot is', () => {
+    const { quilt } = show({ shape: 'rounded', corners: 'foot', radius: 6 });
+    const corner = screen.getByTestId('edge-corner');
+    expect(screen.getByRole('img', { name: /bottom left corner/ })).toBeTruthy();
+    const shown = corner.querySelector('clipPath rect')!;
+    const [y, height] = ['y', 'height'].map((name) => Number(shown.getAttribute(name)));
+    // Down past the quilt's lower edge, and no farther up than the reach.
+    expect(y! + height!).toBeGreaterThan(quilt().layout.finished.height.value);
+    expect(y!).toBeGreaterThan(quilt().layout.finished.height.value / 2);
+    expect(document.body.textContent).toContain('radius 6″');
+  });
+  test('all four rounded: the top left', () => {
+    show({ shape: 'rounded', corners: 'all', radius: 6 });
+    expect(screen.getByRole('img', { name: /top left corner/ })).toBeTruthy();
+  });
+});
+
 describe('all round', () => {
   test('a mark for every join, and as many lines of words', async () => {
     const { quilt } = show();

@@ -49,7 +49,8 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
           </g>
         )}
       </g>
-      <path d={trimmed} transform={`translate(${-over} ${-over})`} fill="none" stroke="rgb(30 30 30 / 70%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      {/* In the ink of the theme, so that a dark edge stands off a dark ground. */}
+      <path d={trimmed} transform={`translate(${-over} ${-over})`} fill="none" stroke="color-mix(in srgb, var(--ink) 70%, transparent)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
     </g>
   );
 });

@@ -17,21 +17,26 @@ function reachOf({ edge: form, unit, borders }: Plan, { edge, layout }: Quilt): 
   return Math.min(wanted, layout.finished.width.value, layout.finished.height.value);
 }
 
-/** The top left corner, large and to scale, with what was chosen measured on it. */
+/** The top left corner, or the one at the foot where only the foot is shaped, large and to scale, with what was chosen measured on it. */
 export function CornerView({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
   const clip = useId().replace(/[^\w-]/g, '');
   const { edge, layout } = quilt;
   const reach = reachOf(plan, quilt);
   const out = edge.points ? plan.edge.points.square / 2 + 0.06 * reach : plan.seam + 0.05 * reach;
   const size = { width: reach + out, height: reach + out };
+  const foot = plan.edge.corners === 'foot' && (plan.edge.shape === 'rounded' || plan.edge.shape === 'clipped');
+  const which = `${foot ? 'bottom' : 'top'} left corner`;
+  // At the foot the drawing ends with the quilt's lower edge, and lengths count upward from it.
+  const top = foot ? layout.finished.height.value - reach : -out;
+  const lengths = cornerLengths(plan, quilt, reach).map((length) => (foot ? { ...length, from: { ...length.from, y: -length.from.y }, to: { ...length.to, y: -length.to.y } } : length));
   return (
     <ScaledBoard
-      unit={plan.unit} size={size} ground={null} label="The top left corner in close-up, finished"
-      said={<Lengths text={`top left corner, ${formatWithUnit(reach, plan.unit)} of the quilt across`} />}
-      over={(lying) => <Dimensions lengths={cornerLengths(plan, quilt, reach)} lying={lying} origin={{ x: out, y: out }} />}
+      unit={plan.unit} size={size} ground={null} label={`The ${which} in close-up, finished`}
+      said={<Lengths text={`${which}, ${formatWithUnit(reach, plan.unit)} of the quilt across`} />}
+      over={(lying) => <Dimensions lengths={lengths} lying={lying} origin={{ x: out, y: foot ? reach : out }} />}
     >
-      <g transform={`translate(${out} ${out})`} data-testid="edge-corner">
-        <defs><clipPath id={clip}><rect x={-out} y={-out} {...size} /></clipPath></defs>
+      <g transform={`translate(${out} ${-top})`} data-testid="edge-corner">
+        <defs><clipPath id={clip}><rect x={-out} y={top} {...size} /></clipPath></defs>
         <g clipPath={`url(#${clip})`}><EdgeArt plan={plan} layout={layout} edge={edge} /></g>
       </g>
     </ScaledBoard>

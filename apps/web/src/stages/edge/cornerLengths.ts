@@ -4,14 +4,14 @@ import { rawEdge } from '../../drawing/EdgeArt.tsx';
 
 const at = (x: number, y: number) => ({ x, y });
 
-/** What is measured on the close-up of the top left corner, from the top's finished corner. */
+/** What is measured on the close-up of a left corner, from the top's finished corner, into the quilt. */
 export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimension[] {
   const { unit } = plan;
   const over = rawEdge(plan);
   const show = (value: number) => (Math.abs(value) < 1 ? formatFine(value, unit) : formatWithUnit(value, unit));
   const { binding, flange, points, outline: { scallops } } = edge;
   const bound = binding?.finished.value ?? 0;
-  const { shape, corners, radius } = plan.edge;
+  const { shape, radius } = plan.edge;
   const lengths: Dimension[] = [];
   if (binding) {
     // Across the left side; of a scallop, down from its top.
@@ -23,8 +23,8 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
     if (plan.binding.flange) lengths.push(scallops ? { ...shows('flange', bound, plan.binding.flange.visible, 0), beside: 'below' } : shows('flange', bound, plan.binding.flange.visible, 0.74));
     if (flange) lengths.push(shows('flange', bound, flange.visible, 0.62));
   }
-  if (corners === 'all' && shape === 'rounded') lengths.push({ from: at(radius, radius), to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)), text: `radius ${show(radius)}` });
-  if (corners === 'all' && shape === 'clipped') lengths.push({ from: at(0, reach * 0.02), to: at(radius, reach * 0.02), text: `cut off ${show(radius)}` });
+  if (shape === 'rounded') lengths.push({ from: at(radius, radius), to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)), text: `radius ${show(radius)}` });
+  if (shape === 'clipped') lengths.push({ from: at(0, reach * 0.02), to: at(radius, reach * 0.02), text: `cut off ${show(radius)}` });
   if (scallops) {
     const { corner, across, depth } = scallops;
     const below = depth + bound + reach * 0.08;
@@ -41,7 +41,7 @@ function pointLengths(plan: Plan, points: EdgePoints, show: (value: number) => s
   const step = plan.edge.points.square * 0.2;
   const gap = two - one - 2 * half;
   return [
-    { from: at(one, 2.4 * step), to: at(two, 2.4 * step), text: `a point every ${show(two - one)}` },
+    { from: at(one, 2.4 * step), to: at(two, 2.4 * step), text: `a point every ${show(two - one)}`, beside: 'below' },
     { from: at(two, 0), to: at(two, -pointHeight(square, plan.seam)), text: `stands ${show(pointHeight(square, plan.seam))}`, beside: 'right' },
     ...(gap > 0.02 ? [{ from: at(one + half, step), to: at(two - half, step), text: `gap ${show(gap)}`, beside: 'right' as const }] : []),
     ...(gap < -0.02 ? [{ from: at(two - half, step), to: at(one + half, step), text: `lies over by ${show(-gap)}`, beside: 'right' as const }] : []),
