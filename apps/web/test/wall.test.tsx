@@ -1,4 +1,4 @@
-import { clashesOf, type Crowd, layOut, type PileBlock, type Plan, rowLabels, START_RULES, startBorder, startPlan, wallJob, wallOf } from '@lattice/core';
+import { type Clash, clashesOf, type Crowd, layOut, type PileBlock, type Plan, rowLabels, START_RULES, startBorder, startPlan, wallJob, wallOf } from '@lattice/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Audition, withTried } from '../src/stages/wall/Audition.tsx';
@@ -34,6 +34,15 @@ describe('clashes', () => {
     await userEvent.click(line!);
     expect(onPoint).toHaveBeenCalledWith(clashes[0]);
     expect(onChoose).toHaveBeenCalledWith(clashes[0]);
+  });
+  test('very many are shown as far as anybody goes through them, the rest on demand', async () => {
+    const many = Array.from({ length: 75 }, (_, i): Clash => ({ a: i, b: i + 1, how: 'side', reasons: ['kind'] }));
+    const row = <T,>(of: readonly T[]): T[] => Array.from({ length: 76 }, (_, i) => of[i % of.length]!);
+    render(<ClashList clashes={many} crowds={[]} places={row(places)} labels={row(labels)} onPoint={jest.fn()} onChoose={jest.fn()} />);
+    expect(screen.getByText('Clashes: 75')).toBeTruthy();
+    expect(screen.getAllByRole('listitem')).toHaveLength(60);
+    await userEvent.click(screen.getByRole('button', { name: 'Show the other 15' }));
+    expect(screen.getAllByRole('listitem')).toHaveLength(75);
   });
   test('none is said', () => {
     render(<ClashList clashes={[]} crowds={[]} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);

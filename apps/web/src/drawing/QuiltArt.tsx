@@ -1,5 +1,5 @@
 import { fabricById, type Laid, type Layout, lieOf, type Piece, type Plan, wallOf } from '@lattice/core';
-import { memo, useId } from 'react';
+import { memo, useId, useMemo } from 'react';
 import { FaceDefinitions, lookOf, ontoOutline } from './faces.tsx';
 import { outlinePath, partPath } from './paths.ts';
 
@@ -23,24 +23,32 @@ interface QuiltArtProps {
  */
 export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) {
   const prefix = useId().replace(/[^\w-]/g, '');
-  const blocks = layout.pieces.filter((p) => p.place !== undefined);
+  const blocks = useMemo(() => layout.pieces.filter((p) => p.place !== undefined), [layout]);
   const { places } = wallOf(plan, blocks.length);
   const isEmpty = (piece: Piece) => plan.pile.length > 0 && places[piece.place!]!.block === null;
-  const laid = blocks.filter((b) => !isEmpty(b)).map((piece) => ({ piece, ...laidLook(plan, piece, places[piece.place!]!) }));
+  const empty = blocks.filter(isEmpty);
+  const hung = empty.length > 0 ? blocks.filter((piece) => !isEmpty(piece)) : blocks;
+  const outlines = useMemo(() => hung.map(outlinePath).join(''), [hung]);
+  const laid = hung.map((piece) => ({ piece, ...laidLook(plan, piece, places[piece.place!]!) }));
   // In an order of their own: two blocks that change places leave every other one's reference as it was.
   const looks = [...new Set(laid.map((l) => l.look))].sort();
   const numberOf = new Map(looks.map((look, i) => [look, i]));
   return (
     <g>
       <FaceDefinitions looks={looks} prefix={prefix} />
-      {Object.values(layout.parts).map((part) =>
-        part.cutFrom ? (
-          <path key={part.key} d={partPath(layout, part.key)} fill={fabricById(plan, part.cutFrom.fabric).colour} stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
-        ) : null,
-      )}
+      <Cloth fabrics={plan.fabrics} layout={layout} />
       {laid.map(({ piece, look, turn }) => <use key={piece.id} href={`#${prefix}-${numberOf.get(look)}`} transform={ontoOutline(piece.outline, turn)} />)}
-      <path d={laid.map(({ piece }) => outlinePath(piece)).join('')} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
-      <path className="empty-places" d={blocks.filter(isEmpty).map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
+      <path d={outlines} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+      <path className="empty-places" d={empty.map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
     </g>
+  );
+});
+
+/** Everything that is cut from cloth, a path for each part; blocks that change places leave it as it is. */
+const Cloth = memo(function Cloth({ fabrics, layout }: { fabrics: Plan['fabrics']; layout: Layout }) {
+  return Object.values(layout.parts).map((part) =>
+    part.cutFrom ? (
+      <path key={part.key} d={partPath(layout, part.key)} fill={fabricById({ fabrics }, part.cutFrom.fabric).colour} stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+    ) : null,
   );
 });

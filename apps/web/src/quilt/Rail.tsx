@@ -75,7 +75,7 @@ export function Rail() {
   const { pile } = useAppSelector(selectQuilt);
   const { id } = useParams();
   const { pathname } = useLocation();
-  const { settled } = useMemo(() => progressOf(plan), [plan]);
+  const { settled } = useMemo(() => progressOf(plan, pile), [plan, pile]);
   const rail = useRef<HTMLElement>(null);
   // On a small screen the rail scrolls by itself: the stage at work stays in sight.
   useEffect(() => {

@@ -9,10 +9,13 @@ const slice = createSlice({
   reducers: {
     /** A quilt was opened: its plan, with no history yet. */
     planOpened: (_, { payload }: PayloadAction<Plan>) => payload as never,
-    /** The quilter changed something. Changes of one `gesture` (a drag) are undone as one. */
+    /**
+     * The quilter changed something. Changes of one `gesture` (a drag) are undone as one. Frozen at its
+     * root, so that the store does not walk through every block to freeze it too.
+     */
     planChanged: {
       reducer: (_, { payload }: PayloadAction<Plan, string, { gesture: string | null }>) => payload as never,
-      prepare: (plan: Plan, gesture: string | null = null) => ({ payload: plan, meta: { gesture } }),
+      prepare: (plan: Plan, gesture: string | null = null) => ({ payload: Object.freeze(plan), meta: { gesture } }),
     },
   },
 });

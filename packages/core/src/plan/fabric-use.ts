@@ -42,7 +42,7 @@ export function fabricUses(plan: Plan): FabricUse[] {
 }
 
 /** The fabric with this id. The plan has passed `planProblems`, so there is one. */
-export function fabricById(plan: Plan, id: string): Fabric {
+export function fabricById(plan: Pick<Plan, 'fabrics'>, id: string): Fabric {
   const found = plan.fabrics.find((f) => f.id === id);
   if (!found) throw new Error(`No fabric has the id ${id}.`);
   return found;

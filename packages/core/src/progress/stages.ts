@@ -1,4 +1,4 @@
-import { judgePile } from '../block/pile.ts';
+import { judgePile, type Pile } from '../block/pile.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 
@@ -17,11 +17,12 @@ export interface Headway {
 /**
  * How far a quilt has come, from what was decided and measured. A later stage does not wait for an earlier
  * one: whoever never measures a block still gets to the borders. Nothing in a plan says that an edge is on.
+ *
+ * @param judged the plan's pile, where it has been judged already
  */
-export function progressOf(plan: Plan): Headway {
+export function progressOf(plan: Plan, judged: Pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value)): Headway {
   const { pile, measured, borders, backing, quilting, wall } = plan;
-  const needed = settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value;
-  const judged = judgePile(plan, needed);
+  const { needed } = judged;
   const open = [...judged.small, ...judged.large, ...judged.crooked].filter((block) => !block.settled);
   const sewn = measured.length > 0;
   const laid = sewn || (wall.length >= needed && wall.slice(0, needed).every((place) => place.block !== null));

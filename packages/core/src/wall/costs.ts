@@ -22,23 +22,37 @@ export interface Clash {
 /** A block's colours as they are compared. */
 const coloursOf = ({ colours }: WallBlock): readonly Lab65[] => colours.map(labOf);
 
+/** How different two colours look, each pair worked out once: a wall has few colours and very many pairs of blocks. */
+function rememberingDifferences(): (a: Lab65, b: Lab65) => number {
+  const known = new Map<Lab65, Map<Lab65, number>>();
+  return (a, b) => {
+    let ofA = known.get(a);
+    if (!ofA) known.set(a, (ofA = new Map()));
+    let found = ofA.get(b);
+    if (found === undefined) ofA.set(b, (found = differenceOf(a, b)));
+    return found;
+  };
+}
+
 /** Which reasons two blocks have, whatever their turn; only those the rules weigh. */
-function alike(a: WallBlock, b: WallBlock, ofA: readonly Lab65[], ofB: readonly Lab65[], rules: WallJob['rules']): Record<'kind' | 'maker' | 'colour' | 'cloth', boolean> {
+function alike(a: WallBlock, b: WallBlock, ofA: readonly Lab65[], ofB: readonly Lab65[], rules: WallJob['rules'], differ: (a: Lab65, b: Lab65) => number): Record<'kind' | 'maker' | 'colour' | 'cloth', boolean> {
   return {
     kind: a.kind !== null && a.kind === b.kind,
     maker: a.maker !== null && a.maker === b.maker,
-    colour: ofA.length > 0 && ofB.length > 0 && differenceOf(ofA[0]!, ofB[0]!) < SAME_COLOUR,
-    cloth: rules.cloth > 0 && ofA.some((one) => ofB.some((other) => differenceOf(one, other) < SAME_CLOTH)),
+    colour: ofA.length > 0 && ofB.length > 0 && differ(ofA[0]!, ofB[0]!) < SAME_COLOUR,
+    cloth: rules.cloth > 0 && ofA.some((one) => ofB.some((other) => differ(one, other) < SAME_CLOTH)),
   };
 }
 
 /** Every clash of an arrangement under the rules that have a weight, side by side first. */
 export function clashesOf(job: WallJob, { at, turns }: Arrangement = job): Clash[] {
   const { blocks, meetings, rules } = job;
+  const labs = blocks.map(coloursOf);
+  const differ = rememberingDifferences();
   return meetings.flatMap(({ a, b, how }): Clash[] => {
     const [one, two] = [blocks[at[a]!], blocks[at[b]!]];
     if (!one || !two) return [];
-    const same = alike(one, two, coloursOf(one), coloursOf(two), rules);
+    const same = alike(one, two, labs[at[a]!]!, labs[at[b]!]!, rules, differ);
     const reasons = (['kind', 'maker', 'colour', 'cloth'] as const).filter((r) => rules[r] > 0 && same[r]) as ClashReason[];
     if (rules.turn > 0 && same.kind && turns[at[a]!] === turns[at[b]!]) reasons.push('turn');
     return reasons.length > 0 ? [{ a, b, how, reasons }] : [];
@@ -78,10 +92,11 @@ export function costsFor({ blocks, places, meetings, rules }: WallJob): Costs {
   const turn = rules.turn > 0 ? new Float32Array(n * n) : null;
   const likeness = new Float32Array(n * n);
   const labs = blocks.map(coloursOf);
+  const differ = rememberingDifferences();
   for (let i = 0; i < n; i++) {
     for (let j = i + 1; j < n; j++) {
       const [a, b] = [blocks[i]!, blocks[j]!];
-      const same = alike(a, b, labs[i]!, labs[j]!, rules);
+      const same = alike(a, b, labs[i]!, labs[j]!, rules, differ);
       const cost = (same.kind ? rules.kind : 0) + (same.maker ? rules.maker : 0) + (same.colour ? rules.colour : 0) + (same.cloth ? rules.cloth : 0);
       clash[i * n + j] = clash[j * n + i] = CLASH_OVER_SPREAD * cost;
       if (turn) turn[i * n + j] = turn[j * n + i] = same.kind ? CLASH_OVER_SPREAD * rules.turn : 0;

@@ -35,10 +35,22 @@ export function meetingsOf(blocks: readonly Piece[]): Meeting[] {
   });
 }
 
+/** Places and meetings are the layout's alone: worked out once for each, whatever lies in them. */
+const ofLayout = new WeakMap<Layout, Pick<WallJob, 'places' | 'meetings'>>();
+
+function placesOf(layout: Layout): Pick<WallJob, 'places' | 'meetings'> {
+  const had = ofLayout.get(layout);
+  if (had) return had;
+  const pieces = layout.pieces.filter((p) => p.place !== undefined).sort((a, b) => a.place! - b.place!);
+  const found = { places: pieces.map(middleOf), meetings: meetingsOf(pieces) };
+  ofLayout.set(layout, found);
+  return found;
+}
+
 /** A plan's wall as an arrangement to judge or improve. */
 export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJob {
-  const pieces = layout.pieces.filter((p) => p.place !== undefined).sort((a, b) => a.place! - b.place!);
-  const wall = wallOf(plan, pieces.length);
+  const { places, meetings } = placesOf(layout);
+  const wall = wallOf(plan, places.length);
   const blocks = [...wall.places.flatMap((p) => (p.block ? [p.block] : [])), ...wall.spare];
   const index = new Map(blocks.map((b, i) => [b.id, i]));
   const turns = blocks.map(() => 0);
@@ -51,8 +63,8 @@ export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJo
       id: b.id, name: b.name, kind: b.kind || b.face ? kindOf(b) : null, maker: b.maker ?? null, colours: b.colours ?? [], value: blockValue(b),
       size: convertLength((measureOf(b)?.leastWidth ?? meant) - meant, plan.unit, 'in'), upright: b.upright ?? false,
     })),
-    places: pieces.map(middleOf),
-    meetings: meetingsOf(pieces),
+    places,
+    meetings,
     at: wall.places.map(({ block }) => (block ? index.get(block.id)! : -1)),
     turns,
     locked: wall.places.map((p) => p.locked),

@@ -1,4 +1,5 @@
 import type { Plan } from '@lattice/core';
+import { memo } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
@@ -10,8 +11,8 @@ const TURNS = [{ id: 'none', name: 'None' }, { id: 'odd', name: 'Every other, a 
 const SWAPS = [{ id: 'none', name: 'As made' }, { id: 'odd', name: 'Swapped on every other' }];
 
 /** Rules for odd and even places: blocks turned, backgrounds swapped. */
-export function LieSection() {
-  const { places } = useAppSelector(selectPlan);
+export const LieSection = memo(function LieSection() {
+  const places = useAppSelector((state) => selectPlan(state).places);
   const edit = useEdit();
   const set = (change: Partial<Plan['places']>) => edit((p) => ({ ...p, places: { ...p.places, ...change } }));
   return (
@@ -21,4 +22,4 @@ export function LieSection() {
       <AdviceFor path="places.swap" />
     </Section>
   );
-}
+});

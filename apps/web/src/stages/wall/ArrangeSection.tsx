@@ -1,4 +1,5 @@
 import { type ArrangeRules, type Plan, type WallJob, type WallScore, withArrangement } from '@lattice/core';
+import { memo } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
@@ -100,12 +101,21 @@ export function ArrangeSection(props: ArrangeSectionProps) {
           )}
         </>
       )}
+      <Rules {...{ rules, onRules, seed, onSeed, spares, onSpares }} anySpare={job.blocks.length > job.at.filter((b) => b >= 0).length} />
+    </Section>
+  );
+}
+
+/** The rules themselves, drawn apart: a block that is moved changes none of them. */
+const Rules = memo(function Rules({ rules, onRules, seed, onSeed, spares, onSpares, anySpare }: Pick<ArrangeSectionProps, 'rules' | 'onRules' | 'seed' | 'onSeed' | 'spares' | 'onSpares'> & { anySpare: boolean }) {
+  return (
+    <>
       {WEIGHTS.map(([key, label]) => (
         <WeightSlider key={key} label={label} value={rules[key]} most={10} step={0.5} onChange={(value) => onRules({ ...rules, [key]: value })} />
       ))}
       {rules.gradient > 0 && <ChoiceField label="Order" labelled value={rules.order} choices={ORDERS} onChange={(order) => onRules({ ...rules, order: order as ArrangeRules['order'] })} />}
-      {job.blocks.length > job.at.filter((b) => b >= 0).length && <SwitchField label="Bring in blocks from beside" value={spares} onChange={onSpares} />}
+      {anySpare && <SwitchField label="Bring in blocks from beside" value={spares} onChange={onSpares} />}
       <CountField label="Begin from number" value={seed} onCommit={(value) => (value >= 1 && value <= 9999 ? (onSeed(value), null) : 'A number from 1 to 9999: the same one gives the same arrangement.')} />
-    </Section>
+    </>
   );
-}
+});

@@ -1,6 +1,7 @@
 import type { Clash, ClashReason, Crowd, Laid, RowLabel } from '@lattice/core';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import styled from 'styled-components';
+import { Button } from '../../design/controls/Button.tsx';
 import { Section } from '../../figures/Section.tsx';
 
 const List = styled.ul`
@@ -14,6 +15,9 @@ const List = styled.ul`
 
 const REASONS: Readonly<Record<ClashReason, string>> = { kind: 'the same kind', maker: 'the same maker', colour: 'the same main colour', cloth: 'a cloth in common', turn: 'the same way round' };
 
+/** More than anybody goes through one by one. */
+const MOST_SHOWN = 60;
+
 interface ClashListProps {
   readonly clashes: readonly Clash[];
   /** Blocks of which some must meet, however they lie. */
@@ -26,24 +30,33 @@ interface ClashListProps {
 
 /** Every two blocks that lie beside each other and should not, with the reason; pointing at one lights its thread. */
 export const ClashList = memo(function ClashList({ clashes, crowds, places, labels, onPoint, onChoose }: ClashListProps) {
+  const [shown, setShown] = useState(MOST_SHOWN);
   const at = (place: number) => `${labels[place]!.row}·${labels[place]!.number}`;
   return (
     <Section title={clashes.length === 0 ? 'Clashes' : `Clashes: ${clashes.length}`}>
       {clashes.length === 0 ? <p>None: no two that meet are alike by the rules below.</p> : (
         <List aria-label="Clashes" onPointerLeave={() => onPoint(null)}>
-          {clashes.map((clash) => (
-            <li key={`${clash.a}-${clash.b}`}>
-              <button type="button" onPointerEnter={() => onPoint(clash)} onFocus={() => onPoint(clash)} onBlur={() => onPoint(null)} onClick={() => onChoose(clash)}>
-                {places[clash.a]!.block?.name} and {places[clash.b]!.block?.name} <span className="rest">({at(clash.a)}, {at(clash.b)}): {clash.reasons.map((r) => REASONS[r]).join(', ')}{clash.how === 'corner' ? ', corner to corner' : ''}</span>
-              </button>
-            </li>
-          ))}
+          {clashes.slice(0, shown).map((clash) => {
+            const names = `${places[clash.a]!.block?.name} and ${places[clash.b]!.block?.name}`;
+            return <Line key={`${clash.a}-${clash.b}`} {...{ clash, names, onPoint, onChoose }} where={`${at(clash.a)}, ${at(clash.b)}`} />;
+          })}
         </List>
       )}
+      {clashes.length > shown && <Button look="quiet" onPress={() => setShown(clashes.length)}>Show the other {clashes.length - shown}</Button>}
       {crowds.map((crowd) => <p key={`${crowd.by} ${crowd.of}`}><small>{crowdWords(crowd)}</small></p>)}
     </Section>
   );
 });
+
+function Line({ clash, names, where, onPoint, onChoose }: Pick<ClashListProps, 'onPoint' | 'onChoose'> & { clash: Clash; names: string; where: string }) {
+  return (
+    <li>
+      <button type="button" onPointerEnter={() => onPoint(clash)} onFocus={() => onPoint(clash)} onBlur={() => onPoint(null)} onClick={() => onChoose(clash)}>
+        {names} <span className="rest">({where}): {clash.reasons.map((r) => REASONS[r]).join(', ')}{clash.how === 'corner' ? ', corner to corner' : ''}</span>
+      </button>
+    </li>
+  );
+}
 
 function crowdWords({ by, of, hang, room, least }: Crowd): string {
   const what = by === 'kind' ? `${hang} blocks are of the kind “${of}”` : `${hang} blocks were made by ${of}`;

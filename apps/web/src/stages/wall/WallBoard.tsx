@@ -1,5 +1,5 @@
 import { type Clash, fromInches, type Laid, type Layout, middleOf, type Piece, type Plan, reachOf, type RowLabel } from '@lattice/core';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { Board } from '../../drawing/Board.ts';
 import { outlinePath } from '../../drawing/paths.ts';
@@ -62,22 +62,8 @@ export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places,
               <Places {...{ title: plan.title, pieces, places, labels, onPress, onKey }} />
               {chosen.map((place) => pieces[place] && <path key={place} className="chosen" d={outlinePath(pieces[place])} />)}
               {carried !== null && pieces[carried] && <path className="chosen carried" d={outlinePath(pieces[carried])} />}
-              {pieces.map((piece, i) => {
-                const middle = middleOf(piece);
-                const reach = reachOf(piece);
-                const label = labels[i]!;
-                return (
-                  <g key={piece.id} pointerEvents="none">
-                    {places[i]?.locked && <Lock x={middle.x} y={middle.y + reach * 0.74} size={reach * 0.26} />}
-                    {showLabels && (
-                      <>
-                        <circle className="badge" cx={middle.x} cy={middle.y} r={reach * 0.42} />
-                        <text className="label" x={middle.x} y={middle.y} fontSize={reach * 0.34}>{label.row}·{label.number}</text>
-                      </>
-                    )}
-                  </g>
-                );
-              })}
+              {showLabels && <Labels {...{ pieces, labels }} />}
+              <Locks {...{ pieces, places }} />
             </g>
           </Drawing>
         </>
@@ -96,6 +82,30 @@ const Art = memo(function Art({ plan, layout, view, x, y, scale, width, height }
   );
 });
 
+/** Row and place on every block. */
+const Labels = memo(function Labels({ pieces, labels }: Pick<WallBoardProps, 'pieces' | 'labels'>) {
+  return pieces.map((piece, i) => {
+    const middle = middleOf(piece);
+    const reach = reachOf(piece);
+    return (
+      <g key={piece.id} pointerEvents="none">
+        <circle className="badge" cx={middle.x} cy={middle.y} r={reach * 0.42} />
+        <text className="label" x={middle.x} y={middle.y} fontSize={reach * 0.34}>{labels[i]!.row}·{labels[i]!.number}</text>
+      </g>
+    );
+  });
+});
+
+/** A padlock on every block that stays. */
+function Locks({ pieces, places }: Pick<WallBoardProps, 'pieces' | 'places'>) {
+  return pieces.map((piece, i) => {
+    if (!places[i]?.locked) return null;
+    const middle = middleOf(piece);
+    const reach = reachOf(piece);
+    return <g key={piece.id} pointerEvents="none"><Lock x={middle.x} y={middle.y + reach * 0.74} size={reach * 0.26} /></g>;
+  });
+}
+
 /** A small padlock. */
 function Lock({ x, y, size }: { x: number; y: number; size: number }) {
   return (
@@ -107,24 +117,40 @@ function Lock({ x, y, size }: { x: number; y: number; size: number }) {
   );
 }
 
-/** Blocks that should not meet, tied by a thread with a knot between them. */
+/** From inside the one block to inside the other, no further: the blocks themselves stay to be seen. */
+function threadOf({ a, b }: Clash, pieces: readonly Piece[]): string {
+  const [from, to] = [middleOf(pieces[a]!), middleOf(pieces[b]!)];
+  const along = (t: number) => `${from.x + t * (to.x - from.x)} ${from.y + t * (to.y - from.y)}`;
+  return `M${along(0.3)}L${along(0.7)}`;
+}
+
+/** The knot between two blocks, as a circle. */
+function knotOf({ a, b }: Clash, pieces: readonly Piece[], share: number): string {
+  const [from, to] = [middleOf(pieces[a]!), middleOf(pieces[b]!)];
+  const r = reachOf(pieces[a]!) * share;
+  return `M${(from.x + to.x) / 2 - r} ${(from.y + to.y) / 2}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+}
+
+/** Blocks that should not meet, tied by a thread with a knot between them: all as three paths, since there may be many hundreds; the one pointed at on top. */
 const Threads = memo(function Threads({ clashes, pointedClash, pieces }: { clashes: readonly Clash[]; pointedClash: Clash | null; pieces: readonly Piece[] }) {
+  const drawn = useMemo(() => {
+    const of = (how: Clash['how']) => clashes.filter((c) => c.how === how).map((c) => threadOf(c, pieces)).join('');
+    return { side: of('side'), corner: of('corner'), knots: clashes.map((c) => knotOf(c, pieces, 0.12)).join('') };
+  }, [clashes, pieces]);
+  const lit = pointedClash && clashes.includes(pointedClash) ? pointedClash : null;
   return (
-    <g pointerEvents="none" className="clashes">
-      {clashes.map((clash) => {
-        const [a, b] = [middleOf(pieces[clash.a]!), middleOf(pieces[clash.b]!)];
-        const lit = clash === pointedClash;
-        // From inside the one to inside the other, no further: the blocks themselves stay to be seen.
-        const along = (t: number) => `${a.x + t * (b.x - a.x)} ${a.y + t * (b.y - a.y)}`;
-        const d = `M${along(0.3)}L${along(0.7)}`;
-        return (
-          <g key={`${clash.a}-${clash.b}`}>
-            <path d={d} stroke="#fbfcfc" strokeWidth={lit ? 9 : 5} vectorEffect="non-scaling-stroke" />
-            <path d={d} stroke="#c33c24" strokeWidth={lit ? 5 : 2.5} strokeDasharray={clash.how === 'corner' ? '5 4' : undefined} vectorEffect="non-scaling-stroke" />
-            <circle cx={(a.x + b.x) / 2} cy={(a.y + b.y) / 2} r={reachOf(pieces[clash.a]!) * (lit ? 0.2 : 0.12)} fill="#c33c24" stroke="#fbfcfc" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
-          </g>
-        );
-      })}
+    <g pointerEvents="none" className="clashes" data-clashes={clashes.length} stroke="#c33c24" fill="none">
+      <path d={drawn.side + drawn.corner} stroke="#fbfcfc" strokeWidth={5} vectorEffect="non-scaling-stroke" />
+      <path d={drawn.side} strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
+      <path d={drawn.corner} strokeWidth={2.5} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />
+      <path d={drawn.knots} fill="#c33c24" stroke="#fbfcfc" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+      {lit && (
+        <>
+          <path d={threadOf(lit, pieces)} stroke="#fbfcfc" strokeWidth={9} vectorEffect="non-scaling-stroke" />
+          <path d={threadOf(lit, pieces)} strokeWidth={5} strokeDasharray={lit.how === 'corner' ? '5 4' : undefined} vectorEffect="non-scaling-stroke" />
+          <path d={knotOf(lit, pieces, 0.2)} fill="#c33c24" stroke="#fbfcfc" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+        </>
+      )}
     </g>
   );
 });

@@ -1,8 +1,8 @@
 import {
-  type Clash, clashesOf, crowdsOf, type Laid, type Plan, rowLabels, START_RULES, wallJob, wallOf, withArrangement, withLocked, withMoved, withParked, withPlaced, withTurned,
+  type ArrangeRules, type Clash, clashesOf, crowdsOf, type Laid, type Plan, rowLabels, START_RULES, wallJob, wallOf, withArrangement, withLocked, withMoved, withParked, withPlaced, withTurned,
 } from '@lattice/core';
 import { Lock, LockOpen, PackageOpen, Printer, RotateCw } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -55,7 +55,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft:
 export function WallStage() {
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
-  const { id } = useParams();
   const edit = useEdit();
   const [rules, setRules] = useState(START_RULES);
   const [seed, setSeed] = useState(1);
@@ -85,7 +84,7 @@ export function WallStage() {
   const arranged = useMemo(() => (arranging && trial ? withArrangement(plan, arranging.job, trial) : plan), [arranging, trial, plan]);
   const shown = useMemo(() => (tried ? withTried(arranged, tried) : arranged), [tried, arranged]);
   const shownWall = useMemo(() => (arranged === plan ? wall : wallOf(arranged, count)), [arranged, plan, wall, count]);
-  const clashes = useMemo(() => clashesOf(wallJob(arranged, layout, rules)), [arranged, layout, rules]);
+  const clashes = useMemo(() => clashesOf(arranged === plan ? job : wallJob(arranged, layout, rules)), [arranged, plan, job, layout, rules]);
 
   const change = (next: Plan | null, refused: string): boolean => {
     if (!next) {
@@ -158,6 +157,10 @@ export function WallStage() {
   };
   const latestKey = useLatest(onKey);
   const chooseClash = useCallback((clash: Clash) => setChosen([clash.a, clash.b]), []);
+  const changeRules = useLatest((next: ArrangeRules) => {
+    clear();
+    setRules(next);
+  });
   const chooseSpare = useLatest((spare: string) => setChosenSpare(chosenSpare === spare ? null : spare));
 
   const acting = chosen.length > 0 ? chosen : [];
@@ -181,18 +184,12 @@ export function WallStage() {
         <Tray spare={wall.spare} chosen={chosenSpare} onPress={press} onChoose={chooseSpare} />
       </Hanging>
       <StageSide aria-label="The wall">
-        <Section title="Look at it" action={<Link to={`/quilts/${id}/labels`}><Printer size={15} aria-hidden style={{ verticalAlign: '-2px' }} /> Labels to print</Link>}>
-          <ChoiceField label="View" labelled value={view} choices={[...VIEWS]} onChange={(next) => setView(next as ViewId)} />
-          <SwitchField label="Row and place on every block" value={showLabels} onChange={setShowLabels} />
-        </Section>
+        <LookSection view={view} onView={setView} showLabels={showLabels} onLabels={setShowLabels} />
         <ClashList clashes={clashes} crowds={crowds} places={shownWall.places} labels={labels} onPoint={setPointedClash} onChoose={chooseClash} />
         <ArrangeSection
           {...{ plan, job, rules, seed, spares, arranging, picked }}
           clashes={clashes.length}
-          onRules={(next) => {
-            clear();
-            setRules(next);
-          }}
+          onRules={changeRules}
           onSeed={setSeed} onSpares={setSpares} onPick={setPicked}
           onStart={() => {
             setPicked(0);
@@ -217,6 +214,17 @@ export function WallStage() {
     </StageGrid>
   );
 }
+
+/** Ways of looking at the wall; nothing that lies on it changes them. */
+const LookSection = memo(function LookSection({ view, onView, showLabels, onLabels }: { view: ViewId; onView: (view: ViewId) => void; showLabels: boolean; onLabels: (show: boolean) => void }) {
+  const { id } = useParams();
+  return (
+    <Section title="Look at it" action={<Link to={`/quilts/${id}/labels`}><Printer size={15} aria-hidden style={{ verticalAlign: '-2px' }} /> Labels to print</Link>}>
+      <ChoiceField label="View" labelled value={view} choices={[...VIEWS]} onChange={(next) => onView(next as ViewId)} />
+      <SwitchField label="Row and place on every block" value={showLabels} onChange={onLabels} />
+    </Section>
+  );
+});
 
 /** A function that stays the same while what it does is always the latest. */
 function useLatest<A extends unknown[]>(act: (...args: A) => void): (...args: A) => void {
