@@ -69,6 +69,7 @@ test('split into two: drawn with the border it takes, put on the shelf, the one 
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   for (const part of ['1 of 3', '2 of 3', '3 of 3']) await expect(page.getByRole('link', { name: new RegExp(`${DEMO}.*, ${part}`) })).toBeVisible();
   await page.getByRole('link', { name: /, 2 of 3/ }).click();
+  await page.getByRole('link', { name: 'Setting' }).click();
   await expect(page.getByTestId('pile-summary')).toContainText('9 blocks, 9 places');
 });
 

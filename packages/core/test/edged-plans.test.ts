@@ -88,7 +88,9 @@ test('any layers and any edge go into a plan file and come out the same; in cent
     expect(readPlanJson(writePlanJson(plan))).toEqual({ ok: true, plan });
     const metric = convertPlan(plan, 'cm');
     expect(planProblems(metric).map((p) => p.message)).toEqual([]);
-    if (metric.edge.shape === plan.edge.shape) expect(computeQuilt(metric).edge.outline.length / 2.54).toBeCloseTo(computeQuilt(plan).edge.outline.length, -1);
+    const [cm, inches] = [computeQuilt(metric).edge.outline, computeQuilt(plan).edge.outline];
+    // Rounded to the other ruler, a side may hold one scallop more or fewer: then it is another edge.
+    if (metric.edge.shape === plan.edge.shape && cm.runs.length === inches.runs.length) expect(cm.length / 2.54).toBeCloseTo(inches.length, -1);
   }), { numRuns: 40 });
 });
 
