@@ -86,6 +86,9 @@ describe('cards to cut scallops by', () => {
     const square = scallopTemplates(edgeOutline({ width: 60, height: 60 }, form(6, 1)).scallops!, 'in');
     expect(square.map((t) => t.name)).toEqual(['Scallop', 'Corner']);
     expect(square[0]!.says).toMatch(/^\d+ along top and bottom, \d+ along the sides; .* wide, 1″ deep$/);
+    // Apart by a thirty-second or more, the two say so.
+    const [across, down] = scallopTemplates(edgeOutline({ width: 70, height: 81.5 }, form(6, 1)).scallops!, 'in');
+    expect([across!.says, down!.says]).toEqual([expect.stringContaining('; 6″ wide'), expect.stringContaining('; 5 31/32″ wide')]);
     expect(scallopTemplates(edgeOutline({ width: 48, height: 71 }, form(6, 1)).scallops!, 'in').map((t) => t.name)).toEqual(['Scallop of top and bottom', 'Scallop of the sides', 'Corner']);
   });
   test('the same in centimetres', () => {

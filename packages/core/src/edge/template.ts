@@ -1,4 +1,4 @@
-import { formatWithUnit } from '../length/format.ts';
+import { formatFine, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Scallops, SideScallops } from './scallops.ts';
 
@@ -44,7 +44,7 @@ function sideTemplate(name: string, { width, radius }: SideScallops, depth: numb
   return {
     name, half, width: right, height: depth + hold,
     path: `M${from.x} ${from.y}A${radius} ${radius} 0 0 1 ${right} ${depth}V${depth + hold}H0Z`,
-    says: `${where}; ${formatWithUnit(width, unit)} wide, ${formatWithUnit(depth, unit)} deep`,
+    says: `${where}; ${formatFine(width, unit)} wide, ${formatWithUnit(depth, unit)} deep`,
   };
 }
 

@@ -46,7 +46,7 @@ export function ScallopPage() {
         <span className="hide"><Button look="main" onPress={() => window.print()}><Printer size={15} aria-hidden />Print</Button></span>
       </header>
       <p>Print at 100%, not fitted to the page, and measure this square: it has to be <Lengths text={formatWithUnit(check, unit)} /> each way. The line is the finished edge, where the binding wraps it.</p>
-      <div className="true"><svg width={`${check}${unit}`} height={`${check}${unit}`} viewBox={`0 0 ${check} ${check}`} role="img" aria-label="Square to check the printing by"><rect width={check} height={check} /></svg></div>
+      <div className="true"><svg style={{ overflow: 'visible' }} width={`${check}${unit}`} height={`${check}${unit}`} viewBox={`0 0 ${check} ${check}`} role="img" aria-label="Square to check the printing by"><rect width={check} height={check} /></svg></div>
       {templates.map((template) => (
         <section key={template.name} aria-label={template.name}>
           <h2>{template.name}{template.half ? ', half of it' : ''}</h2>
