@@ -11,8 +11,8 @@ const around: Surroundings = { base: process.env['LATTICE_CALLED_FROM'] ?? '.', 
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
 /** What is wrong and what would be right, in one line: scripts read the first. */
-function complaint({ commands, options }: Command, text: string): string {
-  const known = commands.length > 0 ? commands.map((c) => c.name()) : options.map((o) => o.long);
+function complaint({ commands, options, registeredArguments }: Command, text: string): string {
+  const known = commands.length > 0 ? commands.map((c) => c.name()) : [...registeredArguments.map((a) => `<${a.name()}>`), ...options.map((o) => o.long)];
   return `${text.trim().replace(/^error: /, 'lattice: ').replace(/\.$/, '')}; known: ${known.join(', ')}.\n`;
 }
 

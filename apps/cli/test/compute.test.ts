@@ -148,6 +148,10 @@ describe('./lattice', () => {
       expect(wrong.stderr.trim().split('\n')).toHaveLength(1);
     }
   }, 30_000);
+  test('what is missing is named, and all that would be right: the file first', () => {
+    expect(lattice('compute').stderr).toBe("lattice: missing required argument 'plan'; known: <plan>, --json.\n");
+    expect(lattice('fit', demo).stderr).toMatch(/^lattice: required option '--target <size>' not specified; known: <plan>, --target, --blocks, --sash, --borders, --even, --have, --json\.\n$/);
+  }, 30_000);
   test('an unknown command is said to be one', () => {
     expect(lattice('sew')).toMatchObject({ status: 2, stderr: './lattice sew: there is no such command.\n' });
   });

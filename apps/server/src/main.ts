@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { createApp } from './app.ts';
 import { openDatabase } from './database/open.ts';
 import { PictureRepository } from './pictures/repository.ts';
+import { sweepPictures } from './pictures/sweep.ts';
 import { QuiltRepository } from './quilts/repository.ts';
 import { seedDemo } from './seed/seed.ts';
 
@@ -41,9 +42,7 @@ if (values.demo) {
   if (seeded > 0) console.log(`Put ${seeded} demo quilts on the shelf.`);
 }
 
-/** A browser that was away may still hold a change that names a picture: it is given three months. */
-const KEPT_MS = 90 * 24 * 3600 * 1000;
-const swept = await new PictureRepository(knex).sweep(new Date(outside.now().getTime() - KEPT_MS).toISOString());
+const swept = await sweepPictures(new PictureRepository(knex), outside.now());
 if (swept > 0) console.log(`Deleted ${swept} ${swept === 1 ? 'picture' : 'pictures'} older than three months that no quilt names.`);
 
 const server = createApp({ knex, outside, webFolder: values.web, log: console.log }).listen(port, '127.0.0.1');

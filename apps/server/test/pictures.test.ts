@@ -4,6 +4,7 @@ import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/open.ts';
 import { PictureRepository } from '../src/pictures/repository.ts';
+import { sweepPictures } from '../src/pictures/sweep.ts';
 import { QuiltRepository } from '../src/quilts/repository.ts';
 
 let knex: Knex;
@@ -107,7 +108,7 @@ describe('pictures no quilt names', () => {
     await quilt('q1', 'named-000001', null);
     await quilt('q2', 'put-away-0001', '2026-02-01T00:00:00.000Z');
     const pictures = new PictureRepository(knex);
-    expect(await pictures.sweep('2026-08-25T00:00:00.000Z')).toBe(1);
+    expect(await sweepPictures(pictures, outside.now())).toBe(1);
     expect(await pictures.find('forgotten-001')).toBeUndefined();
     for (const id of ['named-000001', 'put-away-0001', 'just-made-001']) expect(await pictures.find(id)).toBeDefined();
   });

@@ -1,9 +1,10 @@
-import { computeQuilt, layOut, type Plan, startPlan } from '@lattice/core';
+import { computeQuilt, layOut, type Plan, startPlan, type Slab } from '@lattice/core';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { ontoOutline } from '../src/drawing/faces.tsx';
 import { partPath } from '../src/drawing/paths.ts';
 import { QuiltArt } from '../src/drawing/QuiltArt.tsx';
+import { seamPath } from '../src/drawing/paths.ts';
 import { Tape } from '../src/drawing/Tape.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');
@@ -85,4 +86,11 @@ describe('the drawing', () => {
     expect(ontoOutline([{ x: 1, y: 2 }, { x: 4, y: 2 }, { x: 4, y: 5 }, { x: 1, y: 5 }])).toBe('matrix(3 0 0 3 1 2)');
     expect(ontoOutline([{ x: 5, y: 0 }, { x: 10, y: 5 }, { x: 5, y: 10 }, { x: 0, y: 5 }])).toBe('matrix(5 5 -5 5 5 0)');
   });
+});
+
+test('seams of a backing: one between two slabs that lie side by side, none round the outside, blocks let in have none', () => {
+  const slab = (what: Slab['what'], x: number, width: number): Slab => ({ what, x, y: 0, width, height: 90 });
+  expect(seamPath([slab('panel', 0, 40)])).toBe('');
+  expect(seamPath([slab('panel', 0, 40), slab('stripe', 40, 6), slab('panel', 46, 40), slab('block', 41, 4)])).toBe('M40 0V90M46 0V90');
+  expect(seamPath([{ ...slab('panel', 0, 80), height: 40 }, { ...slab('panel', 0, 80), y: 40, height: 40 }])).toBe('M0 40H80');
 });

@@ -5,7 +5,7 @@ import { Audition, withTried } from '../src/stages/wall/Audition.tsx';
 import { ArrangeSection } from '../src/stages/wall/ArrangeSection.tsx';
 import { ClashList } from '../src/stages/wall/ClashList.tsx';
 import { Tray } from '../src/stages/wall/Tray.tsx';
-import { placeWords } from '../src/stages/wall/WallBoard.tsx';
+import { placeWords, WallBoard } from '../src/stages/wall/WallBoard.tsx';
 import { viewFilter, ViewFilters, VIEWS } from '../src/stages/wall/views.tsx';
 
 const block = (id: string, kind: string): PileBlock => ({ id, name: `Block ${id}`, maker: 'Ada', kind, face: 'star', colours: ['#3f7d6e', '#c4532f'], width: 12.5, height: 12.5 });
@@ -51,8 +51,8 @@ describe('clashes', () => {
   test('those that cannot be avoided are told with the reason', () => {
     const crowds: Crowd[] = [{ by: 'kind', of: 'star', hang: 12, room: 9, least: 3 }, { by: 'maker', of: 'Ada', hang: 10, room: 9, least: 1 }];
     render(<ClashList clashes={[]} crowds={crowds} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
-    expect(screen.getByText('12 blocks are of the kind “star”, and only 9 can lie without meeting along a side or at a corner: at least 3 clashes stay, however they are laid.')).toBeTruthy();
-    expect(screen.getByText(/^10 blocks were made by Ada.*at least 1 clash stays/)).toBeTruthy();
+    expect(screen.getByText('12 blocks of the kind “star” hang here, and only 9 can lie without meeting along a side or at a corner: at least 3 clashes stay, however they are laid.')).toBeTruthy();
+    expect(screen.getByText(/^10 blocks by Ada hang here.*at least 1 clash stays/)).toBeTruthy();
   });
 });
 
@@ -153,4 +153,48 @@ test('every view but the plain one has its filter, and leaves white white', () =
     const numbers = container.querySelector(`#view-${id} feColorMatrix`)!.getAttribute('values')!.split(' ').map(Number);
     for (let row = 0; row < 3; row++) expect(numbers.slice(row * 5, row * 5 + 3).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 4);
   }
+});
+
+describe('drawn on the wall', () => {
+  const board = (change: Partial<React.ComponentProps<typeof WallBoard>> = {}) =>
+    render(
+      <WallBoard
+        plan={plan} layout={layout} pieces={pieces} places={places} labels={labels} showLabels={false} view="plain" clashes={clashesOf(job)} pointedClash={null} chosen={[]} carried={null}
+        onPress={jest.fn()} onKey={jest.fn()} {...change}
+      />,
+    ).container;
+  /** Beginnings of lines in a path: one for each thread, or knot. */
+  const begun = (path: Element) => (path.getAttribute('d')!.match(/M/g) ?? []).length;
+  const threads = (container: Element) => [...container.querySelectorAll('.clashes path')];
+
+  test('a thread and a knot for every clash, side by side whole, corner to corner dashed', () => {
+    const clashes: Clash[] = [{ a: 0, b: 1, how: 'side', reasons: ['kind'] }, { a: 2, b: 3, how: 'side', reasons: ['kind'] }, { a: 0, b: 3, how: 'corner', reasons: ['maker'] }];
+    const [under, side, corner, knots, ...more] = threads(board({ clashes }));
+    expect([under, side, corner, knots].map((path) => begun(path!))).toEqual([3, 2, 1, 3]);
+    expect(side!.getAttribute('stroke-dasharray')).toBeNull();
+    expect(corner!.getAttribute('stroke-dasharray')).toBe('5 4');
+    expect(more).toEqual([]);
+  });
+  test('the one pointed at is drawn once more on top, heavier; one that is gone is not', () => {
+    const clashes: Clash[] = [{ a: 0, b: 1, how: 'side', reasons: ['kind'] }];
+    const lit = threads(board({ clashes, pointedClash: clashes[0]! })).slice(4);
+    expect(lit.map((path) => path.getAttribute('stroke-width'))).toEqual(['9', '5', '1.5']);
+    expect(threads(board({ clashes, pointedClash: { ...clashes[0]!, b: 2 } }))).toHaveLength(4);
+  });
+  test('a knot lies midway between the two blocks', () => {
+    const clashes: Clash[] = [{ a: 0, b: 1, how: 'side', reasons: ['kind'] }];
+    const [, , , knots] = threads(board({ clashes }));
+    // A circle of two half circles, begun at its left: its middle is a radius to the right.
+    const [x, y, r] = knots!.getAttribute('d')!.match(/-?[\d.]+/g)!.map(Number);
+    const [a, b] = [pieces[0]!.outline, pieces[1]!.outline].map((outline) => ({ x: outline.reduce((s, p) => s + p.x, 0) / 4, y: outline.reduce((s, p) => s + p.y, 0) / 4 }));
+    expect(x! + r!).toBeCloseTo((a!.x + b!.x) / 2, 9);
+    expect(y).toBeCloseTo((a!.y + b!.y) / 2, 9);
+  });
+  test('a padlock where a block stays; row and place only when asked for', () => {
+    const locked = places.map((place, i) => ({ ...place, locked: i === 2 }));
+    expect(board({ places: locked }).querySelectorAll('rect[rx="0.1"]')).toHaveLength(1);
+    expect(board().querySelectorAll('text.label')).toHaveLength(0);
+    const marked = board({ showLabels: true });
+    expect([...marked.querySelectorAll('text.label')].map((text) => text.textContent)).toEqual(['1·1', '1·2', '2·1', '2·2']);
+  });
 });

@@ -83,4 +83,4 @@ export { blockValue, kindOf, wallJob, withArrangement } from './wall/wall-job.ts
 export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';
 export { type Answer, type AnswerDrawn, type Flag, type Said, type Topic } from './counter/topic.ts';
-export { askCounter, quiltFromCounter, TOPICS } from './counter/topics.ts';
+export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topics.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { askCounter, planProblems, quiltFromCounter, TOPICS } from '../src/index.ts';
+import { askCounter, planProblems, quiltFromCounter, TOPICS, flagStart } from '../src/index.ts';
 
 const ask = (topic: string, flags: Record<string, string>, unit: 'in' | 'cm' = 'in') => {
   const answer = askCounter(topic, flags, unit);
@@ -133,6 +133,27 @@ describe('asked wrongly', () => {
     const [inches, cm] = [ask('backing', { width: '75', height: '84' }), ask('backing', { width: '190.5', height: '213.36', overhang: '10.16', usable: '106.68', seam: '1.27' }, 'cm')] as { options: { panels: number; shopCut: object }[] }[];
     expect(cm!.options).toEqual(inches!.options.map((o) => expect.objectContaining({ panels: o.panels, shopCut: expect.objectContaining(o.shopCut) })));
     expect(ask('binding', { width: '36 in', height: '91.44' }, 'cm')).toMatchObject({ length: 4 * 91.44 + 25 });
+  });
+  test('a flag begins where it is said to, in either unit: a quarter inch of seam is 7.5 mm there, not 6.35', () => {
+    const start = (topic: string, key: string, unit: 'in' | 'cm') => flagStart(TOPICS.find((t) => t.name === topic)!.flags.find((f) => f.key === key)!, unit);
+    expect([start('triangles', 'seam', 'in'), start('triangles', 'seam', 'cm')]).toEqual([0.25, 0.75]);
+    // Any other length as one would say it in centimetres.
+    expect(start('backing', 'seam', 'cm')).toBeCloseTo(1.27, 1);
+    expect([start('binding', 'school', 'cm'), start('setting', 'across', 'cm')]).toEqual(['plus-ten', null]);
+  });
+  test('the bias square is the rule of the root; what it gives by geometry stands beside it, and that it is short where it is', () => {
+    const given = (flags: Record<string, string>) => {
+      const answer = askCounter('binding', { ...flags, grain: 'bias' }, 'in');
+      if (typeof answer === 'string') throw new Error(answer);
+      return answer.said.find((s) => s.what === 'That square gives, joined')!.figure;
+    };
+    // Common practice: 208" of 2 1/2" from a 25" square.
+    expect(given({ perimeter: '198' }).value).toBeGreaterThanOrEqual(208);
+    expect(given({ perimeter: '198' }).working.join()).toMatch(/strips, .* in all, less 0\.707 a join = .*,208 is wanted$/);
+    for (let round = 40; round <= 400; round += 12) {
+      const { value, working } = given({ perimeter: String(round), strip: '3' });
+      expect(/take a larger cloth/.test(working.join())).toBe(value < round + 10);
+    }
   });
   test('every topic can begin a quilt, sound and of what was asked', () => {
     const flags: Record<string, Record<string, string>> = {

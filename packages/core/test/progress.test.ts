@@ -20,8 +20,9 @@ describe('how far a quilt has come', () => {
     expect(of({ pile: [...pile.slice(1), block(1, { width: 13, settled: true })] })).toEqual({ settled: ['blocks'], at: 'setting' });
     expect(of({ pile })).toEqual({ settled: ['blocks'], at: 'setting' });
   });
-  test('laid out on the wall, place by place, the setting is settled too', () => {
-    expect(of({ pile, wall })).toEqual({ settled: ['blocks', 'setting', 'wall'], at: 'borders' });
+  test('laid out on the wall, place by place, the setting is settled; the wall itself not until it is sewn', () => {
+    expect(of({ pile, wall })).toEqual({ settled: ['blocks', 'setting'], at: 'wall' });
+    expect(of({ wall }).at).toBe('wall');
     expect(of({ pile, wall: [...wall.slice(1), { block: null, turn: 0, locked: false }] }).at).toBe('setting');
   });
   test('a measured centre was sewn, whether or not a block was ever measured; borders are settled when all are on', () => {

@@ -1,4 +1,4 @@
-import { askCounter, type Flag, formatLength, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
+import { askCounter, type Flag, flagStart, formatLength, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
 import { Moon, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
@@ -188,7 +188,6 @@ export function CounterPage() {
 /** What stands in a field nobody has typed in: where it begins. */
 function placeholderOf(flag: Flag, unit: Unit): string {
   if (flag.type === 'lengths') return 'like 1, 3 1/2';
-  if (flag.type !== 'length' || flag.start === null) return '';
-  const start = unit === 'in' ? flag.start : flag.key === 'seam' && flag.start === 0.25 ? 0.75 : flag.start * 2.54;
-  return `${formatLength(start, unit)}${unitMark(unit)}`;
+  const start = flag.type === 'length' ? flagStart(flag, unit) : null;
+  return typeof start === 'number' ? `${formatLength(start, unit)}${unitMark(unit)}` : '';
 }

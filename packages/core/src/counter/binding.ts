@@ -1,8 +1,10 @@
-import { biasFromSquare, type BiasYield } from '../edge/bias.ts';
+import { biasFromSquare } from '../edge/bias.ts';
+import { givenBy } from '../edge/bias-plan.ts';
 import { strictStripsOf, stripsOf } from '../edge/binding-strips.ts';
 import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, SCHOOL_NAMES, withAdded } from '../edge/schools.ts';
-import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import { lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import { USUAL_SEAM } from '../plan/start.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
 import { lengthIn, quiltOfSize, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
 
@@ -36,7 +38,7 @@ export const binding: Topic = {
     const { root, square } = biasSquare(length.value, strip, unit);
     const rectangle = biasRectangle(root, usable);
     const bias = given['grain'] === 'bias';
-    const cut = biasFromSquare(square.value, strip, unit === 'in' ? 0.25 : 0.75, unit);
+    const cut = biasFromSquare(square.value, strip, USUAL_SEAM[unit], unit);
     const needed = bias ? square.value : strips.value * strip;
     const fabric = lengthOf(needed, `${strips.value} strips × ${formatLength(strip, unit)} = ${formatExact(needed)}`);
     return {
@@ -49,7 +51,7 @@ export const binding: Topic = {
       said: [
         { what: 'Length with corners and tails', figure: length },
         ...(bias
-          ? [{ what: 'That square gives, joined', figure: givenBy(cut, length.value) }]
+          ? [{ what: 'That square gives, joined', figure: givenBy(cut, USUAL_SEAM[unit], length.value) }]
           : [
             { what: 'Strips, selvage to selvage', figure: strips },
             ...(strict.value === strips.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
@@ -63,9 +65,3 @@ export const binding: Topic = {
   },
   quilt: quiltOfSize,
 };
-
-/** What the strips of a square come to, by geometry, beside what is wanted. */
-function givenBy({ strips, length }: BiasYield, wanted: number): Figure {
-  const whole = strips.reduce((sum, s) => sum + s.length, 0);
-  return lengthOf(length, `${numberOf(strips.length, 'strip')}, ${formatExact(whole)} in all, less the joins: ${formatExact(length)}`, length < wanted ? `${formatExact(wanted)} is wanted: take a larger square` : `${formatExact(wanted)} is wanted`);
-}

@@ -1,5 +1,6 @@
 import { planFlange } from '../edge/flange.ts';
 import { planPrairiePoints, pointBase, pointHeight, type PointsOnSide } from '../edge/prairie-points.ts';
+import { USUAL_SEAM } from '../plan/start.ts';
 import { shopCut } from '../shopping/shop-cut.ts';
 import { type Flag, lengthIn, type Question, quiltOfSize, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
 
@@ -8,7 +9,6 @@ const QUILT: readonly Flag[] = [
   { key: 'height', label: 'Quilt height', type: 'length', start: null },
 ];
 const quiltOf = (question: Question) => ({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') });
-const seamOf = ({ unit }: Question): number => (unit === 'in' ? 0.25 : 0.75);
 
 /** A flange beside the binding (handbook 8). */
 export const flange: Topic = {
@@ -17,7 +17,7 @@ export const flange: Topic = {
   flags: [...QUILT, { key: 'visible', label: 'To be seen', type: 'length', start: 0.25 }, { key: 'usable', label: 'Usable width', type: 'length', start: 40 }],
   answer: (question) => {
     const { unit } = question;
-    const { cutWidth, sides, ends, strips, fabric } = planFlange(quiltOf(question), lengthIn(question, 'visible'), seamOf(question), lengthIn(question, 'usable'), unit);
+    const { cutWidth, sides, ends, strips, fabric } = planFlange(quiltOf(question), lengthIn(question, 'visible'), USUAL_SEAM[unit], lengthIn(question, 'usable'), unit);
     return {
       headline: stripsAndCut(strips.value, fabric.value, unit),
       json: { cutWidth: cutWidth.value, lengths: { sides: sides.value, ends: ends.value }, strips: strips.value, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) },
@@ -46,7 +46,7 @@ export const prairiePoints: Topic = {
     if (overlap >= square) return '--overlap: it has to be less than the square.';
     if (square > usable) return '--square: it is wider than the fabric.';
     const quilt = quiltOf(question);
-    const points = planPrairiePoints(quilt, { square, overlap, seam: seamOf(question), usable, unit });
+    const points = planPrairiePoints(quilt, { square, overlap, seam: USUAL_SEAM[unit], usable, unit });
     const both = (pick: (side: PointsOnSide) => number) => ({ across: pick(points.across), down: pick(points.down) });
     return {
       headline: `${points.total.value} points, ${stripsAndCut(points.strips.value, points.fabric.value, unit)}`,
@@ -54,7 +54,7 @@ export const prairiePoints: Topic = {
         pitch: points.pitch.value, perSide: both((s) => s.count.value), adjustedOverlap: both((s) => s.overlap.value), gapAtSeam: both((s) => s.gap.value),
         total: points.total.value, strips: points.strips.value, fabric: points.fabric.value, shopCut: shopCutJson(points.fabric.value, unit),
       },
-      drawn: { what: 'points', ...quilt, base: pointBase(square, seamOf(question)), rise: pointHeight(square, seamOf(question)), across: points.across.middles, down: points.down.middles },
+      drawn: { what: 'points', ...quilt, base: pointBase(square, USUAL_SEAM[unit]), rise: pointHeight(square, USUAL_SEAM[unit]), across: points.across.middles, down: points.down.middles },
       said: [
         { what: 'A point every', figure: points.pitch }, { what: 'Across', figure: points.across.count }, { what: 'Down', figure: points.down.count },
         { what: 'Overlap across', figure: points.across.overlap }, { what: 'Overlap down', figure: points.down.overlap },

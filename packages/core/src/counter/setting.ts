@@ -2,7 +2,7 @@ import { type Figure, lengthOf } from '../figure/figure.ts';
 import type { Role } from '../layout/piece.ts';
 import { formatLength, formatSize } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
-import { startBorder } from '../plan/start.ts';
+import { startBorder, USUAL_SEAM } from '../plan/start.ts';
 import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
 import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
@@ -27,7 +27,7 @@ export const setting: Topic = {
     const options = optionsOf(question);
     const side = lengthIn(question, 'block');
     const grid = gridOf(question);
-    const input = { unit, block: { width: side, height: side }, grid, options, seam: unit === 'in' ? 0.25 : 0.75 };
+    const input = { unit, block: { width: side, height: side }, grid, options, seam: USUAL_SEAM[unit] };
     const [refusal] = found.refusals(input);
     if (refusal) return `--${refusal.path.at(-1) === 'sash' ? 'sash' : 'block'}: ${refusal.message}`;
     const centre = found.layOut({ ...input, origin: { x: 0, y: 0 } });

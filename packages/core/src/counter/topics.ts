@@ -2,6 +2,7 @@ import { limitIn } from '../length/rounding.ts';
 import { parseLength } from '../length/parse.ts';
 import type { Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
+import { USUAL_SEAM } from '../plan/start.ts';
 import { backing } from './backing.ts';
 import { binding } from './binding.ts';
 import { flange, prairiePoints } from './edges.ts';
@@ -46,7 +47,7 @@ function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; que
   }
   for (const flag of topic.flags) {
     const text = typed[flag.key];
-    const value = text === undefined ? startOf(flag, unit) : read(flag, text, unit);
+    const value = text === undefined ? flagStart(flag, unit) : read(flag, text, unit);
     if (typeof value === 'object' && value !== null && 'wrong' in value) return `--${flag.key} ${text}: ${value.wrong}`;
     if (value === null && !('instead' in flag && flag.instead)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing; ${wanted(flag)}`;
     given[flag.key] = value;
@@ -55,9 +56,9 @@ function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; que
 }
 
 /** Where a flag begins in this unit: its own start, as it would be said there. */
-function startOf(flag: Flag, unit: Unit): Given[string] {
+export function flagStart(flag: Flag, unit: Unit): Given[string] {
   if (flag.type !== 'length' || flag.start === null || unit === 'in') return flag.start;
-  return flag.key === 'seam' && flag.start === 0.25 ? 0.75 : limitIn(flag.start, unit);
+  return flag.key === 'seam' && flag.start === USUAL_SEAM.in ? USUAL_SEAM[unit] : limitIn(flag.start, unit);
 }
 
 /** What would be right for a flag. */

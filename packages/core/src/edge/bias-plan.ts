@@ -43,11 +43,21 @@ export function planBias({ grain, strip, usable, seam, unit }: BiasWish, length:
     cloth: lengthOf(enough, ...rule.working, ...(enough > rule.value ? [`By geometry that gives only ${formatExact(yieldAt(rule.value))}; ${enough} gives ${formatExact(gives)}`] : [])),
     cut: grain === 'bias-tube' ? null : cutAt(enough),
     tube: grain === 'bias-tube' ? biasTube(enough, strip, seam) : null,
-    gives: lengthOf(gives, grain === 'bias-tube'
-      ? `${biasTube(enough, strip, seam).lanes} lanes × ${formatExact(biasTube(enough, strip, seam).round)} each = ${formatExact(gives)}`
-      : `${numberOf(cutAt(enough).strips.length, 'strip')}, ${formatExact(gives + Math.max(0, cutAt(enough).strips.length - 1) * biasJoinLoss(seam))} in all, less ${formatExact(biasJoinLoss(seam))} a join = ${formatExact(gives)}`, `${formatExact(length)} is wanted`),
+    gives: grain === 'bias-tube'
+      ? lengthOf(gives, `${biasTube(enough, strip, seam).lanes} lanes × ${formatExact(biasTube(enough, strip, seam).round)} each = ${formatExact(gives)}`, `${formatExact(length)} is wanted`)
+      : givenBy(cutAt(enough), seam, length),
     tooWide: !across && enough > usable + 1e-6,
   };
+}
+
+/** What the strips of a cloth come to once joined, by geometry, beside what is wanted. */
+export function givenBy({ strips, length }: BiasYield, seam: number, wanted: number): Figure {
+  const whole = strips.reduce((sum, s) => sum + s.length, 0);
+  return lengthOf(
+    length,
+    `${numberOf(strips.length, 'strip')}, ${formatExact(whole)} in all, less ${formatExact(biasJoinLoss(seam))} a join = ${formatExact(length)}`,
+    `${formatExact(wanted)} is wanted${length < wanted ? ': take a larger cloth' : ''}`,
+  );
 }
 
 /** How many pieces it comes in. */

@@ -3,6 +3,7 @@ import { convertLength, type Unit } from '../length/unit.ts';
 import { settingOf } from '../setting/registry.ts';
 import { withEdgeThatFits } from './another-top.ts';
 import type { Plan, Target } from './shape.ts';
+import { USUAL_SEAM } from './start.ts';
 
 /**
  * The same quilt in the other unit. Each length is converted exactly, then taken to the nearest mark
@@ -13,7 +14,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
   const from = plan.unit;
   if (from === to) return plan;
   const length = (value: number) => rulerFine(to).apply(convertLength(value, from, to));
-  const seam = plan.seam === (from === 'in' ? 0.25 : 0.75) ? (to === 'in' ? 0.25 : 0.75) : length(plan.seam);
+  const seam = plan.seam === USUAL_SEAM[from] ? USUAL_SEAM[to] : length(plan.seam);
   const three = (values: readonly [number, number, number]) => values.map(length) as [number, number, number];
   const setting = { ...plan.setting } as Record<string, unknown>;
   for (const field of settingOf(plan.setting.kind).fields) {

@@ -16,6 +16,9 @@ const startFabrics = (unit: Unit): Plan['fabrics'] => {
   return cloth;
 };
 
+/** The seam that is usual (handbook preamble): a quarter inch, or 7.5 mm. */
+export const USUAL_SEAM: Readonly<Record<Unit, number>> = { in: 0.25, cm: 0.75 };
+
 /** A border as it begins: butted, sides first, cut across the fabric. */
 export const startBorder = (width: number, fabric: string): Plan['borders'][number] => ({
   sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', joins: 'diagonal', repeat: null, fabric, cornerFabric: fabric,
@@ -59,12 +62,11 @@ export type StartId = (typeof STARTS)[number]['id'];
 /** A whole new plan from one of the starting points. */
 export function startPlan(id: StartId): Plan {
   const start = STARTS.find((s) => s.id === id)!;
-  const inches = start.unit === 'in';
   return {
     schemaVersion: SCHEMA_VERSION,
     title: start.name,
     unit: start.unit,
-    seam: inches ? 1 / 4 : 0.75,
+    seam: USUAL_SEAM[start.unit],
     block: { width: start.block, height: start.block },
     pile: [],
     wall: [],

@@ -25,11 +25,12 @@ export function progressOf(plan: Plan, judged: Pile = judgePile(plan, settingOf(
   const { needed } = judged;
   const open = [...judged.small, ...judged.large, ...judged.crooked].filter((block) => !block.settled);
   const sewn = measured.length > 0;
-  const laid = sewn || (wall.length >= needed && wall.slice(0, needed).every((place) => place.block !== null));
+  const laid = wall.length >= needed && wall.slice(0, needed).every((place) => place.block !== null);
   const done: Readonly<Record<Stage, boolean>> = {
     blocks: pile.length > 0 && judged.measured === pile.length && open.length === 0,
-    setting: laid,
-    wall: laid,
+    // Whoever lays blocks out has chosen what for; they may be moved until they are sewn.
+    setting: laid || sewn,
+    wall: sewn,
     borders: measured.some((m) => m.borders >= borders.length),
     layers: backing.made !== null || quilting.booking !== null,
     edge: false,

@@ -1,6 +1,7 @@
 import { type Binding, type BiasStrip, fabricById, formatSize, formatWithUnit, longAndShort, type Plan } from '@lattice/core';
 import { type Dimension, Dimensions } from '../../drawing/Dimensions.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { outlinePath } from '../../drawing/paths.ts';
 import { ScaledBoard } from '../../drawing/ScaledBoard.tsx';
 
 type Bias = NonNullable<Binding['bias']>;
@@ -50,7 +51,7 @@ function Strips({ strips, colour, scale, stripWidth, side, unit }: { strips: rea
         const long = `${number} · ${formatWithUnit(strip.length, unit)}`;
         return (
           <g key={i}>
-            <path d={`M${strip.outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill={colour} fillOpacity={i % 2 === 0 ? 1 : 0.78} stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+            <path d={outlinePath(strip)} fill={colour} fillOpacity={i % 2 === 0 ? 1 : 0.78} stroke="var(--card)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
             <text transform={`translate(${middle.x} ${middle.y}) scale(${1 / scale}) rotate(-45)`} dy="0.36em" textAnchor="middle" fontSize={size} fontWeight={700} fill="#fff" stroke="rgb(0 0 0 / 70%)" strokeWidth={3} paintOrder="stroke">{strip.length * scale > long.length * size * 0.6 ? <Lengths text={long} drawn /> : number}</text>
           </g>
         );

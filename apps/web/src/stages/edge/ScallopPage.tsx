@@ -15,7 +15,8 @@ const Page = styled(Paper)`
   .true { overflow-x: auto; padding: 6px 2px; }
   figure { break-inside: avoid; margin: 0 0 10px; }
   figcaption { font-size: 14px; color: var(--soft); margin-bottom: 4px; }
-  svg { display: block; }
+  svg { display: block; overflow: visible; }
+  svg[data-part] { overflow: hidden; }
   .true path, .true rect { fill: none; stroke: var(--ink); stroke-width: 1px; vector-effect: non-scaling-stroke; }
   .true .seam { stroke-dasharray: 1 4; }
   .true .fold { stroke-dasharray: 6 4; stroke: var(--thread); }
@@ -46,7 +47,7 @@ export function ScallopPage() {
         <span className="hide"><Button look="main" onPress={() => window.print()}><Printer size={15} aria-hidden />Print</Button></span>
       </header>
       <p>Print at 100%, not fitted to the page, and measure this square: it has to be <Lengths text={formatWithUnit(check, unit)} /> each way. The line is the finished edge, where the binding wraps it.</p>
-      <div className="true"><svg style={{ overflow: 'visible' }} width={`${check}${unit}`} height={`${check}${unit}`} viewBox={`0 0 ${check} ${check}`} role="img" aria-label="Square to check the printing by"><rect width={check} height={check} /></svg></div>
+      <div className="true"><svg width={`${check}${unit}`} height={`${check}${unit}`} viewBox={`0 0 ${check} ${check}`} role="img" aria-label="Square to check the printing by"><rect width={check} height={check} /></svg></div>
       {templates.map((template) => (
         <section key={template.name} aria-label={template.name}>
           <h2>{template.name}{template.half ? ', half of it' : ''}</h2>
@@ -71,7 +72,7 @@ function Sheets({ template, unit }: { template: Template; unit: Unit }) {
     return (
       <figure key={i} className="true">
         {sheets.length > 1 && <figcaption>Sheet {i + 1} of {sheets.length}: cut along the dotted lines and tape the sheets edge to edge, in the order one reads.</figcaption>}
-        <svg style={{ overflow: sheets.length > 1 ? 'hidden' : 'visible' }} width={`${width}${unit}`} height={`${height}${unit}`} viewBox={`${x} ${y} ${width} ${height}`} role="img" aria-label={`${template.name}, ${formatWithUnit(template.width, unit)} wide${sheet}`} data-testid="template">
+        <svg data-part={sheets.length > 1 || undefined} width={`${width}${unit}`} height={`${height}${unit}`} viewBox={`${x} ${y} ${width} ${height}`} role="img" aria-label={`${template.name}, ${formatWithUnit(template.width, unit)} wide${sheet}`} data-testid="template">
           <path d={template.path} />
           {template.half && x <= rest && <path className="fold" d={`M0 ${y}v${height}`} />}
           {seams.map((d) => <path key={d} className="seam" d={d} />)}

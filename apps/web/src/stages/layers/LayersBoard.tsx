@@ -1,6 +1,7 @@
 import { backingCloth, type Band, fabricById, formatSize, type Layers, type PileBlock, type Plan, type Quilt, type Slab } from '@lattice/core';
 import { useId, useState } from 'react';
 import { FaceDefinitions, lookOf } from '../../drawing/faces.tsx';
+import { seamPath } from '../../drawing/paths.ts';
 import { Mark, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -116,10 +117,7 @@ export function BackingSlabs({ slabs, plan, spare }: { slabs: readonly Slab[]; p
 
 /** Seams between slabs, dashed light over dark so that they show on any cloth. */
 export function SeamLines({ slabs }: { slabs: readonly Slab[] }) {
-  const seams = slabs.filter((s) => s.what !== 'block').flatMap(({ x, y, width, height }) => [
-    ...(x > 1e-6 ? [`M${x} ${y}V${y + height}`] : []),
-    ...(y > 1e-6 ? [`M${x} ${y}H${x + width}`] : []),
-  ]).join('');
+  const seams = seamPath(slabs);
   return (
     <g fill="none" pointerEvents="none" data-testid="backing-seams">
       <path d={seams} stroke="#fbfcfc" strokeWidth={3} vectorEffect="non-scaling-stroke" />

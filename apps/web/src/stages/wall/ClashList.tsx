@@ -59,6 +59,6 @@ function Line({ clash, names, where, onPoint, onChoose }: Pick<ClashListProps, '
 }
 
 function crowdWords({ by, of, hang, room, least }: Crowd): string {
-  const what = by === 'kind' ? `${hang} blocks are of the kind “${of}”` : `${hang} blocks were made by ${of}`;
+  const what = by === 'kind' ? `${hang} blocks of the kind “${of}” hang here` : `${hang} blocks by ${of} hang here`;
   return `${what}, and only ${room} can lie without meeting along a side or at a corner: at least ${least} ${least === 1 ? 'clash stays' : 'clashes stay'}, however they are laid.`;
 }

@@ -139,7 +139,7 @@ const Threads = memo(function Threads({ clashes, pointedClash, pieces }: { clash
   }, [clashes, pieces]);
   const lit = pointedClash && clashes.includes(pointedClash) ? pointedClash : null;
   return (
-    <g pointerEvents="none" className="clashes" data-clashes={clashes.length} stroke="#c33c24" fill="none">
+    <g pointerEvents="none" className="clashes" stroke="#c33c24" fill="none">
       <path d={drawn.side + drawn.corner} stroke="#fbfcfc" strokeWidth={5} vectorEffect="non-scaling-stroke" />
       <path d={drawn.side} strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
       <path d={drawn.corner} strokeWidth={2.5} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />
