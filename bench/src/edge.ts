@@ -7,7 +7,7 @@ const king: Plan = { ...plan, grid: { across: 7, down: 7 } };
 /** The whole pipeline of a king-size quilt with each kind of edge, as a ratio to the same quilt plainly bound. */
 export function* edge() {
   const cases: readonly (readonly [string, Plan])[] = [
-    ['scallops, bias from a square', { ...king, edge: { ...king.edge, shape: 'scalloped', scallop: { width: 4, depth: 1 } }, binding: { ...king.binding, grain: 'bias-square' } }],
+    ['scallops, bias from a square', { ...king, edge: { ...king.edge, shape: 'scalloped', scallop: { ...king.edge.scallop, width: 4, depth: 1 } }, binding: { ...king.binding, grain: 'bias-square' } }],
     ['bias from a length', { ...king, binding: { ...king.binding, grain: 'bias-length' } }],
     ['prairie points of 2", scattered', { ...king, edge: { ...king.edge, finishes: ['prairie-points'], points: { ...king.edge.points, square: 2, fabrics: ['sash', 'accent', 'border'], order: 'scattered' } } }],
   ];

@@ -36,7 +36,7 @@ describe('compute', () => {
     expect(out).toMatch(/Backing\n {2}78 × 89 1\/2″: 2 panels, vertical seams, 179″ of fabric\n {6}2 panels × 42 less 1 seam × 2 × 1\/2 span 83, enough for 78\n/);
     expect(out).toContain('It costs least without a stripe: 47.50, and the next 54.00.');
     expect(out).toMatch(/Batting\n {2}78 × 89 1\/2″: Package 81 × 96″/);
-    expect(out).toMatch(/Flange\n {2}8 strips of 1″: two 81 1\/2″, two 70″/);
+    expect(out).toMatch(/Flange\n {2}8 strips of 1 1\/4″: two 82″, two 70 1\/2″/);
     expect(out).toMatch(/Binding\n {2}8 strips of 2 1\/2″ for 313″\n/);
     const changed = (edge: object, binding: object) => {
       const read = JSON.parse(plan) as { edge: object; binding: object };

@@ -113,7 +113,7 @@ describe('what to cut them to', () => {
     expect(screen.getByTestId('choice-keep').textContent).toContain('proposed');
     expect(screen.getByTestId('choice-trim-all').textContent).toContain('none remade · 2 to trim');
     await userEvent.click(screen.getByTestId('choice-trim-all'));
-    expect(onCut).toHaveBeenLastCalledWith(12.25);
+    expect(onCut).toHaveBeenLastCalledWith({ width: 12.25, height: 12.25 });
   });
   test('at another size what would change is listed, and taking it makes the quilt for that block', async () => {
     const { store } = show(12.25);

@@ -30,7 +30,7 @@ describe('finishes', () => {
     expect(screen.getByRole('alert').textContent).toMatch(/only basted on/);
     await type('To be seen', '3/8');
     expect(now().edge.flange.visible).toBe(0.375);
-    expect(screen.getByTestId('flange').textContent).toContain('1 1/4″');
+    expect(screen.getByTestId('flange').textContent).toContain('1 1/2″');
   });
 });
 
@@ -94,7 +94,7 @@ describe('how it is made', () => {
   const steps = () => within(screen.getByRole('list', { name: 'Order of cutting and joining' })).getAllByRole('listitem').map((li) => li.textContent!);
   test('straight strips: cut, joined at 45°, folded, begun where the joins are best', () => {
     show();
-    expect(steps()[0]).toMatch(/^Cut 6 strips of 2 ?1\/2/);
+    expect(steps()[0]).toMatch(/^Cut 7 strips of 2 ?1\/2/);
     expect(steps()[1]).toMatch(/at 45°, selvage ends hanging past the seam; trim to 1\/4/);
     expect(steps()[2]).toMatch(/Fold it in half/);
     expect(steps()[3]).toMatch(/^Begin .* from the left along the bottom and leave 8/);

@@ -44,7 +44,7 @@ describe('the cutting list', () => {
 
 describe('what to buy', () => {
   test('each fabric with its shop cut; an unused one can be taken off, a used one cannot', async () => {
-    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'spare', name: 'Spare', colour: '#123456', usableWidth: 40, price: null }] });
+    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'spare', name: 'Spare', colour: '#123456', usableWidth: 40, price: null, direction: 'none', alike: false, shrinkage: 0 }] });
     expect(screen.getByTestId('shopping-list').textContent).toContain('5/8 yd');
     expect(screen.queryByRole('button', { name: 'Take Sash off the list' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Take Spare off the list' }));
@@ -52,19 +52,19 @@ describe('what to buy', () => {
   });
   test('what layers and edge take stands with it; a price gives what it costs, and all together', async () => {
     const store = show(<Buying />);
-    expect(screen.getByTestId('shopping-list').textContent).toMatch(/; binding: 6 strips × 2 1\/2 = 15/);
+    expect(screen.getByTestId('shopping-list').textContent).toMatch(/; binding: 7 strips × 2 1\/2 = 17\.5/);
     const [first] = screen.getAllByRole('textbox', { name: 'Price of a yard' });
     await userEvent.type(first!, '12{Tab}');
     expect(now(store).fabrics[0]!.price).toBe(12);
     // 5/8 yd at 12.
     expect(screen.getByTestId('shopping-list').textContent).toMatch(/costs 7\.50/);
-    expect(screen.getByTestId('together').textContent).toBe('Together 7.50, without the 3 whose price is not said.');
+    expect(screen.getByTestId('together').textContent).toBe('Together 7.50, without the 4 whose price is not said.');
     await userEvent.clear(first!);
     await userEvent.tab();
     expect(now(store).fabrics[0]!.price).toBeNull();
   });
   test('a new fabric gets an id nobody has', async () => {
-    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'fabric-6', name: 'Six', colour: '#123456', usableWidth: 40, price: null }] });
+    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'fabric-6', name: 'Six', colour: '#123456', usableWidth: 40, price: null, direction: 'none', alike: false, shrinkage: 0 }] });
     await userEvent.click(screen.getByRole('button', { name: 'Add a fabric' }));
     const ids = now(store).fabrics.map((f) => f.id);
     expect(new Set(ids).size).toBe(ids.length);

@@ -23,8 +23,8 @@ describe('backing', () => {
     const { now } = show();
     await userEvent.click(screen.getByRole('button', { name: 'At home 3″' }));
     expect(now().backing.overhang).toBe(3);
-    await userEvent.click(screen.getByRole('switch', { name: 'Its print runs one way' }));
-    expect(now().backing.oneWay).toBe(true);
+    await choose(/Its print/, 'One way up');
+    expect(now().fabrics.find((f) => f.id === 'back')!.direction).toBe('one-way');
     await choose(/Stripe of/, 'Leftover blocks');
     expect(now().backing.stripe.of).toBe('blocks');
     expect(screen.getByText('No block is left over for a stripe.')).toBeTruthy();

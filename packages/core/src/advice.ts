@@ -55,7 +55,7 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, laye
   say(['measured'], measuredOtherwise(plan, layout.sizes));
   for (const { path, message } of joinsThatShow(plan, pieces, fabrics)) say(path, message);
   if (layers) said.push(...battingAdvice(plan, layout));
-  said.push(...edgeAdvice(plan, edge));
+  said.push(...edgeAdvice(plan, edge, layout));
   return said;
 }
 

@@ -77,4 +77,33 @@ describe('a table of blocks', () => {
     expect(problems).toEqual([]);
     expect(blocks).toHaveLength(30);
   });
+  test('millimetres in a heading are millimetres', () => {
+    expect(read('name,width (mm),height (mm)', 'A,267,266').blocks[0]).toMatchObject({ width: 26.7 / 2.54, height: 26.6 / 2.54 });
+    expect(readBlocksCsv('name,width (mm),height (cm)\nA,267,26.6', 'cm').blocks[0]).toMatchObject({ width: 26.7, height: 26.6 });
+  });
+  test('a decimal comma in a comma file is asked about, never taken as two sizes', () => {
+    expect(read('name,width,height', 'A,12,5,12,5')).toMatchObject({ blocks: [], problems: [expect.stringMatching(/^Line 2: 5 cells under 3 headings\. A comma may be a decimal here/)] });
+    expect(read('name,width,height', 'A,12,5')).toMatchObject({ blocks: [], problems: [expect.stringContaining('12,5 can be 12 × 5 or 12.5')] });
+    expect(read('12,5', '12,25')).toMatchObject({ blocks: [], problems: [expect.stringContaining('12,5 can be'), expect.anything()] });
+    // Said without doubt, they are taken: in quotes, with semicolons, or two sizes a block can have.
+    expect(read('name,width,height', 'A,"12,5","12,5"').blocks[0]).toMatchObject({ width: 12.5, height: 12.5 });
+    expect(read('name;width;height', 'A;12,5;12,5').blocks[0]).toMatchObject({ width: 12.5, height: 12.5 });
+    expect(read('name,width,height', 'A,12,10').blocks[0]).toMatchObject({ width: 12, height: 10 });
+  });
+  test('a first column that numbers the lines is not a width', () => {
+    expect(read('1\t12.5\t12 3/8', '2\t12.5\t12.5', '3\t12 1/4\t12.5').blocks).toMatchObject([{ name: '1', width: 12.5, height: 12.375 }, { width: 12.5 }, { width: 12.25 }]);
+    expect(read('1\t12.5', '2\t12.25').blocks).toMatchObject([{ width: 12.5, height: 12.5 }, { width: 12.25, height: 12.25 }]);
+    expect(read('1\t12\t12').blocks).toMatchObject([{ width: 12, height: 12 }]);
+    // Two sizes that happen to count up are sizes.
+    expect(read('12\t12.5', '13\t13.5').blocks[0]).toMatchObject({ width: 12, height: 12.5 });
+    expect(read('12\t12', '13\t13').blocks[0]).toMatchObject({ width: 12, height: 12 });
+  });
+  test('nothing is dropped in silence', () => {
+    const { blocks, notes } = read('name,width,height,top,bottom,left,right,colour 1,value,shelf', 'A,12,12,12,12,12,,navy,bright,B3', 'B,12,12,12,12,12,12,#112233,dark,');
+    expect(blocks.map((b) => [b.edges !== undefined, b.colours, b.value])).toEqual([[false, undefined, undefined], [true, ['#112233'], 'dark']]);
+    expect(notes).toEqual([
+      'Only some of the four edges are given: left out in line 2. All four tell whether a block is crooked.', 'Colours are written like #2e4a5f: others are left out in line 2.',
+      'A value is light, medium, dark: others are left out in line 2.', 'Nothing was made of “shelf”.',
+    ]);
+  });
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { blockChoices, computeQuilt, type PileBlock, type Plan, randomFrom, seamDrift, simulateRow, testTarget, verdictOn } from '../src/index.ts';
-import { inchPlan, wholeSetting } from './support/plans.ts';
+import { blockChoices, computeQuilt, type PileBlock, type Plan, proposedCut, randomFrom, seamDrift, simulateRow, testTarget, verdictOn } from '../src/index.ts';
+import { copingFor } from '../src/block/coping.ts';
+import { inchPlan, type SomeSetting, wholeSetting } from './support/plans.ts';
 
 let made = 0;
 const block = (width: number | null, height = width, more: Partial<PileBlock> = {}): PileBlock => ({ id: `b${made++}`, name: `Block ${made}`, width, height, ...more });
@@ -33,11 +34,21 @@ describe('one block judged', () => {
     expect(judge(crooked).text).toContain('differ by 1/2″: unpick it');
     expect(judge(block(12.75, 12.75, { edges: { top: 12.75, bottom: 12.8125, left: 12.75, right: 12.75 } })).kind).toBe('trim');
   });
-  // Arithmetic of a frame: c + 2t comes to the cut size, a strip is cut t + 2a.
-  test('a small one can be framed: what to trim it to and what strips to cut', () => {
-    expect(judge(block(12.25)).text).toBe('1/4″ too small: remake it, or trim it to 11 1/2 × 11 1/2″ and frame it with strips cut 1 wide: two 11 1/2″ long at its sides, then two of 12 1/2″.');
-    // So short that half-inch strips do not reach: 1 1/4" short takes strips finishing 5/8".
-    expect(judge(block(11.25)).text).toContain('trim it to 11 1/4 × 11 1/4″ and frame it with strips cut 1 1/8 wide');
+  // Arithmetic of a frame: a strip cut s adds s − 2a a side. Cut into its own seam allowance, a block loses its patches.
+  test('a small one can be framed: what strips to cut, and what it is trimmed back to; the block is not cut into', () => {
+    expect(judge(block(12.25)).text).toBe('1/4″ too small: remake it, or frame it with strips cut 1″ wide, two 12 1/4″ long at its sides, then two of 13 1/4″; trim it to 12 1/2 × 12 1/2″ with the block in the middle.');
+    // 1 1/4" short: 5/8" shows on each side, 1/8" is trimmed off: 3/4" finished, 1 1/4" cut.
+    expect(judge(block(11.25)).text).toContain('frame it with strips cut 1 1/4″ wide, two 11 1/4″ long at its sides, then two of 12 3/4″');
+    expect(judge(block(12.25, 12.25, { points: true })).text).toContain('sew the strips at exactly the seam allowance, or they are lost');
+    fc.assert(fc.property(fc.integer({ min: 160, max: 197 }), fc.integer({ min: 160, max: 197 }), fc.constantFrom(0.25, 0.375), (w, h, seam) => {
+      const measure = { leastWidth: w / 16, mostWidth: w / 16, leastHeight: h / 16, mostHeight: h / 16, skew: 0 };
+      const { strip, endLength, framed, shows } = copingFor(measure, cut, seam, 'in');
+      // Sewn on, both strips and the block less their seams; trimmed in the middle, what shows of a strip is what was short.
+      expect(framed.width).toBeCloseTo(measure.leastWidth - 2 * seam + 2 * (strip - seam), 9);
+      expect(endLength).toBeCloseTo(framed.width, 9);
+      expect(Math.min(framed.width - cut.width, framed.height - cut.height)).toBeGreaterThanOrEqual(2 / 16 - 1e-9);
+      expect(measure.leastWidth + 2 * shows.sides).toBeCloseTo(Math.max(cut.width, measure.leastWidth), 9);
+    }));
   });
   test('not measured, or only one way', () => {
     expect(judge(block(null)).kind).toBe('unmeasured');
@@ -94,6 +105,41 @@ describe('a size for all', () => {
     const plan = inchPlan({ pile: [...times(20, 12.5).map((s) => block(s, s, { points: true })), ...times(10, 12.25).map((s) => block(s))] });
     expect(blockChoices(plan).choices[0]!.pointsLost).toBe(20);
   });
+  // Common practice: the correct ones stay; what is too large is trimmed.
+  test('two as the pattern wants among 28 large ones: the two stay, the large are trimmed', () => {
+    const plan = pileOf(...times(28, 12.75), ...times(2, 12.5));
+    const { choices } = blockChoices(plan);
+    expect(choices).toHaveLength(1);
+    expect(choices[0]).toMatchObject({ key: 'keep', cut, remade: 0, counts: { trim: 28, fine: 2, small: 0 }, says: '2 blocks are right and 28 are larger: trim those. None is remade.' });
+  });
+  test('oblong all alike, they may stay oblong, or be trimmed square; not where they stand on point or are turned', () => {
+    const pile = Array.from({ length: 12 }, () => block(12.5, 12.25));
+    const { choices } = blockChoices(inchPlan({ pile }));
+    expect(choices.map((c) => [c.key, c.cut])).toEqual([['keep', { width: 12.5, height: 12.25 }], ['square', { width: 12.25, height: 12.25 }]]);
+    expect(choices[0]).toMatchObject({ counts: { fine: 12 }, quilt: { width: 0, height: -1 } });
+    expect(choices[1]!.counts).toMatchObject({ trim: 12 });
+    const square = (change: Partial<Plan>) => blockChoices(inchPlan({ pile, ...change })).choices[0]!.cut;
+    expect(square({ setting: wholeSetting({ kind: 'on-point' }) })).toEqual({ width: 12.25, height: 12.25 });
+    expect(square({ places: { turn: 'odd', swap: 'none' } })).toEqual({ width: 12.25, height: 12.25 });
+  });
+  test('what is proposed and what is said of each block never contradict each other', () => {
+    const sizes = fc.integer({ min: 94, max: 106 });
+    fc.assert(fc.property(fc.array(fc.tuple(sizes, sizes), { minLength: 1, maxLength: 30 }), (eighths) => {
+      const plan = inchPlan({ pile: eighths.map(([w, h]) => block(w / 8, h / 8)) });
+      const [best] = blockChoices(plan).choices;
+      expect(proposedCut(plan)).toEqual(best!.cut);
+      const kinds = plan.pile.map((b) => judge(b, best!.cut).kind);
+      expect(kinds.filter((k) => k === 'small')).toHaveLength(best!.remade);
+      const { pile } = computeQuilt(plan);
+      expect(pile.small).toHaveLength(best!.remade);
+      expect(pile.large).toHaveLength(best!.counts.trim);
+      // A block as the pattern wants it is never to be remade.
+      plan.pile.forEach((b, i) => {
+        if (kinds[i] === 'small') expect(Math.min(b.width!, b.height!)).toBeLessThan(12.5 - 1 / 8);
+      });
+    }));
+  });
+  test('one of two is short, in words', () => expect(blockChoices(pileOf(12.5, 12.25)).choices[0]!.says).toBe('1 of 2 is short by 1/4″. Trim all to it.'));
   test('oblong blocks are judged both ways', () => {
     const plan = inchPlan({ block: { width: 8, height: 12 }, pile: [...times(9, 8.5).map((w) => block(w, 12.5)), block(8.5, 12.25)] });
     expect(blockChoices(plan).choices[0]).toMatchObject({ key: 'keep', cut: { width: 8.5, height: 12.5 }, remade: 1 });
@@ -141,6 +187,22 @@ describe('the seam tested', () => {
     const sashed = inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting({ kind: 'sashed' }) });
     // Five blocks and six sashes: ten seams.
     expect(seamDrift(sashed, 3.375).row.value).toBeCloseTo(10 * 2 / 32, 12);
+  });
+  // Geometry: on point a seam slants, and takes 2 × the difference ÷ √2 of the width; five blocks across are ten such seams.
+  test('on point 10", 5 × 6, a thirty-second fat: 0.442" narrower; a float changes nothing', () => {
+    const onPoint = (float: number) => seamDrift(inchPlan({ block: { width: 10, height: 10 }, grid: { across: 5, down: 6 }, setting: wholeSetting({ kind: 'on-point', float }) }), 3.375);
+    expect(onPoint(0).row.value).toBeCloseTo((5 * 2 * Math.SQRT2) / 32, 9);
+    expect(onPoint(0).column.value).toBeCloseTo((6 * 2 * Math.SQRT2) / 32, 9);
+    expect(onPoint(1).row.value).toBeCloseTo(onPoint(0).row.value, 9);
+    expect(onPoint(0).row.working).toEqual(['10 slanting seams across × 2 × 0.031 ÷ √2 = 0.442']);
+  });
+  // Each from how it is sewn: what the centre loses is what it would be laid out smaller by, were every piece narrower by the seam it loses.
+  test.each<[SomeSetting, number, number]>([
+    [{ kind: 'on-point-sashed' }, 0, 22], [{ kind: 'framed' }, 4, 10], [{ kind: 'coped', places: 'rows' }, 14, 0], [{ kind: 'sashed', strips: '3' }, 22, 0],
+    [{ kind: 'sashed', outerSash: false }, 8, 0], [{ kind: 'strip-set', direction: 'rows' }, 4, 0], [{ kind: 'alternate' }, 4, 0],
+  ])('%j: so many seams across, and so many slanting', (setting, square, slanting) => {
+    const drift = seamDrift(inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting(setting) }), 3.375);
+    expect(drift.row.value).toBeCloseTo((2 / 32) * (square + slanting / Math.SQRT2), 9);
   });
   test('a scant seam is said to be one', () => expect(seamDrift(row, 3.625).says.join(' ')).toMatch(/wider.*too short.*away from the needle/));
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { shopCut, startPlan } from '../src/index.ts';
+import { computeQuilt, shopCut, startPlan } from '../src/index.ts';
+import { NO_ALLOWANCE } from '../src/shopping/shop-cut.ts';
 import { startEdge, startLayers } from '../src/plan/start.ts';
 import { planStrips } from '../src/cutting/strips.ts';
 import { planBacking } from '../src/layer/backing.ts';
@@ -14,16 +15,16 @@ describe('shop cuts', () => {
   test.each([
     [0, '0'], [0.1, '1/8'], [4.5, '1/8'], [4.6, '1/4'], [9, '1/4'], [10, '1/3'], [12, '1/3'], [13, '3/8'], [15, '1/2'], [20, '5/8'], [23, '2/3'],
     [25, '3/4'], [30, '7/8'], [32, '1'], [36, '1'], [36.5, '1 1/8'], [126, '3 1/2'], [184, '5 1/8'],
-  ])('%p inches is %p yard', (needed, amount) => expect(shopCut(needed, 'in').amount).toBe(amount));
+  ])('%p inches is %p yard', (needed, amount) => expect(shopCut(needed, NO_ALLOWANCE, 'in').amount).toBe(amount));
 
   test('metric shops cut in 10 cm', () => {
-    expect(shopCut(81, 'cm')).toMatchObject({ amount: '0.9', text: '0.9 m', length: { value: 90 } });
-    expect(shopCut(90, 'cm').amount).toBe('0.9');
+    expect(shopCut(81, NO_ALLOWANCE, 'cm')).toMatchObject({ amount: '0.9', text: '0.9 m', length: { value: 90 } });
+    expect(shopCut(90, NO_ALLOWANCE, 'cm').amount).toBe('0.9');
   });
 
   test('never less than needed, never a step too much, and it says so', () => {
     fc.assert(fc.property(fc.integer({ min: 0, max: 500_000 }).map((n) => n / 1000), (needed) => {
-      const { length } = shopCut(needed, 'in');
+      const { length } = shopCut(needed, NO_ALLOWANCE, 'in');
       expect(length.value).toBeGreaterThanOrEqual(needed - 1e-6);
       expect(length.value - needed).toBeLessThan(4.5 + 1e-6);
       expect(length.working[0]).toContain('next shop cut');
@@ -36,7 +37,7 @@ describe('strips', () => {
   test('112 squares of 6 1/2" from a 40" width', () => {
     const [group] = strips(40, [6.5, 6.5, 112]);
     expect(group!.strips.value).toBe(19);
-    expect(shopCut(19 * 6.5, 'in').amount).toBe('3 1/2');
+    expect(shopCut(19 * 6.5, NO_ALLOWANCE, 'in').amount).toBe('3 1/2');
   });
 
   // Common practice: two 3 × 42 1/2 and two 3 × 56 take five strips only if the fabric is really 42 1/2 usable, otherwise six.
@@ -60,7 +61,7 @@ describe('strips', () => {
   });
 
   test('a piece wider than the fabric is named, not hidden', () => {
-    expect(planStrips([{ key: 'a', name: 'Squares', width: 42, length: 42, count: 1 }], clothOf(40))).toMatchObject({ groups: [], tooWide: [{ name: 'Squares' }] });
+    expect(planStrips([{ key: 'a', name: 'Squares', width: 42, length: 42, count: 1 }], clothOf(40))).toMatchObject({ groups: [], tooWide: [{ need: { name: 'Squares' }, measure: 'width' }] });
   });
 
   test('first-fit never takes more than double the least possible, nor less than the area', () => {
@@ -104,7 +105,7 @@ describe('binding', () => {
     expect(binding.length.value).toBe(154);
     expect(binding.strips.value).toBe(4);
     expect(binding.strips.working[0]).toBe('154 ÷ 40 usable = 3.85, up to whole strips: 4');
-    expect(shopCut(4 * 2.5, 'in').amount).toBe('1/3');
+    expect(shopCut(4 * 2.5, { squaring: 0.5, shrinkage: 0 }, 'in').amount).toBe('1/3');
   });
   // Common practice: when the last strip is all but used (3.98) take one more.
   test('3.98 strips is five', () => {
@@ -114,7 +115,7 @@ describe('binding', () => {
   });
 });
 
-const plainBacking = (size: { width: number; height: number }, overhang: number, usable: number) => planBacking(size, { overhang, cloth: { usable, price: null }, unit: 'in' });
+const plainBacking = (size: { width: number; height: number }, overhang: number, usable: number) => planBacking(size, { overhang, cloth: { usable, price: null, allowance: NO_ALLOWANCE, upright: false }, unit: 'in' });
 
 describe('backing', () => {
   // Common practice: 75 × 84 with 4": two vertical panels (184") only if 42" is usable; at 40" three horizontal (249").
@@ -143,10 +144,10 @@ describe('fabric by fabric', () => {
   test('every use of a fabric is counted once, with its working', () => {
     const plan = startPlan('sashed-sampler');
     const quilt = quiltOf(12, 3, 4, plan.setting, { borders: plan.borders });
-    expect(quilt.fabrics.map((f) => [f.fabric.id, f.buy.text])).toEqual([['sash', '5/8 yd'], ['accent', '1/8 yd'], ['border', '1 1/4 yd'], ['back', '3 1/4 yd']]);
-    expect(quilt.fabrics[2]!.needed.working).toEqual([
-      'Border sides, Border top and bottom: 6 strips × 4 1/2 = 27', 'Binding: 6 strips × 2 1/2 = 15', 'Together 42',
-    ]);
+    // Border and binding each have their own cloth: nothing is one silently.
+    expect(quilt.fabrics.map((f) => [f.fabric.id, f.buy.text])).toEqual([['sash', '5/8 yd'], ['accent', '1/8 yd'], ['border', '7/8 yd'], ['binding', '1/2 yd'], ['back', '3 1/4 yd']]);
+    expect(quilt.fabrics[2]!.needed.working).toEqual(['Border sides, Border top and bottom: 6 strips × 4 1/2 = 27']);
+    expect(quilt.fabrics[3]!.needed.working).toEqual(['Binding: 7 strips × 2 1/2 = 17.5']);
   });
   test('one fabric for everything gathers everything', () => {
     const plan = inchPlan({});
@@ -161,6 +162,30 @@ describe('fabric by fabric', () => {
   });
   test('says when a fabric is too narrow for a setting triangle', () => {
     const quilt = quiltOf(30, 2, 2, { kind: 'on-point' });
-    expect(quilt.advice.map((a) => a.message).join()).toContain('Squares for side triangles are cut 43 3/4″ wide and Border is 40″ usable');
+    expect(quilt.advice.map((a) => a.message).join()).toContain('Squares for side triangles are cut 43 3/4″ wide and Triangles is 40″ usable');
+  });
+});
+
+describe('bought with something to spare', () => {
+  const buy = (needed: number, squaring = 0.5, shrinkage = 0) => shopCut(needed, { squaring, shrinkage }, 'in');
+  // From memory: half an inch squares an end, a centimetre in metric.
+  test('what is exactly a shop cut is the next one, and that is said', () => {
+    expect(buy(9)).toMatchObject({ amount: '1/3', length: { working: ['9 needed + 1/2 to square the end = 9.5″, next shop cut: 1/3 yd = 12″', '1/4 yd would hold it with nothing to spare; squaring makes it 1/3 yd'] } });
+    expect(buy(10).length.working).toHaveLength(1);
+    expect(shopCut(90, { squaring: 1, shrinkage: 0 }, 'cm')).toMatchObject({ amount: '1.0' });
+    expect(buy(0).amount).toBe('0');
+  });
+  // Arithmetic: of a length that loses 5 % in the wash, 34.2 is left of 36.
+  test('cloth that shrinks is bought for what is left of it', () => {
+    expect(buy(34.2, 0, 5).amount).toBe('1');
+    expect(buy(34.3, 0, 5)).toMatchObject({ amount: '1 1/8', length: { working: ['34.3″ needed', '÷ (1 − 5 %) that the wash takes = 36.105″, next shop cut: 1 1/8 yd = 40 1/2″', '1 yd would hold it with nothing to spare; shrinking makes it 1 1/8 yd'] } });
+  });
+  test('the plan says how much; each fabric shrinks by its own', () => {
+    const plan = startPlan('sashed-sampler');
+    const shrunk = { ...plan, fabrics: plan.fabrics.map((f) => (f.id === 'border' ? { ...f, shrinkage: 10 } : f)) };
+    const bought = (p: typeof plan) => Object.fromEntries(computeQuilt(p).fabrics.map((f) => [f.fabric.id, f.buy.length.value]));
+    expect(bought(shrunk)).toEqual({ ...bought(plan), border: 31.5 });
+    expect(bought({ ...plan, squaring: 0 })['border']).toBe(27);
+    expect(bought(plan)['border']).toBe(31.5);
   });
 });

@@ -28,11 +28,11 @@ describe('a binding with a flange built in', () => {
       // No more than the rule of the root asks for.
       expect(cloth).toBeLessThanOrEqual(Math.ceil(Math.sqrt(190 * strip)) + 2);
     }
-    expect(edgeDemands(plan, computeQuilt(plan).edge).map((d) => [d.fabric, d.length])).toEqual([['border', binding!.fabric.value], ['accent', binding!.flange!.fabric.value]]);
+    expect(edgeDemands(plan, computeQuilt(plan).edge).map((d) => [d.fabric, d.length])).toEqual([['binding', binding!.fabric.value], ['accent', binding!.flange!.fabric.value]]);
   });
   test('a lane of the tube is as wide as the main strip', () => {
     const { binding } = computeQuilt(planOf(40, 50, bindingOf({ stripWidth: 2.75, grain: 'bias-tube', flange }))).edge;
-    expect(binding!.bias!.tube!.lanes).toBe(Math.floor(binding!.fabric.value / Math.SQRT2 / 1.5 + 1e-9));
+    expect(binding!.bias!.tube!.lanes).toBe(Math.floor((binding!.fabric.value - 0.5) / Math.SQRT2 / 1.5 + 1e-9));
     expect(binding!.joined).toEqual({ lengths: [binding!.bias!.gives.value], loss: 0 });
   });
   test('leftovers are cut to the main strip, a join takes its width', () => {

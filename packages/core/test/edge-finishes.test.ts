@@ -12,9 +12,9 @@ import { inchPlan } from './support/plans.ts';
 import { measureTiling, sharedArea } from './support/tiling.ts';
 
 const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
-const plan = (width: number, height: number, edge: Partial<Plan['edge']> = {}, binding: Partial<Plan['binding']> = {}, change: Partial<Plan> = {}): Plan => {
+const plan = (width: number, height: number, edge: Partial<Omit<Plan['edge'], 'scallop'>> & { scallop?: Partial<Plan['edge']['scallop']> } = {}, binding: Partial<Plan['binding']> = {}, change: Partial<Plan> = {}): Plan => {
   const base = inchPlan({});
-  return { ...base, block: { width, height }, grid: { across: 1, down: 1 }, setting: { kind: 'edge-to-edge' }, edge: { ...base.edge, ...edge }, binding: { ...base.binding, ...binding }, ...change } as Plan;
+  return { ...base, block: { width, height }, grid: { across: 1, down: 1 }, setting: { kind: 'edge-to-edge' }, edge: { ...base.edge, ...edge, scallop: { ...base.edge.scallop, ...edge.scallop } }, binding: { ...base.binding, ...binding }, ...change } as Plan;
 };
 const edgeOf = (...args: Parameters<typeof plan>) => {
   const made = plan(...args);
@@ -27,7 +27,10 @@ const refusalsOf = (...args: Parameters<typeof plan>) => planProblems(plan(...ar
 describe('binding', () => {
   // Common practice: 65 × 78, each side up to the next ten: 300; the others + 10 and + 12.
   test('schools; a curved or measured edge cannot be rounded up side by side', () => {
-    expect(edgeOf(40, 50, {}, { school: 'round-up-sides' }).binding!.length.value).toBe(180);
+    expect(edgeOf(38, 47, {}, { school: 'round-up-sides' }).binding!.length.value).toBe(180);
+    // Whole tens already: nothing would be left for the corners.
+    expect(edgeOf(40, 50, {}, { school: 'round-up-sides' }).binding!.length.value).toBe(190);
+    expect(edgeOf(39, 49, {}, { school: 'round-up-sides' }).binding!.length.value).toBe(190);
     expect(edgeOf(40, 50, {}, { school: 'plus-twelve' }).binding!.length.value).toBe(192);
     const rounded = edgeOf(40, 50, { shape: 'rounded', radius: 6 }, { school: 'round-up-sides' }).binding!;
     expect(rounded.length.value).toBeCloseTo(180 - 48 + 12 * Math.PI + 10, 9);
@@ -122,11 +125,23 @@ describe('bias', () => {
     expect(Math.max(...sums)).toBeCloseTo(2.5 / Math.SQRT2, 9);
     expect(Math.min(...sums)).toBeCloseTo(-2.5 / Math.SQRT2, 9);
   });
-  test('the tube gives whole lanes and never more than its area', () => {
-    fc.assert(fc.property(fc.integer({ min: 10, max: 44 }), fc.constantFrom(2, 2.25, 2.5), (side, strip) => {
-      const { lanes, length } = biasTube(side, strip, 0.25);
-      expect(lanes * strip).toBeLessThanOrEqual(side / Math.SQRT2 + 1e-6);
-      expect(length * strip).toBeLessThanOrEqual(side * side);
+  // Geometry, built up from the two triangles: the square cut along its diagonal, one half moved along and sewn on with a
+  // quarter-inch seam. Bias edges and lanes are measured on the outline that makes.
+  test('the tube: bias edges lie closer by its seam, every lane goes once round between the straight edges', () => {
+    fc.assert(fc.property(fc.integer({ min: 10, max: 44 }), fc.constantFrom(2, 2.25, 2.5), fc.constantFrom(0.25, 0.375), (side, strip, seam) => {
+      // One half keeps its corner at the origin, its bias edge from (S, 0) to (0, S); the other lies under it, its own from
+      // (S, −S) up to the origin, raised by both allowances of the seam along y = seam.
+      const [upper, lower] = [{ from: { x: side, y: 0 }, to: { x: 0, y: side } }, { from: { x: side, y: 2 * seam - side }, to: { x: 0, y: 2 * seam } }];
+      const ux = (upper.to.x - upper.from.x) / Math.hypot(side, side);
+      const uy = (upper.to.y - upper.from.y) / Math.hypot(side, side);
+      const apart = Math.abs((lower.from.x - upper.from.x) * uy - (lower.from.y - upper.from.y) * ux);
+      // Straight edges x = 0 and x = S are sewn together a seam inside both.
+      const round = (side - 2 * seam) * Math.SQRT2;
+      const { lanes, length } = biasTube(side, strip, seam);
+      expect(lanes).toBe(Math.floor(apart / strip + 1e-9));
+      expect(length).toBeCloseTo(lanes * round, 9);
+      // Both seams off, the sewn tube has the cloth of a square smaller by them each way.
+      expect(apart * round).toBeCloseTo((side - 2 * seam) ** 2, 9);
     }));
   });
   test('long and short take turns, and none is lost', () => {
@@ -184,22 +199,28 @@ describe('prairie points', () => {
     fc.assert(fc.property(eighths(24, 100), eighths(24, 100), fc.constantFrom(0, 0.25, 0.5, 1, 1.5), fc.constantFrom('all' as const, 'last-three' as const), (width, height, overlap, spread) => {
       const { across, down } = planPrairiePoints({ width, height }, { ...wish, overlap, spread });
       for (const [side, length] of [[across, width], [down, height]] as const) {
-        expect(side.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(length, 9);
-        expect(side.shares).toHaveLength(side.count.value);
+        expect(side.middles).toHaveLength(side.count.value);
+        // What is said of the overlap is how the points stand: neighbours lie a square less the overlap apart.
+        expect(side.middles.at(-1)! - side.middles.at(-2)!).toBeCloseTo(4 - side.overlap.value, 9);
+        expect(side.gap.value).toBeCloseTo(0.5 - side.overlap.value, 9);
+        // Base to base they fill the side from corner to corner, or stand off either corner by half a gap.
+        const ends = (side.middles[0]! - 1.75) + (length - side.middles.at(-1)! - 1.75);
+        if (spread === 'all') expect(ends).toBeCloseTo(Math.max(0, side.gap.value), 9);
+        expect(side.middles[0]!).toBeGreaterThanOrEqual(1.75 - 1e-9);
       }
       const top = outlines(across, 4).at(-1)!;
       const right = outlines(down, 4)[0]!.map(({ x, y }) => ({ x: width - y, y: x }));
       expect(sharedArea({ outline: top }, { outline: right })).toBeLessThan(1e-9);
       expect(top[1]!.x).toBeLessThanOrEqual(width + 1e-9);
-      // They touch where bases are as wide as their shares; otherwise each stands off by half of the gap.
-      expect(width - top[1]!.x).toBeCloseTo(Math.max(0, (across.shares.at(-1)! - 3.5) / 2), 9);
-      expect(right[0]!.y).toBeCloseTo(Math.max(0, (down.shares[0]! - 3.5) / 2), 9);
+      // Where bases lie over one another the two at a corner meet exactly there.
+      if (across.gap.value <= 0) expect(top[1]!.x).toBeCloseTo(width, 9);
+      if (spread === 'all' && down.gap.value <= 0) expect(right[0]!.y).toBeCloseTo(0, 9);
     }), { numRuns: 120 });
   });
   test('the difference in the last three only', () => {
     const { across } = planPrairiePoints({ width: 61, height: 72 }, { ...wish, spread: 'last-three' });
     expect(across.count.value).toBe(16);
-    expect(across.shares.slice(0, 13)).toEqual(Array.from({ length: 13 }, () => 3.75));
+    expect(across.middles.slice(0, 13)).toEqual(Array.from({ length: 13 }, (_, i) => (i + 0.5) * 3.75));
     expect(across.overlap.value).toBeCloseTo(4 - (61 - 13 * 3.75) / 3, 9);
   });
   test('scattered colours never lie beside their like, all round, and are shared out evenly', () => {
@@ -261,7 +282,7 @@ describe('together', () => {
   test('shapes that do not fit are refused beside their field', () => {
     expect(refusalsOf(40, 50, { shape: 'rounded', radius: 22 })).toEqual([expect.stringMatching(/at most 20″/)]);
     expect(refusalsOf(40, 50, { shape: 'scalloped', scallop: { width: 4, depth: 3 } })).toEqual([expect.stringMatching(/2″ deep at most/)]);
-    expect(refusalsOf(20, 20, { shape: 'scalloped', scallop: { width: 12, depth: 1 } })).toEqual([expect.stringMatching(/leave no room for corners/)]);
+    expect(refusalsOf(20, 20, { shape: 'scalloped', scallop: { width: 12, depth: 1 } })).toEqual([expect.stringMatching(/do not divide sides of 20″ and 20″ and turn their corners/)]);
   });
   test('everything of layers and edge is bought once, and turns into centimetres and back', () => {
     const made = plan(40, 50, { finishes: ['flange', 'binding'] }, { flange: { visible: 0.125, fabric: 'sash' }, leftovers: [{ width: 5, length: 30 }] });
@@ -273,4 +294,48 @@ describe('together', () => {
     expect(Math.abs(computeQuilt(back).edge.binding!.length.value - computeQuilt(made).edge.binding!.length.value)).toBeLessThan(1);
     expect(computeQuilt(startPlan('metric-sashed')).edge.binding!.finished.value).toBeGreaterThan(0.5);
   });
+});
+
+describe('a flange beside the binding', () => {
+  // What is seen reaches past the binding's seam: 2 × (¼ + ⅜) beside a binding sewn at ⅜.
+  test('is cut for the seam the binding is sewn with', () => {
+    const width = (binding: Partial<Plan['binding']>) => edgeOf(40, 50, { finishes: ['flange', 'binding'] }, binding).flange!.cutWidth.value;
+    expect(width({})).toBe(1.25);
+    expect(width({ seam: 0.25 })).toBe(1);
+    expect(width({ stripWidth: 2.25 })).toBe(2 * (0.25 + 0.3125));
+  });
+  test('lies along the raw edges: the finished top and its seams, or the average of the three places that were measured, as it is', () => {
+    const flange = (measured: Plan['measured']) => edgeOf(40, 50, { finishes: ['flange', 'binding'] }, {}, { measured }).flange!;
+    expect([flange([]).sides.value, flange([]).ends.value]).toEqual([50.5, 40.5]);
+    const three = flange([{ borders: 0, width: [40.5, 40.25, 40.75], height: [50.5, 50.25, 50.25] }]);
+    expect(three.ends.value).toBeCloseTo(40.5, 12);
+    expect(three.sides.value).toBeCloseTo(151 / 3, 12);
+    expect(three.sides.working[0]).toBe('High, measured in three places: (50 1/2 + 50 1/4 + 50 1/4) ÷ 3 = 50.333');
+  });
+  test('one that its cloth is too narrow for is refused beside its field', () => {
+    expect(refusalsOf(40, 50, { finishes: ['flange', 'binding'], flange: { visible: 2, fabric: 'sash' } }, {}, { fabrics: inchPlan({}).fabrics.map((f) => ({ ...f, usableWidth: 8 })) }).join()).toMatch(/A flange that shows 2″ takes strips cut 4 3\/4″ wide/);
+  });
+});
+
+describe('points of the blocks at the edge', () => {
+  const said = (setting: Plan['setting'], binding: Partial<Plan['binding']>) => {
+    const base = inchPlan({});
+    return computeQuilt({ ...base, setting, binding: { ...base.binding, ...binding } }).advice.filter((a) => a.path.join('.') === 'binding.seam').map((a) => a.message).join();
+  };
+  // Geometry: points end a quarter inch inside the raw edge; a binding sewn ⅜ deep covers an eighth of them.
+  test('lose their tips under a binding sewn deeper than their seam', () => {
+    const onPoint = { kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' } as const;
+    expect(said(onPoint, {})).toContain('covers their tips by 1/8″');
+    expect(said(onPoint, { seam: 0.25 })).toBe('');
+    expect(said({ ...onPoint, float: 0.5 }, {})).toBe('');
+    expect(said({ kind: 'framed', frame: 'exact', triangles: 'trade' }, {})).toContain('covers their tips');
+    expect(said({ kind: 'edge-to-edge' }, {})).toBe('');
+  });
+});
+
+test('angles that differ by a degree are one kind of valley', () => {
+  const outline = edgeOutline({ width: 60, height: 73 }, { shape: 'scalloped', corners: 'all', radius: 6, scallop: { width: 6, depth: 1 } });
+  const mitres = mitresOf(outline, 0.25, 'in');
+  expect(mitres).toHaveLength(1);
+  expect(mitres[0]).toMatchObject({ kind: 'valley', count: outline.turns.length });
 });

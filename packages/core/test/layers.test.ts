@@ -8,8 +8,9 @@ import { markTop } from '../src/layer/marking.ts';
 import { inchPlan, quiltOf } from './support/plans.ts';
 import { measureTiling } from './support/tiling.ts';
 
-const PLAIN = { unit: 'in' as const, overhang: 4, cloth: { usable: 40, price: null } };
-const STRIPE = { usable: 40, seam: 0.25, price: null, blocks: null };
+const cloth = (usable: number, price: number | null = null, upright = false) => ({ usable, price, upright, allowance: { squaring: 0.5, shrinkage: 0 } });
+const PLAIN = { unit: 'in' as const, overhang: 4, cloth: cloth(40) };
+const STRIPE = { ...cloth(40), seam: 0.25, blocks: null };
 const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
 const layersOf = (change: Partial<Plan> = {}) => quiltOf(12, 5, 6, { kind: 'edge-to-edge' }, change).layers!;
 
@@ -26,25 +27,25 @@ describe('backing', () => {
     const { options, remarks } = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE });
     expect(options[0]).toMatchObject({ way: 'horizontal', panels: 3, fabric: { value: 249 } });
     expect(remarks).toContainEqual('With 2″ of overhang, enough for quilting at home, 2 panels with vertical seams would do: 176″, 73″ less.');
-    expect(remarks.join()).toMatch(/A stripe 4″ wide between the panels saves a panel: \d+% less cloth/);
+    expect(remarks.join()).toMatch(/A stripe 4″ wide between the panels saves a panel: \d+ % less cloth/);
     // 83 to cover with two panels of 40 and a stripe of 5 as cut, four edges of half an inch lost: 80 + 5 − 2.
     expect(options.find((o) => o.way === 'stripe' && o.seams === 'vertical')).toMatchObject({ panels: 2, stripe: { cut: { value: 5 }, finished: 4 }, fabric: { value: 184 } });
   });
   // Common practice: wide backs give about 104" usable: no seam.
   test('a wide back has no seam and lies whichever way takes less of it', () => {
-    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, wide: { usable: 104, price: null } });
+    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, wide: cloth(104) });
     expect(options.find((o) => o.way === 'wide')).toMatchObject({ seams: 'none', panels: 1, fabric: { value: 83 } });
-    expect(planBacking({ width: 100, height: 110 }, { ...PLAIN, wide: { usable: 104, price: null } }).remarks).toContainEqual(expect.stringMatching(/Not even the wide cloth/));
+    expect(planBacking({ width: 100, height: 110 }, { ...PLAIN, wide: cloth(104) }).remarks).toContainEqual(expect.stringMatching(/Not even the wide cloth/));
   });
   test('priced, the cheapest comes first and says so', () => {
-    const { options, because } = planBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: { usable: 40, price: 12 }, wide: { usable: 104, price: 20 } });
-    // 83" is sold as 2 1/3 yd = 46.67; 249" as 7 yd = 84.
+    const { options, because } = planBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 20) });
+    // 83" with half an inch to square it is sold as 2 1/3 yd = 46.67; 249" as 7 yd = 84.
     expect(options[0]).toMatchObject({ way: 'wide', cost: { value: 46.67 } });
     expect(options[1]).toMatchObject({ way: 'horizontal', cost: { value: 84 } });
     expect(because).toBe('It costs least: 46.67, and the next 84.00.');
   });
   test('a print that runs one way only takes upright seams', () => {
-    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, oneWay: true, wide: { usable: 104, price: null }, stripe: STRIPE });
+    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: cloth(40, null, true), wide: cloth(104, null, true), stripe: STRIPE });
     expect(options.map((o) => o.seams)).not.toContain('horizontal');
     // Turned round, the wide cloth would take 83"; upright it takes the height.
     expect(options.find((o) => o.way === 'wide')!.fabric.value).toBe(92);
@@ -57,7 +58,7 @@ describe('backing', () => {
   });
   test('panels, stripes and all cover the backing exactly, the first is the least, no panel is wider than its cloth', () => {
     fc.assert(fc.property(eighths(20, 130), eighths(20, 130), fc.integer({ min: 36, max: 60 }), fc.boolean(), fc.integer({ min: 0, max: 12 }), (width, height, usable, ofBlocks, left) => {
-      const { options } = planBacking({ width, height }, { ...PLAIN, cloth: { usable, price: null }, wide: { usable: 104, price: null }, stripe: { ...STRIPE, blocks: ofBlocks ? { left, width: 9, height: 9 } : null } });
+      const { options } = planBacking({ width, height }, { ...PLAIN, cloth: cloth(usable), wide: cloth(104), stripe: { ...STRIPE, blocks: ofBlocks ? { left, width: 9, height: 9 } : null } });
       for (const option of options) {
         expectTiled(option, width + 8, height + 8);
         const widest = Math.max(...option.slabs.filter((s) => s.what === 'panel').map((s) => (option.seams === 'horizontal' ? s.height : option.seams === 'vertical' ? s.width : Math.min(s.width, s.height))));
@@ -72,7 +73,7 @@ describe('backing', () => {
 
 test('backing and made verdicts come out alike in centimetres', () => {
   fc.assert(fc.property(eighths(30, 120), eighths(30, 120), fc.integer({ min: 36, max: 60 }), (width, height, usable) => {
-    const at = (k: number, unit: 'in' | 'cm') => planBacking({ width: width * k, height: height * k }, { overhang: 4 * k, cloth: { usable: usable * k, price: null }, unit, seam: 0.5 * k }).options.map((o) => [o.seams, o.panels, Math.round((1e6 * o.fabric.value) / k)]);
+    const at = (k: number, unit: 'in' | 'cm') => planBacking({ width: width * k, height: height * k }, { overhang: 4 * k, cloth: cloth(usable * k), unit, seam: 0.5 * k }).options.map((o) => [o.seams, o.panels, Math.round((1e6 * o.fabric.value) / k)]);
     expect(at(2.54, 'cm')).toEqual(at(1, 'in'));
   }));
 });

@@ -14,17 +14,26 @@ describe('reading a length', () => {
   test.each([
     ['12 1/2', 12.5], ['12½', 12.5], ['12 ½', 12.5], ['12-1/2', 12.5], ['12 - 1/2', 12.5], ['12.5', 12.5], ['12,5', 12.5], ['12 1⁄2', 12.5],
     ['31.75 cm', 12.5], ['317.5mm', 12.5], ['0.3175 m', 12.5], ['1/3 yd', 12], ['2 yards', 72], ['1 ft', 12], ['12"', 12], ['12 in.', 12],
+    ['12-½', 12.5], ['12–1/2', 12.5], ['12—½', 12.5], ['12 1/2 ins', 12.5], ['１２．５', 12.5], ['１２ １／２', 12.5], ["1' 6\"", 18], ['1 ft 6 1/2 in', 18.5], ['5’ 2½', 62.5], ['1/3', 1 / 3],
     ['½', 0.5], ['⅞″', 0.875], ['.25', 0.25], ['  7/8 ', 0.875], ['-3', -3], ['0', 0],
   ])('%s', (text, value) => expect(inches(text)).toBeCloseTo(value, 12));
 
   test.each([
     ['', /missing/], ['ten', /not a length/], ['12 1/0', /nought under the line/], ['1,234', /two ways/], ['12 furlongs', /“furlongs” is not a unit/],
-    ['1e5', /not a length/], ['12 1/2 1/2', /not a length/], ['1'.repeat(400), /too long a figure/],
+    ['1e5', /not a length/], ["1' 14", /not a length/], ["1' 6 cm", /not a length/], ['12 1/2 1/2', /not a length/], ['1'.repeat(400), /too long a figure/],
   ])('refuses %p in words', (text, message) => expect(inches(text)).toMatch(message));
 
   test('says what it understood, in the plan’s unit', () => {
-    expect(parseLength('26.7 cm', 'in')).toMatchObject({ ok: true, understood: '10 1/2″', writtenIn: 'cm' });
-    expect(parseLength('1 in', 'cm')).toMatchObject({ ok: true, value: 2.54, understood: '2.5 cm' });
+    expect(parseLength('26.7 cm', 'in')).toMatchObject({ ok: true, understood: '10.512″', writtenIn: 'cm' });
+    expect(parseLength('1 in', 'cm')).toMatchObject({ ok: true, value: 2.54, understood: '2.54 cm' });
+  });
+
+  test('a fraction no ruler has is said as it was meant, decimals as they are', () => {
+    const said = (text: string, unit: 'in' | 'cm' = 'in') => {
+      const parsed = parseLength(text, unit);
+      return parsed.ok ? parsed.understood : parsed.message;
+    };
+    expect([said('1/3'), said('12 2/3'), said('⅓'), said('12.3'), said('12 5/16'), said('1/3 yd'), said('12.345', 'cm'), said("1' 6\"", 'cm')]).toEqual(['1/3″', '12 2/3″', '1/3″', '12.3″', '12 5/16″', '12″', '12.345 cm', '45.72 cm']);
   });
 
   test('whatever it writes, it reads back', () => {

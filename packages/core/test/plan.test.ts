@@ -1,5 +1,6 @@
 import { compareWithTarget } from '../src/target/compare.ts';
-import { convertPlan, FACES, type Plan, planProblems, readPlan, readPlanJson, startBorder, startPlan, STARTS, turnInto, writePlanJson } from '../src/index.ts';
+import fc from 'fast-check';
+import { blockChoices, computeQuilt, convertPlan, FACES, type Plan, planProblems, readPlan, readPlanJson, startBorder, startPlan, STARTS, turnInto, verdictOn, writePlanJson } from '../src/index.ts';
 import { migratePlan } from '../src/plan/migrations.ts';
 import { quiltOf } from './support/plans.ts';
 
@@ -54,7 +55,7 @@ describe('a plan from outside', () => {
     };
     const read = readPlan(old);
     expect(read).toMatchObject({ ok: true, plan: {
-      schemaVersion: 4, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
+      schemaVersion: 5, borders: [{ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', fabric: 'border', cornerFabric: 'border' }],
       setting: { strips: '1' }, fabricFor: { 'middle-sash': 'accent', plain: 'border', frame: 'border' },
     } });
   });
@@ -67,16 +68,16 @@ describe('a plan from outside', () => {
       fabricFor: { sash: 'sash', 'middle-sash': 'accent', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
     };
     expect(readPlan(old)).toMatchObject({ ok: true, plan: {
-      schemaVersion: 4, target: { of: 'size', width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' },
+      schemaVersion: 5, target: { of: 'size', width: 60, height: 72 }, setting: { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' },
       borders: [{ sides: 4, ends: 3, joins: 'diagonal', repeat: null }], places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle',
       fabricFor: { 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash' },
     } });
     // With no room for another fabric, what there is serves.
-    const full = { ...old, fabrics: Array.from({ length: 24 }, (_, i) => ({ ...start.fabrics[i % 4]!, id: i < 4 ? start.fabrics[i]!.id : `f${i}` })) };
+    const full = { ...old, fabrics: Array.from({ length: 24 }, (_, i) => ({ ...start.fabrics[0]!, id: ['sash', 'accent', 'border', 'back', 'binding', 'triangle'][i] ?? `f${i}` })) };
     expect(readPlan(full)).toMatchObject({ ok: true, plan: { fabricFor: { 'sash-batting': 'sash' }, backing: { wide: 'back' } } });
   });
   test('a version 3 plan comes up whole: ways of backing, batting, quilting, an edge, prices', () => {
-    expect(readPlan(asVersion3(start))).toEqual({ ok: true, plan: { ...start, edge: { ...start.edge, flange: { ...start.edge.flange, fabric: 'border' }, points: { ...start.edge.points, fabrics: ['border'] } }, fabrics: [...start.fabrics.filter((f) => f.id !== 'wide-back'), start.fabrics.find((f) => f.id === 'wide-back')!] } });
+    expect(readPlan(asVersion3(start))).toEqual({ ok: true, plan: { ...start, edge: { ...start.edge, flange: { ...start.edge.flange, fabric: 'binding' }, points: { ...start.edge.points, fabrics: ['binding'] } }, fabrics: [...start.fabrics.filter((f) => f.id !== 'wide-back'), start.fabrics.find((f) => f.id === 'wide-back')!] } });
   });
   test('older versions come up step by step', () => {
     const steps = { 1: (p: Record<string, unknown>) => ({ ...p, two: true }), 2: (p: Record<string, unknown>) => ({ ...p, three: true }) };
@@ -93,12 +94,31 @@ describe('changing a plan', () => {
     expect(turnInto('sashed', sashed, 'in')).toEqual(sashed);
     expect(turnInto('sashed', { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' }, 'cm')).toMatchObject({ sash: 4 });
   });
-  test('to centimetres: to the millimetre, the seam as it is sewn', () => {
+  // 2.54 cm an inch, by definition.
+  test('to centimetres: exactly, and back to what it was', () => {
     const metric = convertPlan(start, 'cm');
-    expect(metric).toMatchObject({ unit: 'cm', seam: 0.75, block: { width: 30.5 }, setting: { sash: 3.8 }, borders: [{ sides: 10.2, ends: 10.2 }] });
+    expect(metric).toMatchObject({ unit: 'cm', seam: 0.635, squaring: 1.27, block: { width: 30.48 }, setting: { sash: 3.81 }, borders: [{ sides: 10.16, ends: 10.16 }] });
     expect(planProblems(metric)).toEqual([]);
     expect(convertPlan(metric, 'cm')).toBe(metric);
-    expect(convertPlan({ ...start, seam: 0.375 }, 'cm').seam).toBeCloseTo(1, 9);
+    expect(convertPlan(metric, 'in')).toEqual(start);
+    const cm = { ...startPlan('metric-sashed'), seam: 0.6, setting: { ...startPlan('metric-sashed').setting, sash: 0.6 } as Plan['setting'] };
+    expect(convertPlan(convertPlan(cm, 'in'), 'cm')).toEqual(cm);
+    // A sash of 6 mm, which may be sewn, may be sewn in inches too.
+    expect(planProblems(convertPlan(cm, 'in'))).toEqual([]);
+  });
+  test('a conversion changes no verdict and no count', () => {
+    const sizes = fc.array(fc.record({ width: fc.integer({ min: 190, max: 210 }), height: fc.integer({ min: 190, max: 210 }) }), { minLength: 1, maxLength: 30 });
+    fc.assert(fc.property(sizes, fc.boolean(), (pile, back) => {
+      const inches: Plan = { ...start, pile: pile.map(({ width, height }, i) => ({ id: `b${i}`, name: `Block ${i}`, width: width / 16, height: height / 16 })) };
+      const [from, to] = back ? [convertPlan(inches, 'cm'), convertPlan(convertPlan(inches, 'cm'), 'in')] : [inches, convertPlan(inches, 'cm')];
+      const kinds = (p: Plan) => p.pile.map((b) => verdictOn(b, { width: p.block.width + 2 * p.seam, height: p.block.height + 2 * p.seam }, p.unit, p.seam).kind);
+      expect(kinds(to)).toEqual(kinds(from));
+      const counts = (p: Plan) => computeQuilt(p).pieces.map((c) => [c.name, c.count.value, c.squares?.count.value]);
+      expect(counts(to)).toEqual(counts(from));
+    }), { numRuns: 60 });
+    // Thirty good blocks stay good.
+    const thirty = { ...start, pile: Array.from({ length: 30 }, (_, i) => ({ id: `b${i}`, name: `Block ${i}`, width: 12.5, height: 12.5 })) };
+    expect(blockChoices(convertPlan(thirty, 'cm')).choices[0]!.counts.fine).toBe(30);
   });
 });
 

@@ -1,7 +1,9 @@
-import { computeQuilt, shopCut, startBorder } from '../src/index.ts';
-import { cutSize, inchPlan, lineFor, quiltOf } from './support/plans.ts';
+import { computeQuilt, type Plan, shopCut, startBorder } from '../src/index.ts';
+import { cutSize, inchPlan, lineFor, quiltOf, type SomeSetting } from './support/plans.ts';
 
 const size = (figure: { width: { value: number }; height: { value: number } }) => [figure.width.value, figure.height.value];
+
+const WITH_SQUARING = { squaring: 0.5, shrinkage: 0 };
 
 describe('edge to edge', () => {
   // Common practice: 112 blocks cut 5" set 10 × 11 use 110, two spare, 45 × 49 1/2.
@@ -137,7 +139,7 @@ describe('framed on point', () => {
     expect(Math.round(quilt.layout.finished.height.value * 8) / 8).toBe(83.875);
     expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 }, leftOver: 0 } });
     expect(cutSize(quilt, 'frame')).toEqual([5.125]);
-    expect(shopCut(Math.ceil(112 / 6) * 6.5, 'in').amount).toBe('3 1/2');
+    expect(shopCut(Math.ceil(112 / 6) * 6.5, WITH_SQUARING, 'in').amount).toBe('3 1/2');
   });
 });
 
@@ -182,9 +184,9 @@ describe('framed, the generous school', () => {
     expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 } } });
     expect(cutSize(quilt, 'frame')).toEqual([6.5]);
     expect(lineFor(quilt, 'frame').notes.join()).toContain('1/4″ left beyond every point');
-    const fabric = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
+    const fabric = quilt.fabrics.find((f) => f.fabric.id === 'triangle')!;
     expect(fabric.strips[0]!.strips.value).toBe(19);
-    expect(shopCut(fabric.strips[0]!.strips.value * 6.5, 'in').amount).toBe('3 1/2');
+    expect(shopCut(fabric.strips[0]!.strips.value * 6.5, WITH_SQUARING, 'in').amount).toBe('3 1/2');
     expect(quilt.layout.finished.width.value).toBeCloseTo(7 * 6 * Math.SQRT2, 9);
   });
 });
@@ -320,5 +322,55 @@ describe('borders', () => {
   test('lengthwise strips that do not fit side by side take another length', () => {
     const quilt = quiltOf(12, 6, 8, { kind: 'edge-to-edge' }, { borders: [{ ...startBorder(12, 'border'), cut: 'lengthwise' }] });
     expect(quilt.fabrics.find((f) => f.fabric.id === 'border')!.lengthwise!.length.value).toBe(96.5 + 96.5);
+  });
+});
+
+describe('a sash pieced of strips', () => {
+  // Arithmetic: finished strips side by side are the sash, to the last bit; outer ones lie on the ruler.
+  test.each([[1.5, 2], [1.75, 2], [1.75, 3], [1.5, 3], [2, 3], [2.25, 3], [1.875, 2], [1.8125, 3]])('a sash of %p in %p strips is cut to come to it', (sash, strips) => {
+    const quilt = quiltOf(10, 2, 2, { kind: 'sashed', sash, strips: String(strips) });
+    const cutOf = (part: string) => quilt.pieces.find((p) => p.parts.includes(part))!.cut;
+    const width = (part: string) => {
+      const cut = cutOf(part);
+      return cut.shape === 'rectangle' ? cut.width.value - 0.5 : NaN;
+    };
+    const outer = strips === 3 ? 2 * width('upright') : width('upright');
+    expect(outer + width('upright-middle')).toBe(sash);
+    expect(width('upright') * 8).toBe(Math.round(width('upright') * 8));
+  });
+  // 5 × 6 of 14" with six sashes of 2 3/8" in three strips each: each rounded up would make it 86 5/8.
+  test('the quilt is as wide as it says, cornerstones meet', () => {
+    const quilt = quiltOf(14, 5, 6, { kind: 'sashed', sash: 2.375, strips: '3' });
+    const [outer, middle] = ['upright', 'upright-middle'].map((part) => cutSize(quilt, part)[0]! - 0.5);
+    expect(5 * 14 + 6 * (2 * outer! + middle!)).toBe(quilt.layout.finished.width.value);
+  });
+});
+
+describe('what is said of a piece where it is cut', () => {
+  const notesFor = (setting: SomeSetting, part: string, change: Partial<Plan> = {}) => lineFor(quiltOf(12, 3, 4, setting, change), part).notes.join(' ');
+  // Common practice: the straight grain on the quilt's edge, the bias inside.
+  test('why a square is cut twice, or once', () => {
+    expect(notesFor({ kind: 'on-point' }, 'side-triangle')).toMatch(/Cut twice.*straight grain lies on the long side, along the quilt’s edge/);
+    expect(notesFor({ kind: 'on-point' }, 'corner-triangle')).toMatch(/Cut once.*both short sides/);
+    expect(notesFor({ kind: 'framed' }, 'frame')).toMatch(/Cut once/);
+  });
+  test('long sashes are marked where blocks meet them', () => {
+    expect(notesFor({ kind: 'sashed', cornerstones: false }, 'level')).toContain('blocks begin 1 3/4″ from its end and every 13 1/2″ after, each 12″ long');
+    expect(notesFor({ kind: 'strip-set' }, 'strip')).toContain('blocks begin 1/4″ from its end and every 12″ after');
+    expect(notesFor({ kind: 'sashed' }, 'level')).toBe('');
+  });
+  // Geometry: a mitre runs from the inner corner to the outer: 3 along for 4 up is 53°.
+  test('a mitre between strips of two widths is not at 45°, and that is said', () => {
+    const mitred = (sides: number, ends: number) => notesFor({ kind: 'edge-to-edge' }, 'border-0-side', { borders: [{ ...startBorder(sides, 'border'), ends, corners: 'mitred' }] });
+    expect(mitred(3, 4)).toContain('its mitre is not at 45°: it runs from corner to corner, 53° up from the top strip');
+    expect(mitred(4, 4)).toBe('');
+  });
+  // Handed from side strips to end strips: generous side strips make the block an inch wider, and the end strips as much longer.
+  test('generous coping strips reach across one another', () => {
+    const quilt = quiltOf(12, 3, 3, { kind: 'coped', small: 10, coping: 'generous' });
+    const [sides, ends] = [cutSize(quilt, 'coping-side'), cutSize(quilt, 'coping-end')];
+    // 10" blocks cut 10 1/2; strips of 2" cut add 1 1/2 a side.
+    expect(sides).toEqual([2, 11]);
+    expect(ends[1]).toBe(10.5 + 2 * (sides[0]! - 0.5));
   });
 });

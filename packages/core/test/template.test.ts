@@ -31,7 +31,8 @@ function distanceTo(outline: readonly Point[], { x, y }: Point): number {
 }
 
 /** Where each card is laid on the quilt: one scallop of the top, one of the left side, the upper left corner. */
-function laid(template: Template, { corner, across, down }: Scallops): Point[] {
+function laid(template: Template, scallops: Scallops): Point[] {
+  const [corner, across, down] = [scallops.corner!, scallops.across!, scallops.down!];
   const card = unfolded(template);
   if (template.name === 'Corner') {
     const top = corner.radius * (1 - Math.SQRT1_2);

@@ -32,7 +32,7 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
   const over = rawEdge(plan);
   const outline = edgeOutline({ width: width + 2 * over, height: height + 2 * over }, plan.edge);
   const trimmed = edgePath(outline);
-  const bound = edge.binding?.finished.value ?? 0;
+  const bound = edge.binding?.seam ?? 0;
   return (
     <g>
       <defs><clipPath id={clip}><path d={trimmed} transform={`translate(${-over} ${-over})`} /></clipPath></defs>

@@ -1,4 +1,4 @@
-import { type Fabric, type FabricCut, fabricFor, fabricUses, FIBRES, formatWithUnit, type Plan } from '@lattice/core';
+import { type Fabric, type FabricCut, fabricFor, fabricUses, FIBRES, formatWithUnit, numberOf, type Plan } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -11,6 +11,7 @@ import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { AdviceFor } from './AdviceFor.tsx';
+import { ClothHabits, useFabricEdit } from './ClothHabits.tsx';
 import { Section } from './Section.tsx';
 
 const Cloth = styled.li`
@@ -38,10 +39,11 @@ export function Buying() {
       const taken = new Set(p.fabrics.map((f) => f.id));
       let n = p.fabrics.length + 1;
       while (taken.has(`fabric-${n}`)) n++;
-      return { ...p, fabrics: [...p.fabrics, { id: `fabric-${n}`, name: `Fabric ${n}`, colour: '#b9c4bd', usableWidth: p.fabrics[0]!.usableWidth, price: null }] };
+      return { ...p, fabrics: [...p.fabrics, { id: `fabric-${n}`, name: `Fabric ${n}`, colour: '#b9c4bd', usableWidth: p.fabrics[0]!.usableWidth, price: null, direction: 'none', alike: false, shrinkage: 0 }] };
     });
   return (
     <Section title="Ask the shop for" action={<Button look="quiet" onPress={add}><Plus size={15} aria-hidden />Add a fabric</Button>}>
+      <LengthField label="To square each end" value={plan.squaring} unit={plan.unit} onCommit={(squaring) => edit((p) => ({ ...p, squaring }))} />
       <ul data-testid="shopping-list">
         {plan.fabrics.map((fabric, i) => <ClothLine key={fabric.id} fabric={fabric} index={i} cut={fabrics.find((c) => c.fabric.id === fabric.id)} plan={plan} />)}
       </ul>
@@ -54,8 +56,7 @@ export function Buying() {
 function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number; cut: FabricCut | undefined; plan: Plan }) {
   const edit = useEdit();
   const { unit } = plan;
-  const change = (part: Partial<Fabric>, gesture: string | null = null) =>
-    edit((p) => ({ ...p, fabrics: p.fabrics.map((f) => (f.id === fabric.id ? { ...f, ...part } : f)) }), gesture);
+  const change = useFabricEdit(fabric);
   const inUse = fabricUses(plan).some((use) => fabricFor(plan, use) === fabric.id);
   return (
     <Cloth>
@@ -86,13 +87,15 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
           <Why figure={cut.needed} text={formatWithUnit(cut.needed.value, unit)} what={`${formatWithUnit(cut.needed.value, unit)} needed`} /> needed
           {cut.lengthwise && <span>; <Why figure={cut.lengthwise.length} text={formatWithUnit(cut.lengthwise.length.value, unit)} what="this length" /> lengthwise for {cut.lengthwise.yields.map((y) => y.name.toLowerCase()).join(', ')}</span>}
           {cut.strips.map((group) => (
-            <span key={group.width}>; <Why figure={group.strips} text={`${group.strips.value} ${group.strips.value === 1 ? 'strip' : 'strips'} of ${formatWithUnit(group.width, unit)}`} what={`${group.strips.value} strips`} /> for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
+            <span key={group.width}>; <Why figure={group.strips} text={`${numberOf(group.strips.value, 'strip')} of ${formatWithUnit(group.width, unit)}`} what={numberOf(group.strips.value, 'strip')} /> for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
           ))}
           {cut.demands.map((demand) => <span key={demand.line}>; <Lengths text={`${demand.line[0]!.toLowerCase()}${demand.line.slice(1)}`} /></span>)}
           {cut.cost && <span>; costs <Why figure={cut.cost} text={cut.cost.value.toFixed(2)} what={`it costs ${cut.cost.value.toFixed(2)}`} /></span>}
         </p>
       )}
+      {cut?.notes.map((note) => <p key={note} className="why" role="note"><Lengths text={note} /></p>)}
       <LengthField label="Usable width" value={fabric.usableWidth} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(usableWidth) => change({ usableWidth })} />
+      <ClothHabits fabric={fabric} />
       <PriceField label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'} value={fabric.price} onCommit={(price) => change({ price })} />
       <AdviceFor path={`fabrics.${index}.usableWidth`} />
     </Cloth>

@@ -1,4 +1,4 @@
-import { type Fit, formatLength, formatSize, near, settingOf, type Unit } from '@lattice/core';
+import { type Fit, formatLength, formatSize, near, numberOf, settingOf, type Unit } from '@lattice/core';
 import { Lengths } from '../design/Lengths.tsx';
 
 /** A design in words. */
@@ -10,7 +10,7 @@ export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
     'sash' in setting ? `sash ${formatLength(setting.sash, unit)}` : '',
     'float' in setting && setting.float > 0 ? `float ${formatLength(setting.float, unit)}` : '',
     borders.length === 0 ? 'no border' : `${borders.length === 1 ? 'border' : 'borders'} ${borders.map(width).join(', ')}`,
-    over === null ? `${fit.blocks} blocks` : over > 0 ? `${over} spare` : over < 0 ? `${-over} to make` : 'uses every block',
+    over === null ? numberOf(fit.blocks, 'block') : over > 0 ? `${over} spare` : over < 0 ? `${-over} to make` : 'plainBetween' in setting && setting.plainBetween && grid.across > 1 && grid.down > 1 ? 'uses every block, plain ones between' : 'uses every block',
   ];
   return (
     <span>

@@ -97,7 +97,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
                 {({ valueText }) => <>Searching, {valueText}<Button onPress={stop}>Stop</Button></>}
               </ProgressBar>
             ) : (
-              <span role="status">{best.length === 0 ? 'Nothing comes near this. Allow another setting, wider borders, more cloth, or another number of blocks.' : `The best ${best.length} designs, best first.`}</span>
+              <span role="status">{best.length === 0 ? 'Nothing comes near this. Allow another setting, wider borders, more cloth, or another number of blocks.' : best.length === 1 ? 'The one design there is.' : `The best ${best.length} designs, best first.`}</span>
             )}
           </State>
           {best.length > 0 && <TradeOff fits={best} aimed={request.target !== null} chosen={chosen} onChoose={setChosen} />}

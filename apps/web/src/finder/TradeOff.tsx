@@ -38,7 +38,8 @@ export function TradeOff({ fits, aimed, chosen, onChoose }: { fits: readonly Fit
           animation: false,
           maintainAspectRatio: false,
           scales: { x: axis(aimed ? 'Inches off the target, both ways added' : 'Square yards smaller than the largest'), y: axis('Cloth, square yards') },
-          plugins: { tooltip: { callbacks: { label: ({ dataIndex }) => `Design ${dataIndex + 1}` } } },
+          // There is one kind of point: the axes say what it is.
+          plugins: { legend: { display: false }, tooltip: { callbacks: { label: ({ dataIndex }) => `Design ${dataIndex + 1}` } } },
           onClick: (_, [point]) => point && onChoose(point.index),
         }}
       />

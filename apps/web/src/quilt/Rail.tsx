@@ -1,4 +1,4 @@
-import { formatWithUnit, progressOf, STAGES } from '@lattice/core';
+import { formatWithUnit, numberOf, progressOf, STAGES } from '@lattice/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { VisuallyHidden } from 'react-aria';
 import { NavLink, useLocation, useParams } from 'react-router';
@@ -101,7 +101,7 @@ export function Rail() {
       <p className="summary">
         {pile.blocks === 0
           ? <>No blocks measured yet.</>
-          : <>{pile.measured} of {pile.blocks} blocks measured. <Lengths text={off === 0 ? 'All can be sewn in as they are.' : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`} /></>}
+          : <>{pile.measured} of {numberOf(pile.blocks, 'block')} measured. <Lengths text={off === 0 ? 'All can be sewn in as they are.' : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`} /></>}
       </p>
     </Wool>
   );

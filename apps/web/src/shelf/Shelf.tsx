@@ -1,4 +1,4 @@
-import { formatSize, layOut, type Plan, progressOf, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
+import { asAnotherQuilt, formatSize, layOut, type Plan, progressOf, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
 import { Copy, FileUp, Moon, Sun, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -140,7 +140,7 @@ export function Shelf() {
           <Notice role="alert" data-wrong><p>{serverError(error).message}</p><Button onPress={() => void refetch()}>Try again</Button></Notice>
         )}
         {quilts?.length === 0 && <p>The shelf is empty. Begin with one of the starting points below, or open a plan file.</p>}
-        <Grid>{quilts?.map((quilt) => <QuiltCard key={quilt.id} quilt={quilt} onCopy={() => void add({ ...quilt.plan, title: `${quilt.plan.title}, copy`.slice(0, 120) }, false)} onRemove={() => void remove(quilt)} />)}</Grid>
+        <Grid>{quilts?.map((quilt) => <QuiltCard key={quilt.id} quilt={quilt} onCopy={() => void add({ ...asAnotherQuilt(quilt.plan), title: `${quilt.plan.title}, copy`.slice(0, 120) }, false)} onRemove={() => void remove(quilt)} />)}</Grid>
         <h2>Begin another</h2>
         <Starts>
           {STARTS.map(({ id, name, unit, block, across, down }) => (

@@ -3,32 +3,43 @@ import { limitIn, rulerUp } from '../length/rounding.ts';
 import type { Unit } from '../length/unit.ts';
 import type { BlockMeasure } from './measure.ts';
 
-/** How a block that is too small is brought up to size: trimmed back a little, then framed. Lengths as cut. */
+/** How a block that is too small is brought up to size: framed, then trimmed back with the block in the middle. Lengths as cut. */
 export interface Coping {
-  /** What the block is trimmed to before the strips are sewn on. */
-  readonly trimTo: { readonly width: number; readonly height: number };
-  /** Cut width of every strip; two as long as the trimmed block is high, two as long as the finished cut size is wide. */
+  /** Cut width of every strip: two as long as the block is high, then two as long as it is wide with them on. */
   readonly strip: number;
   readonly sideLength: number;
   readonly endLength: number;
+  /** What the framed block measures before it is trimmed to the cut size. */
+  readonly framed: { readonly width: number; readonly height: number };
+  /** Of the strips once it is sewn in: at the sides, and at top and bottom. */
+  readonly shows: { readonly sides: number; readonly ends: number };
   readonly text: string;
 }
 
-/** Coping strips narrower than this are hard to sew evenly: 1/2" finished (from memory). */
+/** Strips that finish narrower than this are hard to sew evenly: 1/2" (from memory). */
 const LEAST_STRIP_INCHES = 1 / 2;
+/** Cut off all round once it is framed, so that it comes out square: 1/8" (from memory). */
+const TRIM_INCHES = 1 / 8;
 
 /**
- * Coping strips for a block short of a cut size (handbook 3): as narrow as can be sewn and still reach
- * it. Strips finishing `t` on each side bring a block cut `c` to `c + 2t`, so the block is trimmed to
- * `cut − 2t` first; a strip is cut `t + 2a` wide. Sides first, then top and bottom.
+ * Coping strips for a block short of a cut size (rule BL-4). The block keeps all of its own seam allowance: cut
+ * into, the patches inside would be sewn away. A strip cut `s` adds `s − 2a` a side, so strips that can be sewn
+ * evenly make it too large, and it is trimmed to the cut size with the block in the middle; half of what it was
+ * short then shows on each side. Sides first, then top and bottom.
+ *
+ * @param points its points lie at the seam line
  */
-export function copingFor(measure: BlockMeasure, cut: { width: number; height: number }, seam: number, unit: Unit): Coping {
-  const short = Math.max(cut.width - measure.leastWidth, cut.height - measure.leastHeight);
-  const strip = Math.max(limitIn(LEAST_STRIP_INCHES, unit), rulerUp(unit).apply(short / 2));
-  const trimTo = { width: cut.width - 2 * strip, height: cut.height - 2 * strip };
-  const show = (v: number) => formatLength(v, unit);
+export function copingFor(measure: BlockMeasure, cut: { width: number; height: number }, seam: number, unit: Unit, points = false): Coping {
+  const shows = { sides: Math.max(0, cut.width - measure.leastWidth) / 2, ends: Math.max(0, cut.height - measure.leastHeight) / 2 };
+  const finished = Math.max(limitIn(LEAST_STRIP_INCHES, unit), Math.max(shows.sides, shows.ends) + limitIn(TRIM_INCHES, unit));
+  const strip = rulerUp(unit).apply(finished + 2 * seam);
+  const added = 2 * (strip - 2 * seam);
+  const framed = { width: measure.leastWidth + added, height: measure.leastHeight + added };
+  const [sideLength, endLength] = [measure.mostHeight, measure.mostWidth + added];
+  const show = (v: number) => formatWithUnit(v, unit);
+  const warning = points ? ' Its points lie at the seam: sew the strips at exactly the seam allowance, or they are lost.' : '';
   return {
-    trimTo, strip: strip + 2 * seam, sideLength: trimTo.height, endLength: cut.width,
-    text: `trim it to ${show(trimTo.width)} × ${formatWithUnit(trimTo.height, unit)} and frame it with strips cut ${show(strip + 2 * seam)} wide: two ${formatWithUnit(trimTo.height, unit)} long at its sides, then two of ${formatWithUnit(cut.width, unit)}`,
+    strip, sideLength, endLength, framed, shows,
+    text: `frame it with strips cut ${show(strip)} wide, two ${show(sideLength)} long at its sides, then two of ${show(endLength)}; trim it to ${formatLength(cut.width, unit)} × ${show(cut.height)} with the block in the middle.${warning}`,
   };
 }

@@ -1,7 +1,10 @@
-import { formatWithUnit } from '../length/format.ts';
+import { numberOf } from '../figure/figure.ts';
+import { formatSize, formatWithUnit } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import { wallOf } from '../wall/wall.ts';
-import { type Verdict, verdictOn } from './verdict.ts';
+import { proposedCut } from './choices.ts';
+import { type CutTo, type Verdict, verdictOn } from './verdict.ts';
 
 /** The pile of finished blocks held against the places the setting has for them. */
 export interface Pile {
@@ -12,7 +15,9 @@ export interface Pile {
   /** Blocks parked beside the places, in pile order. */
   readonly spare: readonly PileBlock[];
   /** The cut size they should have: finished + two seams. */
-  readonly meant: { readonly width: number; readonly height: number };
+  readonly meant: CutTo;
+  /** The size they are proposed to be cut to, and are judged by. */
+  readonly cut: CutTo;
   /** Differ from it by more than can be eased in, one way or the other. */
   readonly small: readonly PileBlock[];
   readonly large: readonly PileBlock[];
@@ -26,7 +31,8 @@ export interface Pile {
 export function judgePile(plan: Plan, needed: number): Pile {
   const { pile, block, seam, unit } = plan;
   const meant = { width: block.width + 2 * seam, height: block.height + 2 * seam };
-  const kinds = pile.map((b) => verdictOn(b, meant, unit, seam).kind);
+  const cut = proposedCut(plan);
+  const kinds = pile.map((b) => verdictOn(b, cut, unit, seam).kind);
   const of = (kind: Verdict['kind']) => pile.filter((_, i) => kinds[i] === kind);
   return {
     blocks: pile.length,
@@ -34,6 +40,7 @@ export function judgePile(plan: Plan, needed: number): Pile {
     missing: pile.length === 0 ? 0 : Math.max(0, needed - pile.length),
     spare: wallOf(plan, needed).spare,
     meant,
+    cut,
     measured: pile.length - of('unmeasured').length,
     small: of('small'),
     large: of('trim'),
@@ -43,24 +50,27 @@ export function judgePile(plan: Plan, needed: number): Pile {
 
 /** What the count means for the quilt, in words; null when it comes out even or no pile was entered. */
 export function pileAdvice(pile: Pile): string | null {
-  if (pile.missing > 0) return `This grid takes ${pile.needed} blocks and the pile has ${pile.blocks}: ${pile.missing} more to make, or choose a smaller grid.`;
+  if (pile.missing > 0) return `This grid takes ${numberOf(pile.needed, 'block')} and the pile has ${pile.blocks}: ${pile.missing} more to make, or choose a smaller grid.`;
   if (pile.spare.length > 0) {
     const named = pile.spare.slice(0, 3).map((b) => b.name).join(', ');
     const rest = pile.spare.length > 3 ? ` and ${pile.spare.length - 3} more` : '';
-    return `${pile.spare.length} spare: ${named}${rest}. They do not fit this grid.`;
+    return `${pile.spare.length} spare: ${named}${rest}. ${pile.spare.length === 1 ? 'It does' : 'They do'} not fit this grid.`;
   }
   return null;
 }
 
 /** What the measured sizes mean, in words; null when every block can be sewn in as it is. */
-export function sizeAdvice(pile: Pile, unit: Plan['unit']): string | null {
-  if (pile.small.length === 0 && pile.large.length === 0) return null;
+export function sizeAdvice({ small, large, meant, cut }: Pile, unit: Plan['unit']): string | null {
+  const other = !near(cut.width, meant.width) || !near(cut.height, meant.height);
+  if (small.length === 0 && large.length === 0 && !other) return null;
   const list = (blocks: readonly PileBlock[]) =>
     blocks.slice(0, 3).map((b) => `${b.name} (${formatWithUnit(b.width!, unit)} × ${formatWithUnit(b.height!, unit)})`).join(', ')
     + (blocks.length > 3 ? ` and ${blocks.length - 3} more` : '');
+  const size = (of: CutTo) => formatSize(of.width, of.height, unit);
   const parts = [
-    pile.large.length > 0 ? `${pile.large.length} too large to ease in: ${list(pile.large)}. Trim equally off opposite sides.` : '',
-    pile.small.length > 0 ? `${pile.small.length} too small: ${list(pile.small)}. Remake, or frame with a coping strip.` : '',
+    other ? `As measured, the blocks are best cut to ${size(cut)}, and the quilt is laid out for ${size(meant)}: choose in Blocks.` : '',
+    large.length > 0 ? `${large.length} too large to ease in: ${list(large)}. Trim equally off opposite sides.` : '',
+    small.length > 0 ? `${small.length} too small: ${list(small)}. Remake, or frame with a coping strip.` : '',
   ];
   return parts.filter(Boolean).join(' ');
 }

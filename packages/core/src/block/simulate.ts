@@ -4,6 +4,8 @@ import type { Random } from '../random.ts';
 export interface RowScatter {
   readonly pieces: number;
   readonly seams: number;
+  /** Of those, seams that slant at 45° and are crossed aslant; none where it does not say. */
+  readonly slanting?: number;
   /** Of one cut width. */
   readonly cutting: number;
   /** Of one seam allowance, and how much fatter than meant it is on average. */
@@ -35,10 +37,11 @@ const CLASSES = 31;
 export function simulateRow(scatter: RowScatter, tolerance: number, runs: number, random: Random): RowSpread {
   const off = new Float64Array(runs);
   const normal = normalFrom(random);
+  const { slanting = 0 } = scatter;
   for (let run = 0; run < runs; run++) {
     let width = 0;
     for (let i = 0; i < scatter.pieces; i++) width += scatter.cutting * normal();
-    for (let i = 0; i < scatter.seams; i++) width -= 2 * (scatter.fat + scatter.sewing * normal());
+    for (let i = 0; i < scatter.seams; i++) width -= (i < slanting ? Math.SQRT2 : 2) * (scatter.fat + scatter.sewing * normal());
     off[run] = width;
   }
   off.sort();

@@ -5,7 +5,7 @@ import type { PileBlock } from '../plan/shape.ts';
 import { copingFor } from './coping.ts';
 import { measureOf } from './measure.ts';
 
-/** A difference up to about 1/8" can be eased in (handbook 3). */
+/** A difference up to about 1/8" can be eased in (rule BL-1). */
 export const EASE_INCHES = 1 / 8;
 /** A difference a tape cannot be trusted on: 1/16" (from memory). */
 const TRUE_INCHES = 1 / 16;
@@ -33,7 +33,7 @@ export const VERDICT_NAMES: Readonly<Record<Verdict['kind'], string>> = {
 };
 
 /**
- * Judges one block against the size all are cut to (handbook 3): fine, eased in up to 1/8", trimmed by
+ * Judges one block against the size all are cut to (rules BL-1, BL-2): fine, eased in up to 1/8", trimmed by
  * taking the excess equally off opposite sides so that the centre stays centred, too small, or crooked:
  * its places differ by more than can be eased, so it is unpicked rather than trimmed away.
  */
@@ -48,7 +48,7 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
     return { kind: 'crooked', ...none, text: `Its sides differ by ${show(measure.skew)}: unpick it and sew it again. Trimming it square would cut into the patch.` };
   }
   const short = Math.max(cut.width - measure.leastWidth, cut.height - measure.leastHeight);
-  if (short > ease) return { kind: 'small', ...none, text: `${show(short)} too small: remake it, or ${copingFor(measure, cut, seam, unit).text}.` };
+  if (short > ease) return { kind: 'small', ...none, text: `${show(short)} too small: remake it, or ${copingFor(measure, cut, seam, unit, block.points === true).text}` };
   const [wide, high] = [measure.mostWidth - cut.width, measure.mostHeight - cut.height];
   const over = Math.max(wide, high);
   if (over > ease) {

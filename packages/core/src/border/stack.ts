@@ -1,6 +1,7 @@
 import { countOf, type Figure } from '../figure/figure.ts';
 import { type Band, type CutAs, type CutLength, type FabricUse, type Part, type Piece, type Point, rectangle } from '../layout/piece.ts';
-import { formatLength } from '../length/format.ts';
+import { formatLength, formatWithUnit } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Border } from './border.ts';
 import type { BorderCorners } from './corners.ts';
@@ -19,12 +20,12 @@ export const borderTotals = (borders: readonly Border[]): { sides: number; ends:
   ends: borders.reduce((sum, b) => sum + b.ends, 0),
 });
 
-/** A hand's breadth left on a mitred strip to fold and trim (handbook 5). */
+/** A hand's breadth left on a mitred strip to fold and trim (rule BO-2). */
 const MITRE_SPARE_INCHES = 4;
 
 /**
  * A stack of borders round a centre, each butted (sides or top first), with corner squares, or mitred
- * (handbook 5). The quilt's top left corner is the origin, so the centre starts at the stack's totals.
+ * (rules BO-1, BO-2). The quilt's top left corner is the origin, so the centre starts at the stack's totals.
  * Drawn as planned; where the top has been measured, strips are cut by the `sizes` that follow from it.
  */
 export function borderStack(borders: readonly Border[], sizes: readonly TopSize[], unit: Unit): Bordered {
@@ -39,10 +40,11 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
     const side = `border-${index}-side`;
     const end = `border-${index}-end`;
     const label = borders.length === 1 ? 'Border' : `Border ${index + 1}`;
+    const notes = border.corners === 'mitred' && !near(border.sides, border.ends) ? [crookedMitre(border, label, unit)] : [];
     const part = (key: string, name: string, count: number, working: string, use: FabricUse, cutAs?: CutAs) =>
       parts.push({
         key, role: use.what === 'border' ? 'border' : 'border-corner', name, grain: 'square-to-edge', count: countOf(count, working),
-        cutFrom: { use, fabric: use.what === 'border' ? border.fabric : border.cornerFabric }, ...(cutAs ? { cutAs } : {}),
+        cutFrom: { use, fabric: use.what === 'border' ? border.fabric : border.cornerFabric }, notes, ...(cutAs ? { cutAs } : {}),
       });
     const use: FabricUse = { what: 'border', index };
     const lengths = stripLengths(border, sizes[index]!, unit);
@@ -72,6 +74,12 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
     pieces,
     bands: { across, down },
   };
+}
+
+/** A mitre between strips of two widths is not at 45°: it runs from the inner to the outer corner (geometry). */
+function crookedMitre({ sides, ends }: Border, label: string, unit: Unit): string {
+  const degrees = Math.round((Math.atan2(ends, sides) * 180) / Math.PI);
+  return `${label} is ${formatWithUnit(sides, unit)} wide at the sides and ${formatWithUnit(ends, unit)} at top and bottom, so its mitre is not at 45°: it runs from corner to corner, ${degrees}° up from the top strip. Mark it from the inner corner to the outer one.`;
 }
 
 interface Box {

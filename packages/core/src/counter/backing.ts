@@ -1,37 +1,39 @@
 import { planBacking } from '../layer/backing.ts';
-import { shopCut } from '../shopping/shop-cut.ts';
-import { lengthIn, quiltOfSize, shopCutJson, type Topic } from './topic.ts';
+import { NO_ALLOWANCE } from '../shopping/shop-cut.ts';
+import { numberOf } from '../figure/figure.ts';
+import { USUAL } from '../usual/lengths.ts';
+import { counterCut, lengthIn, quiltOfSize, shopCutJson, type Topic } from './topic.ts';
 
 const SEAMS = { none: 'no seam', vertical: 'vertical seams', horizontal: 'horizontal seams' } as const;
 
-/** Backing from panels of a usable width, the ways compared (handbook 6). */
+/** Backing from panels of a usable width, the ways compared (rule BK-1). */
 export const backing: Topic = {
   name: 'backing',
   describes: 'Panels and fabric for a backing.',
   flags: [
     { key: 'width', label: 'Quilt width', type: 'length', start: null },
     { key: 'height', label: 'Quilt height', type: 'length', start: null },
-    { key: 'overhang', label: 'Overhang on every side', type: 'length', start: 4, least: 0 },
-    { key: 'usable', label: 'Usable width', type: 'length', start: 42 },
-    { key: 'seam', label: 'Seam between panels', type: 'length', start: 0.5 },
+    { key: 'overhang', label: 'Overhang on every side', type: 'length', start: USUAL.overhang, least: 0 },
+    { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.backingUsable },
+    { key: 'seam', label: 'Seam between panels', type: 'length', start: USUAL.panelSeam },
   ],
   answer: (question) => {
     const { unit } = question;
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
     if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
     const overhang = lengthIn(question, 'overhang');
-    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, { overhang, cloth: { usable, price: null }, unit, seam });
+    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, { overhang, cloth: { usable, price: null, allowance: NO_ALLOWANCE, upright: false }, unit, seam });
     const [best] = options;
     return {
-      headline: `${best.panels} ${best.panels === 1 ? 'panel' : 'panels'}, ${SEAMS[best.seams]}, ${shopCut(best.fabric.value, unit).text}`,
+      headline: `${numberOf(best.panels, 'panel')}, ${SEAMS[best.seams]}, ${counterCut(best.fabric.value, unit).text}`,
       json: { options: options.map(({ seams, panels, fabric }) => ({ seams, panels, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) })) },
       drawn: { what: 'backing', width: width.value, height: height.value, overhang, slabs: best.slabs },
       said: [
         { what: 'Backing width', figure: width },
         { what: 'Backing height', figure: height },
         ...options.flatMap(({ seams, panels, fabric }) => [
-          { what: `${panels} ${panels === 1 ? 'panel' : 'panels'}, ${SEAMS[seams]}`, figure: fabric },
-          { what: 'Ask for', figure: shopCut(fabric.value, unit).length },
+          { what: `${numberOf(panels, 'panel')}, ${SEAMS[seams]}`, figure: fabric },
+          { what: 'Ask for', figure: counterCut(fabric.value, unit).length },
         ]),
       ],
     };

@@ -1,14 +1,12 @@
-import { biasFromSquare } from '../edge/bias.ts';
-import { givenBy } from '../edge/bias-plan.ts';
-import { strictStripsOf, stripsOf } from '../edge/binding-strips.ts';
-import { biasRectangle, biasSquare, BINDING_SCHOOLS, bindingLength, type BindingSchool, SCHOOL_NAMES, withAdded } from '../edge/schools.ts';
-import { lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
-import { USUAL_SEAM } from '../plan/start.ts';
-import { shopCut } from '../shopping/shop-cut.ts';
-import { lengthIn, quiltOfSize, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
+import { planBias, type BiasPlan } from '../edge/bias-plan.ts';
+import { countStrips } from '../edge/binding-strips.ts';
+import { BINDING_SCHOOLS, bindingLength, type BindingSchool, SCHOOL_NAMES, withAdded } from '../edge/schools.ts';
+import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
+import { USUAL } from '../usual/lengths.ts';
+import { type Answer, counterCut, lengthIn, type Question, quiltOfSize, type Said, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
 
-/** Binding by the strip, strictly by its joins, and on the bias (handbook 7). */
+/** Binding by the strip, seen to that it gets round, and on the bias (rules BD-1 to BD-3, BI-1, BI-2). */
 export const binding: Topic = {
   name: 'binding',
   describes: 'Strips and fabric to bind a quilt, straight or on the bias.',
@@ -16,52 +14,95 @@ export const binding: Topic = {
     { key: 'width', label: 'Quilt width', type: 'length', start: null, instead: true },
     { key: 'height', label: 'Quilt height', type: 'length', start: null, instead: true },
     { key: 'perimeter', label: 'Or all round, measured', type: 'length', start: null, instead: true },
-    { key: 'strip', label: 'Strip, cut', type: 'length', start: 2.5 },
+    { key: 'strip', label: 'Strip, cut', type: 'length', start: USUAL.bindingStrip },
     { key: 'school', label: 'Allowance', type: 'choice', start: 'plus-ten', choices: BINDING_SCHOOLS, names: (school, unit) => SCHOOL_NAMES[school as BindingSchool][unit] },
-    { key: 'usable', label: 'Usable width', type: 'length', start: 40 },
+    { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
     { key: 'grain', label: 'Grain', type: 'choice', start: 'straight', choices: ['straight', 'bias'], names: (grain) => (grain === 'bias' ? 'Bias, from a square' : 'Straight') },
   ],
   answer: (question) => {
-    const { given, unit } = question;
-    const school = given['school'] as BindingSchool;
-    const [width, height, perimeter] = [given['width'], given['height'], given['perimeter']] as (number | null)[];
-    const sided = typeof width === 'number' && typeof height === 'number';
-    if (sided === (typeof perimeter === 'number')) return '--width and --height, or --perimeter: give the two sides, or the length all round.';
-    if (!sided && school === 'round-up-sides') return '--school round-up-sides: it rounds each side, so give --width and --height.';
-    const length = sided
-      ? bindingLength({ width, height }, school, unit)
-      : withAdded(lengthOf(perimeter as number, `All round, measured: ${formatExact(perimeter as number)}`), school as 'plus-ten', unit);
-    const [strip, usable] = [lengthIn(question, 'strip'), lengthIn(question, 'usable')];
-    if (strip >= usable / 2) return '--strip: a binding strip is far narrower than its fabric.';
-    const strips = stripsOf(length.value, usable, unit);
-    const strict = strictStripsOf(length.value, usable, strip, unit);
-    const { root, square } = biasSquare(length.value, strip, unit);
-    const rectangle = biasRectangle(root, usable);
-    const bias = given['grain'] === 'bias';
-    const cut = biasFromSquare(square.value, strip, USUAL_SEAM[unit], unit);
-    const needed = bias ? square.value : strips.value * strip;
-    const fabric = lengthOf(needed, `${strips.value} strips × ${formatLength(strip, unit)} = ${formatExact(needed)}`);
-    return {
-      headline: bias ? `A square of ${formatWithUnit(square.value, unit)}, ${shopCut(needed, unit).text}` : stripsAndCut(strips.value, needed, unit),
-      json: {
-        length: length.value, strips: strips.value, strictStrips: strict.value, fabric: needed, shopCut: shopCutJson(needed, unit),
-        bias: { square: square.value, rectangle: rectangle.value },
-      },
-      drawn: bias ? { what: 'bias', side: square.value, strips: cut.strips } : stripsDrawn(length.value, strips.value, strip, usable, unit),
-      said: [
-        { what: 'Length with corners and tails', figure: length },
-        ...(bias
-          ? [{ what: 'That square gives, joined', figure: givenBy(cut, USUAL_SEAM[unit], length.value) }]
-          : [
-            { what: 'Strips, selvage to selvage', figure: strips },
-            ...(strict.value === strips.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
-            { what: 'Fabric', figure: fabric },
-          ]),
-        { what: 'Ask for', figure: shopCut(needed, unit).length },
-        { what: 'On the bias, from a square of', figure: square },
-        { what: 'On the bias, from a strip of fabric', figure: rectangle },
-      ],
-    };
+    const asked = edgeAsked(question);
+    if (typeof asked === 'string') return asked;
+    if (lengthIn(question, 'strip') >= lengthIn(question, 'usable') / 2) return '--strip: a binding strip is far narrower than its fabric.';
+    return question.given['grain'] === 'bias' ? onTheBias(question, asked) : byStrips(question, asked);
   },
   quilt: quiltOfSize,
 };
+
+/** The edge that is asked about: all round, and with what the school adds. */
+interface EdgeAsked {
+  readonly around: number;
+  readonly length: Figure;
+}
+
+function edgeAsked({ given, unit }: Question): EdgeAsked | string {
+  const school = given['school'] as BindingSchool;
+  const [width, height, perimeter] = [given['width'], given['height'], given['perimeter']] as (number | null)[];
+  if (typeof width === 'number' && typeof height === 'number' && perimeter === null) return { around: 2 * (width + height), length: bindingLength({ width, height }, school, unit) };
+  if (width !== null || height !== null || typeof perimeter !== 'number') return '--width and --height, or --perimeter: give the two sides, or the length all round.';
+  if (school === 'round-up-sides') return '--school round-up-sides: it rounds each side, so give --width and --height.';
+  return { around: perimeter, length: withAdded(lengthOf(perimeter, `All round, measured: ${formatExact(perimeter)}`), school, unit) };
+}
+
+/** The figures every answer has, for scripts: both ways of cutting, whichever was asked for. */
+function counted(question: Question, { around, length }: EdgeAsked) {
+  const { unit } = question;
+  const [strip, usable] = [lengthIn(question, 'strip'), lengthIn(question, 'usable')];
+  const bias = (grain: 'bias-square' | 'bias-length'): BiasPlan => planBias({ grain, strip, usable, seam: USUAL.seam[unit], unit }, length.value);
+  return { strip, usable, strips: countStrips({ length: length.value, around, usable, strip, unit }), square: bias('bias-square'), rectangle: bias('bias-length') };
+}
+
+const answerOf = (question: Question, asked: EdgeAsked, needed: number, counts: ReturnType<typeof counted>): Pick<Answer, 'json'> => ({
+  json: {
+    length: asked.length.value, strips: counts.strips.plain.value, strictStrips: counts.strips.strict.value, bought: counts.strips.cut.value,
+    fabric: needed, shopCut: shopCutJson(needed, question.unit),
+    bias: {
+      square: counts.square.cloth.value, rectangle: counts.rectangle.cloth.value,
+      byRule: { square: counts.square.rule.value, rectangle: counts.rectangle.rule.value },
+    },
+  },
+});
+
+/** What is said of either way on the bias, geometry having seen to it that it is enough. */
+const biasSaid = ({ square, rectangle }: ReturnType<typeof counted>): Said[] => [
+  { what: 'On the bias, from a square of', figure: square.cloth },
+  { what: 'On the bias, from a strip of fabric', figure: rectangle.cloth },
+];
+
+function byStrips(question: Question, asked: EdgeAsked): Answer {
+  const { unit } = question;
+  const counts = counted(question, asked);
+  const { strip, usable, strips: { plain, strict, cut } } = counts;
+  const needed = cut.value * strip;
+  return {
+    headline: stripsAndCut(cut.value, needed, unit),
+    ...answerOf(question, asked, needed, counts),
+    drawn: stripsDrawn(asked.length.value + (cut.value - 1) * strip, cut.value, strip, usable, unit),
+    said: [
+      { what: 'Length with corners and tails', figure: asked.length },
+      { what: 'Strips, selvage to selvage', figure: cut },
+      ...(plain.value === cut.value ? [] : [{ what: 'Strips by the plain count, which would not get round', figure: plain }]),
+      ...(strict.value === cut.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
+      { what: 'Fabric', figure: lengthOf(needed, `${numberOf(cut.value, 'strip')} × ${formatWorking(strip, unit)} = ${formatExact(needed)}`) },
+      { what: 'Ask for', figure: counterCut(needed, unit).length },
+      ...biasSaid(counts),
+    ],
+  };
+}
+
+function onTheBias(question: Question, asked: EdgeAsked): Answer {
+  const { unit } = question;
+  const counts = counted(question, asked);
+  const { square } = counts;
+  const side = square.cloth.value;
+  return {
+    headline: `A square of ${formatWithUnit(side, unit)}, ${counterCut(side, unit).text}`,
+    ...answerOf(question, asked, side, counts),
+    drawn: { what: 'bias', side, strips: square.cut!.strips },
+    said: [
+      { what: 'Length with corners and tails', figure: asked.length },
+      { what: 'That square gives, joined', figure: square.gives },
+      { what: 'Ask for', figure: counterCut(side, unit).length },
+      ...biasSaid(counts),
+    ],
+  };
+}

@@ -4,9 +4,10 @@ import { layOut } from '../layout/lay-out.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { planProblems } from '../plan/problems.ts';
 import type { Plan } from '../plan/shape.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
-/** Covered sashing between blocks that are quilted already (handbook 4): the cutting list of such a quilt. `block` is the cut size. */
+/** Covered sashing between blocks that are quilted already (rule ST-8): the cutting list of such a quilt. `block` is the cut size. */
 export const quiltedBlocks: Topic = {
   name: 'quilted-blocks',
   describes: 'Strips that join blocks quilted already.',
@@ -14,7 +15,7 @@ export const quiltedBlocks: Topic = {
     { key: 'block', label: 'Block, trimmed (cut size)', type: 'length', start: null },
     { key: 'across', label: 'Blocks across', type: 'count', start: null },
     { key: 'down', label: 'Blocks down', type: 'count', start: null },
-    { key: 'sash', label: 'Sash, finished', type: 'length', start: 2 },
+    { key: 'sash', label: 'Sash, finished', type: 'length', start: USUAL.wideSash },
   ],
   answer: (question) => {
     const { unit } = question;

@@ -1,14 +1,15 @@
-import { type Figure, lengthOf } from '../figure/figure.ts';
+import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import type { Role } from '../layout/piece.ts';
 import { formatLength, formatSize } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
-import { startBorder, USUAL_SEAM } from '../plan/start.ts';
+import { startBorder } from '../plan/start.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
 import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
 const KINDS = ['edge-to-edge', 'sashed', 'on-point', 'on-point-sashed', 'framed'] as const satisfies readonly SettingKind[];
 
-/** Size and counts of a setting of square blocks (handbook 4), by laying it out. */
+/** Size and counts of a setting of square blocks (rules ST-1 to ST-6), by laying it out. */
 export const setting: Topic = {
   name: 'setting',
   describes: 'Size of a setting, and how many of each piece it takes.',
@@ -17,7 +18,7 @@ export const setting: Topic = {
     { key: 'block', label: 'Block, finished', type: 'length', start: null },
     { key: 'across', label: 'Blocks across', type: 'count', start: null },
     { key: 'down', label: 'Blocks down', type: 'count', start: null },
-    { key: 'sash', label: 'Sash, finished', type: 'length', start: 1.5 },
+    { key: 'sash', label: 'Sash, finished', type: 'length', start: USUAL.sash },
     { key: 'outer-sash', label: 'Sash round the outside', type: 'choice', start: 'yes', choices: ['yes', 'no'], names: (answer) => (answer === 'yes' ? 'Yes' : 'No') },
     { key: 'borders', label: 'Borders, from the centre out', type: 'lengths', start: [] },
   ],
@@ -27,7 +28,7 @@ export const setting: Topic = {
     const options = optionsOf(question);
     const side = lengthIn(question, 'block');
     const grid = gridOf(question);
-    const input = { unit, block: { width: side, height: side }, grid, options, seam: USUAL_SEAM[unit] };
+    const input = { unit, block: { width: side, height: side }, grid, options, seam: USUAL.seam[unit] };
     const [refusal] = found.refusals(input);
     if (refusal) return `--${refusal.path.at(-1) === 'sash' ? 'sash' : 'block'}: ${refusal.message}`;
     const centre = found.layOut({ ...input, origin: { x: 0, y: 0 } });
@@ -39,7 +40,7 @@ export const setting: Topic = {
     const parts = (role: Role) => centre.parts.filter((p) => p.role === role);
     const count = (role: Role) => parts(role).reduce((sum, p) => sum + p.count.value, 0);
     return {
-      headline: `${formatSize(finished.width.value, finished.height.value, unit)}, ${count('block')} blocks`,
+      headline: `${formatSize(finished.width.value, finished.height.value, unit)}, ${numberOf(count('block'), 'block')}`,
       json: {
         centre: { width: centre.width.value, height: centre.height.value },
         finished: { width: finished.width.value, height: finished.height.value },

@@ -1,17 +1,18 @@
 import type { BiasStrip } from '../edge/bias.ts';
-import type { Figure } from '../figure/figure.ts';
+import { type Figure, numberOf } from '../figure/figure.ts';
 import type { Slab } from '../layer/slabs.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import { type Plan } from '../plan/shape.ts';
 import { startPlan } from '../plan/start.ts';
-import { shopCut } from '../shopping/shop-cut.ts';
+import { type Allowance, type ShopCut, shopCut } from '../shopping/shop-cut.ts';
+import { USUAL, type Usual } from '../usual/lengths.ts';
 
 /** Something a topic asks for, as a flag on the command line or a field on a page. Lengths are in the unit asked in. */
 export type Flag = {
   readonly key: string;
   readonly label: string;
 } & (
-  | { readonly type: 'length'; /** Null: it has to be given. Inches; shown and used in the unit asked in. */ readonly start: number | null; readonly least?: number; /** Another flag may be given in its place; the topic says which. */ readonly instead?: true }
+  | { readonly type: 'length'; /** Null: it has to be given. */ readonly start: Usual | null; readonly least?: number; /** Another flag may be given in its place; the topic says which. */ readonly instead?: true }
   | { readonly type: 'count'; readonly start: number | null }
   | { readonly type: 'choice'; readonly start: string; readonly choices: readonly string[]; /** As each reads in a list. */ readonly names: (choice: string, unit: Unit) => string }
   | { readonly type: 'lengths'; readonly start: readonly number[] }
@@ -69,17 +70,23 @@ export const blankQuilt = (unit: Unit, change: Partial<Plan>): Plan => ({ ...sta
 export const quiltOfSize = (question: Question): Plan =>
   blankQuilt(question.unit, typeof question.given['width'] === 'number' && typeof question.given['height'] === 'number' ? { target: { of: 'size', width: lengthIn(question, 'width'), height: lengthIn(question, 'height') } } : {});
 
-/** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
-export const stripsAndCut = (strips: number, needed: number, unit: Unit): string => `${strips} ${strips === 1 ? 'strip' : 'strips'}, ${shopCut(needed, unit).text}`;
+/** What is asked for at a counter besides what is needed: the end squared, nothing washed. */
+const counterAllowance = (unit: Unit): Allowance => ({ squaring: USUAL.squaring[unit], shrinkage: 0 });
 
-/** Strips as they are cut from what the shop was asked for, selvage to selvage; `length` is what they come to end to end. */
+/** What to ask for at a counter. */
+export const counterCut = (needed: number, unit: Unit): ShopCut => shopCut(needed, counterAllowance(unit), unit);
+
+/** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
+export const stripsAndCut = (strips: number, needed: number, unit: Unit): string => `${numberOf(strips, 'strip')}, ${counterCut(needed, unit).text}`;
+
+/** Strips as they are cut from what the shop was asked for, selvage to selvage; `length` is what is used of them end to end, joins and all. */
 export const stripsDrawn = (length: number, count: number, strip: number, usable: number, unit: Unit): AnswerDrawn => ({
-  what: 'strips', usable, strip, count, bought: shopCut(count * strip, unit).length.value, used: Math.min(usable, Math.max(0, length - (count - 1) * usable)),
+  what: 'strips', usable, strip, count, bought: counterCut(count * strip, unit).length.value, used: Math.min(usable, Math.max(0, length - (count - 1) * usable)),
 });
 
 /** A shop cut as it stands in an answer for scripts: always in yards, and in metres too where centimetres were asked for. */
 export function shopCutJson(needed: number, unit: Unit): { inches: number; yards: string; centimetres?: number; metres?: string } {
-  const yards = shopCut(convertLength(needed, unit, 'in'), 'in');
-  const metres = shopCut(needed, unit);
+  const yards = counterCut(convertLength(needed, unit, 'in'), 'in');
+  const metres = counterCut(needed, unit);
   return { inches: yards.length.value, yards: yards.amount, ...(unit === 'cm' ? { centimetres: metres.length.value, metres: metres.amount } : {}) };
 }

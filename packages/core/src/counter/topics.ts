@@ -2,7 +2,6 @@ import { limitIn } from '../length/rounding.ts';
 import { parseLength } from '../length/parse.ts';
 import type { Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import { USUAL_SEAM } from '../plan/start.ts';
 import { backing } from './backing.ts';
 import { binding } from './binding.ts';
 import { flange, prairiePoints } from './edges.ts';
@@ -56,10 +55,7 @@ function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; que
 }
 
 /** Where a flag begins in this unit: its own start, as it would be said there. */
-export function flagStart(flag: Flag, unit: Unit): Given[string] {
-  if (flag.type !== 'length' || flag.start === null || unit === 'in') return flag.start;
-  return flag.key === 'seam' && flag.start === USUAL_SEAM.in ? USUAL_SEAM[unit] : limitIn(flag.start, unit);
-}
+export const flagStart = (flag: Flag, unit: Unit): Given[string] => (flag.type === 'length' ? flag.start?.[unit] ?? null : flag.start);
 
 /** What would be right for a flag. */
 function wanted(flag: Flag): string {

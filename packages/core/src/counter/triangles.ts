@@ -1,21 +1,22 @@
 import { halfSquareSide, quarterSquareSide } from '../cutting/cut-shape.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
-import { fromInches, type Unit } from '../length/unit.ts';
+import type { Unit } from '../length/unit.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { settingOf, type SettingOptions } from '../setting/registry.ts';
 import { blankQuilt, lengthIn, type Topic } from './topic.ts';
 
-/** A square as the contract names it: exact, by the trade's rule, and what to cut. */
-const square = (exact: number, tradeRule: number, cut: Figure) => ({ exact, tradeRule, cut: cut.value });
+/** A square as the contract names it: exact, by the trade's rule for a quarter inch (there is none in centimetres: exact again), and what to cut. */
+const square = (finished: number, exact: number, trade: number, cut: Figure, unit: Unit) => ({ exact: finished + exact, tradeRule: finished + (unit === 'in' ? trade : exact), cut: cut.value });
 
-/** Side and corner setting triangles, and the triangles of a framed block, for a block on point (handbook 4). */
+/** Side and corner setting triangles, and the triangles of a framed block, for a block on point (rules TR-1, TR-2). */
 export const triangles: Topic = {
   name: 'triangles',
   describes: 'Squares for the setting triangles of blocks on point.',
   flags: [
     { key: 'block', label: 'Block, finished', type: 'length', start: null },
-    { key: 'sash', label: 'Sash round the blocks', type: 'length', start: 0, least: 0 },
-    { key: 'seam', label: 'Seam allowance', type: 'length', start: 0.25 },
+    { key: 'sash', label: 'Sash round the blocks', type: 'length', start: { in: 0, cm: 0 }, least: 0 },
+    { key: 'seam', label: 'Seam allowance', type: 'length', start: USUAL.seam },
   ],
   answer: (question) => {
     const { unit } = question;
@@ -25,14 +26,13 @@ export const triangles: Topic = {
     const corner = (f + 2 * s) / Math.SQRT2;
     const frame = f / Math.SQRT2;
     const cuts = { side: quarterSquareSide(long, a, unit), corner: halfSquareSide(corner, a, unit), frame: halfSquareSide(frame, a, unit) };
-    const trade = additions(unit);
     return {
       headline: `Side squares ${formatWithUnit(cuts.side.value, unit)}, corner squares ${formatWithUnit(cuts.corner.value, unit)}`,
       json: {
         diagonal,
-        sideSquare: square(long + 2 * a * (1 + Math.SQRT2), long + trade.side, cuts.side),
-        cornerSquare: square(corner + a * (2 + Math.SQRT2), corner + trade.corner, cuts.corner),
-        frameSquare: square(frame + a * (2 + Math.SQRT2), frame + trade.corner, cuts.frame),
+        sideSquare: square(long, 2 * a * (1 + Math.SQRT2), 1.25, cuts.side, unit),
+        cornerSquare: square(corner, a * (2 + Math.SQRT2), 0.875, cuts.corner, unit),
+        frameSquare: square(frame, a * (2 + Math.SQRT2), 0.875, cuts.frame, unit),
       },
       said: [
         { what: 'Across the block, corner to corner', figure: lengthOf(diagonal, `${formatLength(f, unit)} × √2 = ${formatExact(diagonal)}`) },
@@ -50,5 +50,3 @@ export const triangles: Topic = {
   },
 };
 
-/** The trade's additions at a quarter-inch seam: 1 1/4 and 7/8 (handbook 4). */
-const additions = (unit: Unit) => ({ side: fromInches(1.25, unit), corner: fromInches(0.875, unit) });

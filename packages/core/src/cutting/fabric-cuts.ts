@@ -1,5 +1,6 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
+import { allowanceFor } from '../plan/fabric-use.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
 import { costOf } from '../shopping/cost.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
@@ -21,6 +22,8 @@ export interface FabricCut {
   readonly cost: Figure | null;
   /** What this fabric is too narrow for, in words. */
   readonly tooNarrow: readonly string[];
+  /** What to mind about the cloth while it is cut and sewn. */
+  readonly notes: readonly string[];
 }
 
 /** Cutting and buying for every fabric that is used, in the plan's order. */
@@ -32,7 +35,7 @@ export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], demands: rea
 
 function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], demands: readonly Demand[]): FabricCut {
   const { unit } = plan;
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const { groups, lengthwise, tooWide } = planStrips(pieces.map((piece) => stripNeed(plan, piece)), { usable: fabric.usableWidth, seam: plan.seam, unit });
   const amounts: { length: number; line: string }[] = groups.map(({ width, strips, yields }) => ({
     length: strips.value * width,
@@ -45,17 +48,28 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], dema
   const total = amounts.reduce((sum, a) => sum + a.length, 0);
   const lines = amounts.map((a) => a.line);
   if (amounts.length > 1) lines.push(`Together ${formatExact(total)}`);
+  const allowance = allowanceFor(plan, fabric);
   return {
     fabric,
     strips: groups,
     lengthwise,
     demands,
     needed: lengthOf(total, ...lines),
-    buy: shopCut(total, unit),
-    cost: costOf([{ length: total, price: fabric.price }], unit),
-    tooNarrow: tooWide.map(
-      (need) =>
-        `${need.name} are cut ${formatWithUnit(need.width, unit)} wide and ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable: choose a wider fabric for them.`,
-    ),
+    buy: shopCut(total, allowance, unit),
+    cost: costOf([{ length: total, price: fabric.price, allowance }], unit),
+    tooNarrow: tooWide.map(({ need, measure }) =>
+      measure === 'width'
+        ? `${need.name} are cut ${formatWithUnit(need.width, unit)} wide and ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable: choose a wider fabric for them.`
+        : `${need.name} are cut ${formatWithUnit(need.length, unit)} long across the print, ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable, and they are never joined: choose a wider fabric, or one without a direction.`),
+    notes: clothNotes(fabric, pieces.length > 0),
   };
+}
+
+/** A cloth's own habits, for the cutting table: its direction where pieces of the top are cut from it, alike sides anywhere. */
+function clothNotes({ name, direction, alike }: Fabric, ofTop: boolean): string[] {
+  const notes: string[] = [];
+  if (ofTop && direction === 'one-way') notes.push(`${name} has a print that runs one way up the selvage: no piece is turned, uprights and levels are counted apart, and every piece is laid with the print up.`);
+  if (ofTop && direction === 'stripe') notes.push(`${name} is striped along the selvage: pieces may be turned upside down, not on their side; uprights and levels are counted apart.`);
+  if (alike) notes.push(`Both sides of ${name} look alike: mark the right side of every piece with a pin before it is sewn.`);
+  return notes;
 }

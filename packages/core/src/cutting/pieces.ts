@@ -1,10 +1,13 @@
-import { countOf, type Figure } from '../figure/figure.ts';
+import type { ClothDirection } from '../cloth/direction.ts';
+import { countOf, type Figure, numberOf } from '../figure/figure.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { CutFrom, FabricUse, Part, Piece, Role } from '../layout/piece.ts';
 import { ROLE_NAMES } from '../layout/roles.ts';
 import { near } from '../length/tolerance.ts';
+import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { type CutShape, cutShapeOf, TRIANGLES_PER_SQUARE } from './cut-shape.ts';
+import { lengthLies, type Lying, lyingOf, squaresLying } from './lying.ts';
 
 /** One line of the cutting list: pieces alike in role, fabric and cut size. */
 export interface CutPiece {
@@ -20,6 +23,8 @@ export interface CutPiece {
   readonly count: Figure;
   /** Cut along the selvage, without joins, instead of across the fabric. */
   readonly lengthwise: boolean;
+  /** The way its length has to lie on a cloth with a direction; null where it may be turned. */
+  readonly oneWay: 'across' | 'along' | null;
   /** For triangles: the squares they are cut from, and the triangles left over. */
   readonly squares: { readonly count: Figure; readonly leftOver: number } | null;
   /** What to know when cutting or sewing it. */
@@ -36,22 +41,29 @@ interface Wanted {
   readonly cut: CutShape;
   readonly notes: readonly string[];
   readonly under: boolean;
+  readonly oneWay: CutPiece['oneWay'];
+  /** Its triangles on the quilt, by the way each lies, where its cloth has a direction. */
+  readonly lying: Lying | null;
 }
 
 /** Everything to cut for a layout, in the order settings and borders name it. Blocks are made already. */
 export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
-  const sample = new Map<string, Piece>();
-  for (const piece of layout.pieces) if (!sample.has(piece.part)) sample.set(piece.part, piece);
+  const ofPart = new Map<string, Piece[]>();
+  for (const piece of layout.pieces) {
+    const fellows = ofPart.get(piece.part);
+    if (fellows) fellows.push(piece);
+    else ofPart.set(piece.part, [piece]);
+  }
 
-  const wanted = Object.values(layout.parts).flatMap((part) => wantedFor(plan, part, sample.get(part.key)));
+  const wanted = Object.values(layout.parts).flatMap((part) => wantedFor(plan, part, ofPart.get(part.key) ?? []));
   const lines: Wanted[][] = [];
   for (const want of wanted) {
-    const same = lines.find(([first]) => first!.part.role === want.part.role && first!.cutFrom.fabric === want.cutFrom.fabric && sameCut(first!.cut, want.cut));
+    const same = lines.find(([first]) => first!.part.role === want.part.role && first!.cutFrom.fabric === want.cutFrom.fabric && first!.oneWay === want.oneWay && sameCut(first!.cut, want.cut));
     if (same) same.push(want);
     else lines.push([want]);
   }
   return lines.map((line) => {
-    const { part: { role }, cut, cutFrom } = line[0]!;
+    const { part: { role }, cut, cutFrom, oneWay } = line[0]!;
     const alone = lines.filter(([first]) => first!.part.role === role).length === 1;
     const count = together(line.map((w) => w.part.count));
     return {
@@ -63,22 +75,42 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
       cut,
       count,
       lengthwise: cutFrom.use.what === 'border' && plan.borders[cutFrom.use.index]!.cut === 'lengthwise',
-      squares: cut.shape === 'rectangle' ? null : squaresFor(count.value, TRIANGLES_PER_SQUARE[cut.shape]),
+      oneWay,
+      squares: cut.shape === 'rectangle' ? null : squaresOf(cut.shape, count.value, line, direction(plan, cutFrom)),
       notes: [...new Set(line.flatMap((w) => w.notes))],
       under: line.every((w) => w.under),
     };
   });
 }
 
-function wantedFor(plan: Plan, part: Part, piece: Piece | undefined): Wanted[] {
+const direction = (plan: Plan, { fabric }: CutFrom): ClothDirection => fabricById(plan, fabric).direction;
+
+function wantedFor(plan: Plan, part: Part, pieces: readonly Piece[]): Wanted[] {
+  const [piece] = pieces;
   if (!part.cutFrom || !piece) return [];
   const cut = cutShapeOf(piece.outline, part, plan.seam, plan.unit);
-  const under = (part.under ?? []).map(({ name, cutFrom, cutAs }): Wanted => ({
-    part, name: `${part.name}, ${name}`, cutFrom, notes: [], under: true,
-    cut: cutAs ? cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit) : cut,
-  }));
+  const directed = (own: CutShape, cutFrom: CutFrom): Pick<Wanted, 'oneWay' | 'lying'> => {
+    const has = direction(plan, cutFrom) !== 'none';
+    return {
+      oneWay: has && own.shape === 'rectangle' && !near(own.width.value, own.length.value) ? lengthLies(piece.outline, part.grain) : null,
+      lying: has && own.shape !== 'rectangle' ? lyingOf(pieces, own.shape) : null,
+    };
+  };
+  const under = (part.under ?? []).map(({ name, cutFrom, cutAs }): Wanted => {
+    const own = cutAs ? cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit) : cut;
+    return { part, name: `${part.name}, ${name}`, cutFrom, notes: [], under: true, cut: own, ...directed(own, cutFrom) };
+  });
   const name = under.length > 0 ? `${part.name}, front` : part.name;
-  return [{ part, name, cutFrom: part.cutFrom, cut, notes: part.notes ?? [], under: false }, ...under];
+  const notes = [...(part.notes ?? []), ...slantingNotes(direction(plan, part.cutFrom), part)];
+  return [{ part, name, cutFrom: part.cutFrom, cut, notes, under: false, ...directed(cut, part.cutFrom) }, ...under];
+}
+
+/** What a print with a direction does on a piece that stands on its corner. */
+function slantingNotes(way: ClothDirection, { grain, role }: Part): string[] {
+  if (way === 'none' || grain !== 'diagonal') return [];
+  return role === 'plain-block'
+    ? ['On point the print slants. Cut on the bias it would stand upright, and stretch along every side.']
+    : role === 'sash' ? ['On point the print slants: falling sashes are cut along the selvage and rising ones across it, so that it slants one way in all.'] : [];
 }
 
 function together(counts: readonly Figure[]): Figure {
@@ -87,11 +119,16 @@ function together(counts: readonly Figure[]): Figure {
   return countOf(total, ...working, ...(counts.length > 1 ? [`Together ${total}`] : []));
 }
 
-function squaresFor(triangles: number, each: number): NonNullable<CutPiece['squares']> {
-  const squares = Math.ceil(triangles / each);
+/** Squares for the triangles of a line, and what is left over; a cloth with a direction asks how each triangle lies. */
+function squaresOf(shape: 'quarter-square' | 'half-square', triangles: number, line: readonly Wanted[], way: ClothDirection): NonNullable<CutPiece['squares']> {
+  const each = TRIANGLES_PER_SQUARE[shape];
+  const lying = line.flatMap((w) => w.lying ?? []);
+  const { squares, how } = way === 'none' || lying.length === 0
+    ? { squares: Math.ceil(triangles / each), how: `${numberOf(triangles, 'triangle')} ÷ ${each} from a square, up to a whole square` }
+    : squaresLying(shape, lying, way);
   const leftOver = squares * each - triangles;
   const spare = leftOver === 0 ? 'none left over' : `${leftOver} left over`;
-  return { count: countOf(squares, `${triangles} triangles ÷ ${each} from a square, up to a whole square: ${squares}, ${spare}`), leftOver };
+  return { count: countOf(squares, `${how}: ${squares}, ${spare}`), leftOver };
 }
 
 function sameCut(a: CutShape, b: CutShape): boolean {

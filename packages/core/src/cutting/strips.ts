@@ -14,8 +14,10 @@ export interface StripNeed {
   readonly count: number;
   /** Cut along the selvage. */
   readonly lengthwise?: boolean;
-  /** How strips too short for it are joined; on the diagonal unless it says otherwise. */
-  readonly joins?: 'diagonal' | 'straight';
+  /** How strips too short for it are joined, on the diagonal unless it says otherwise; or that it is never joined of two. */
+  readonly joins?: 'diagonal' | 'straight' | 'never';
+  /** The way its length has to lie, for a cloth with a direction; without it a piece may be turned. */
+  readonly oneWay?: 'across' | 'along' | null;
 }
 
 /** Strips of one width, selvage to selvage, and what comes out of them. */
@@ -45,17 +47,20 @@ export interface LengthwiseCut {
   readonly yields: StripGroup['yields'];
 }
 
-/** Strips for a fabric; `tooWide` names what its usable width cannot hold. */
+/** Strips for a fabric; `tooWide` names what its usable width cannot hold, and which of its measures that is. */
 export interface StripPlan {
   readonly lengthwise: LengthwiseCut | null;
   readonly groups: readonly StripGroup[];
-  readonly tooWide: readonly StripNeed[];
+  readonly tooWide: readonly { readonly need: StripNeed; readonly measure: 'width' | 'length' }[];
 }
 
 interface Laid extends StripNeed {
   readonly stripWidth: number;
   readonly along: number;
 }
+
+/** How a need is cut from its cloth: in strips across it, along the selvage, or not at all. */
+type Way = 'crosswise' | 'lengthwise' | { readonly tooWide: 'width' | 'length' };
 
 /** The fabric's usable width, and the seam straight joins are sewn with. */
 export interface Cloth {
@@ -65,33 +70,43 @@ export interface Cloth {
 }
 
 /**
- * Plans crosswise strips for the needs of one fabric (handbook 5, 9): each need is laid the way that
- * takes less fabric, needs of one strip width share strips, longest pieces first. Pieces longer than
- * the usable width are cut from strips joined end to end: a diagonal join takes one strip width of the
- * length, a straight one two seams.
+ * Plans crosswise strips for the needs of one fabric (rules CU-1, CU-2): each need is laid the way that
+ * takes less fabric, unless its cloth has a direction; needs of one strip width share strips, longest pieces
+ * first. Strips longer than the usable width are joined end to end: a diagonal join takes one strip width of
+ * the length, a straight one two seams. What may not be joined is cut along the selvage instead.
  * Widest strips first.
  */
 export function planStrips(needs: readonly StripNeed[], cloth: Cloth): StripPlan {
   const { usable, unit } = cloth;
-  const fits = needs.filter((need) => atLeast(usable, need.width) && !need.lengthwise);
-  const along = needs.filter((need) => atLeast(usable, need.width) && need.lengthwise);
-  const laid = fits.map((need) => layAlong(need, usable));
+  const ways = needs.map((need) => ({ need, way: wayOf(need, usable) }));
+  const along = ways.flatMap(({ need, way }) => (way === 'lengthwise' ? [need] : []));
+  const laid = ways.flatMap(({ need, way }) => (way === 'crosswise' ? [layAlong(need, usable)] : []));
   const widths = [...new Set(laid.map((l) => l.stripWidth))].sort((a, b) => b - a);
   return {
     groups: widths.map((width) => groupOf(width, laid.filter((l) => l.stripWidth === width), cloth)),
     lengthwise: along.length === 0 ? null : cutLengthwise(along, usable, unit),
-    tooWide: needs.filter((need) => !atLeast(usable, need.width)),
+    tooWide: ways.flatMap(({ need, way }) => (typeof way === 'object' ? [{ need, measure: way.tooWide }] : [])),
   };
+}
+
+/** Across the cloth, unless that takes a join that may not be, or its length has to lie along the selvage and is longer than the cloth is wide. */
+function wayOf({ width, length, lengthwise = false, joins, oneWay = null }: StripNeed, usable: number): Way {
+  if (!atLeast(usable, width)) return { tooWide: 'width' };
+  if (oneWay === 'across') return joins === 'never' && !atLeast(usable, length) ? { tooWide: 'length' } : 'crosswise';
+  const long = !atLeast(usable, length) && (joins === 'never' || oneWay === 'along');
+  return lengthwise || long ? 'lengthwise' : 'crosswise';
 }
 
 /** Strips as wide as the piece and cut to its length, or as wide as its length and cut to its width: whichever takes less. */
 function layAlong(need: StripNeed, usable: number): Laid {
   const narrow: Laid = { ...need, stripWidth: need.width, along: need.length };
-  if (!atLeast(usable, need.length)) return narrow;
+  const wide: Laid = { ...need, stripWidth: need.length, along: need.width };
+  if (need.oneWay === 'along') return wide;
+  if (need.oneWay === 'across' || !atLeast(usable, need.length)) return narrow;
   const fabric = (stripWidth: number, along: number) => howManyCover(need.count, howManyFit(usable, along)) * stripWidth;
   const alongLength = fabric(need.width, need.length);
   const alongWidth = fabric(need.length, need.width);
-  return alongWidth < alongLength && !near(alongWidth, alongLength) ? { ...need, stripWidth: need.length, along: need.width } : narrow;
+  return alongWidth < alongLength && !near(alongWidth, alongLength) ? wide : narrow;
 }
 
 function groupOf(width: number, laid: readonly Laid[], cloth: Cloth): StripGroup {
@@ -186,7 +201,7 @@ function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, u
 
 /**
  * Lengthwise strips: laid side by side across the usable width, longest first, a new length of fabric
- * when the width is full; each length is as long as its longest strip (handbook 5: yardage at least the
+ * when the width is full; each length is as long as its longest strip (rule BO-3: yardage at least the
  * longest strip).
  */
 function cutLengthwise(needs: readonly StripNeed[], usable: number, unit: Unit): LengthwiseCut {

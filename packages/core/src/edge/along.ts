@@ -1,6 +1,7 @@
 import type { Point } from '../layout/piece.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
-import { type EdgeOutline, heading, type Side, SIDES } from './outline.ts';
+import { type Side, SIDES } from './choices.ts';
+import { type EdgeOutline, type EdgeRun, heading } from './outline.ts';
 
 /** The point so far along an edge, and which way the edge goes there, in radians. */
 export function pointAt({ runs, length }: EdgeOutline, along: number): Point & { readonly heading: number } {
@@ -20,12 +21,19 @@ export function pointAt({ runs, length }: EdgeOutline, along: number): Point & {
   return { x, y, heading: heading(runs[0]!, false) };
 }
 
+/** The stretch so far along an edge. */
+function runAt({ runs, length }: EdgeOutline, along: number): EdgeRun | undefined {
+  let left = ((along % length) + length) % length;
+  return runs.find((run) => (left <= run.length ? true : ((left -= run.length), false)));
+}
+
 /** The side an edge's point lies on, and how far from that side's left, or upper, end. */
 export function sideAt(outline: EdgeOutline, along: number): { readonly side: Side; readonly from: number } {
   const { x, y } = pointAt(outline, along);
   const { width, height } = outline;
+  // Round a corner the nearer side has it.
   const near = [y, width - x, height - y, x];
-  const side = SIDES[near.indexOf(Math.min(...near))]!;
+  const side = runAt(outline, along)?.side ?? SIDES[near.indexOf(Math.min(...near))]!;
   return { side, from: side === 'top' || side === 'bottom' ? x : y };
 }
 
@@ -48,10 +56,11 @@ export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
 export function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, number] {
   let along = 0;
   let span: [number, number] | null = null;
-  const inset = scallops ? scallops.corner.inset - 1e-6 : 0;
+  const turned = (side: Side) => scallops !== null && scallops.sides.includes('bottom') && scallops.sides.includes(side);
+  const insetAt = (side: Side) => (turned(side) ? scallops!.corner!.inset : 0) - TOLERANCE;
   for (const run of runs) {
-    const low = Math.min(run.from.y, run.to.y) > height / 2 && run.to.x < run.from.x;
-    const side = run.kind === 'line' ? Math.abs(run.from.y - run.to.y) < 1e-9 : scallops !== null && run.from.x <= width - inset && run.to.x >= inset;
+    const low = Math.min(run.from.y, run.to.y) > height / 2 && run.to.x < run.from.x - TOLERANCE;
+    const side = run.kind === 'line' ? Math.abs(run.from.y - run.to.y) < 1e-9 : scallops !== null && run.from.x <= width - insetAt('right') && run.to.x >= insetAt('left');
     if (low && side) span = [span?.[0] ?? along, along + run.length];
     along += run.length;
   }

@@ -71,12 +71,14 @@ function stripBetween(width: number, height: number, u1: number, u2: number): Om
 
 /**
  * One continuous strip from a square (the tube): cut corner to corner, joined along two straight sides,
- * marked into lanes a strip wide, and joined into a tube one lane along. Each lane is as long as the
- * diagonal less two slanting seams.
+ * marked into lanes a strip wide, and joined into a tube one lane along (rule BI-4). The first seam takes
+ * `2a` off the square along one side, so its bias edges lie `(S − 2a) ÷ √2` apart; the second takes `2a`
+ * along the other, so a lane goes `(S − 2a)√2` round (geometry: both together are the sewn area).
  */
 export function biasTube(side: number, strip: number, seam: number): { readonly lanes: number; readonly round: number; readonly length: number } {
-  const lanes = Math.floor(side / Math.SQRT2 / strip + TOLERANCE);
-  const round = side * Math.SQRT2 - 2 * biasJoinLoss(seam);
+  const sewn = Math.max(0, side - 2 * seam);
+  const lanes = Math.floor(sewn / Math.SQRT2 / strip + TOLERANCE);
+  const round = sewn * Math.SQRT2;
   return { lanes, round, length: lanes * round };
 }
 

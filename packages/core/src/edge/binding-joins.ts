@@ -1,6 +1,7 @@
 import { fromInches, type Unit } from '../length/unit.ts';
 import { alongBottom, bottomSpan, pointAt, sideAt } from './along.ts';
-import type { EdgeOutline, Side } from './outline.ts';
+import type { Side } from './choices.ts';
+import type { EdgeOutline } from './outline.ts';
 import type { Point } from '../layout/piece.ts';
 
 /** Strips in the order they are joined, each join taking `loss` of the length. */

@@ -5,7 +5,7 @@ import type { Plan } from '../plan/shape.ts';
 import { biasJoinLoss, longAndShort } from './bias.ts';
 import { type BiasPlan, biasPieces, planBias } from './bias-plan.ts';
 import { bestStart, type BindingJoins, type Joined, joinsFrom } from './binding-joins.ts';
-import { strictStripsOf, stripsOf } from './binding-strips.ts';
+import { type BindingStrips, countStrips } from './binding-strips.ts';
 import { behindAt, type BuiltInFlange, builtIn, finishedWidth } from './binding-widths.ts';
 import { type Leftovers, useUp } from './leftovers.ts';
 import { type Mitre, mitresOf } from './mitre.ts';
@@ -24,9 +24,10 @@ export interface Binding {
   readonly finished: Figure;
   /** Sewn at the quilt's own seam instead: what shows behind. */
   readonly behind: Figure;
-  /** Whole strips of the straight grain, or pieces of the bias. */
+  /** Whole strips of the straight grain to buy and cut, or pieces of the bias. */
   readonly strips: Figure;
-  /** Counting what every join takes. */
+  /** Strips of the straight grain by the plain count, and counting what every join takes; as many on the bias. */
+  readonly plainStrips: Figure;
   readonly strictStrips: Figure;
   /** Length of fabric to buy for it, or for its main strip where a flange is built in. */
   readonly fabric: Figure;
@@ -34,6 +35,8 @@ export interface Binding {
   readonly leftovers: Leftovers | null;
   readonly flange: BuiltInFlange | null;
   readonly mitres: readonly Mitre[];
+  /** It is sewn so far from the edge. */
+  readonly seam: number;
   /** Its strips in the order they are joined. */
   readonly joined: Joined;
   readonly joins: BindingJoins;
@@ -54,34 +57,43 @@ export interface BindingWish {
   readonly unit: Unit;
 }
 
-/** The binding of an edge, by the school, fold, grain and cloth that were chosen (handbook 7). */
+/** The binding of an edge, by the school, fold, grain and cloth that were chosen (rules BD-1 to BD-5). */
 export function planBinding(wish: BindingWish): Binding {
   const { binding, outline, around, unit, usable, seam } = wish;
-  const { stripWidth } = binding;
+  const { stripWidth, grain } = binding;
   const length = lengthBy(wish);
   const flange = binding.flange ? builtIn(stripWidth, binding.flange.visible, seam, unit) : null;
   const cutWidth = flange ? flange.main.value : stripWidth;
-  const leftovers = binding.grain === 'straight' && binding.leftovers.length > 0 ? useUp(binding.leftovers, cutWidth, length.value, unit) : null;
-  const { grain } = binding;
+  const leftovers = grain === 'straight' && binding.leftovers.length > 0 ? useUp(binding.leftovers, cutWidth, length.value, unit) : null;
   const biasOf = (strip: number, cloth: number) => (grain === 'straight' ? null : planBias({ grain, strip, usable: cloth, seam, unit }, length.value));
   const bias = biasOf(cutWidth, usable);
-  const own = leftovers ? leftovers.wanting.value : length.value;
-  const strips = bias ? biasPieces(bias) : own <= 1e-9 ? countOf(0, 'The leftovers are enough: 0') : stripsOf(own, usable, unit);
-  const strict = bias ? strips : own <= 1e-9 ? strips : strictStripsOf(own, usable, cutWidth, unit);
-  const clothFor = (width: number, count = strips.value) => lengthOf(count * width, `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`);
-  const joined = joinedRun(wish, cutWidth, strips.value, bias, leftovers);
+  const counts = bias ? alike(biasPieces(bias)) : straightStrips(wish, cutWidth, length, leftovers);
+  const clothFor = (width: number, count: number) => lengthOf(count * width, `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`);
+  const flangeCloth = (strip: number) =>
+    biasOf(strip, wish.flangeUsable)?.cloth ?? clothFor(strip, countStrips({ length: length.value, around: around.value, usable: wish.flangeUsable, strip, unit }).cut.value);
+  const joined = joinedRun(wish, cutWidth, counts.cut.value, bias, leftovers);
   const finished = finishedWidth(stripWidth, binding.fold, wish.loft, unit);
   return {
     around, length, stripWidth, cutWidth, finished,
-    behind: behindAt(stripWidth, binding.fold, seam, wish.loft, unit),
-    strips, strictStrips: strict,
-    fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth),
+    seam: binding.seam ?? finished.value,
+    behind: behindAt(stripWidth, binding.fold, binding.seam ?? seam, wish.loft, unit),
+    strips: counts.cut, plainStrips: counts.plain, strictStrips: counts.strict,
+    fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth, counts.cut.value),
     bias, leftovers,
-    flange: flange && { ...flange, fabric: biasOf(flange.flange.value, wish.flangeUsable)?.cloth ?? clothFor(flange.flange.value, stripsOf(length.value, wish.flangeUsable, unit).value) },
-    mitres: mitresOf(outline, finished.value, unit),
+    flange: flange && { ...flange, fabric: flangeCloth(flange.flange.value) },
+    mitres: mitresOf(outline, binding.seam ?? finished.value, unit),
     joined,
     joins: binding.start === null ? bestStart(outline, joined, around.value, unit) : joinsFrom(outline, joined, binding.start, around.value),
   };
+}
+
+/** One count for all three. */
+const alike = (count: Figure): BindingStrips => ({ plain: count, strict: count, cut: count });
+
+/** Strips of the straight grain beside what leftovers reach. */
+function straightStrips({ around, usable, unit }: BindingWish, strip: number, length: Figure, leftovers: Leftovers | null): BindingStrips {
+  if (leftovers?.wanting.value === 0) return alike(countOf(0, 'The leftovers are enough: 0'));
+  return countStrips({ length: leftovers?.wanting.value ?? length.value, around: around.value, usable, strip, unit, ...(leftovers ? { before: leftovers.reach.value } : {}) });
 }
 
 function lengthBy({ binding: { school }, outline, around, straightSides, unit }: BindingWish): Figure {

@@ -5,6 +5,10 @@ export type EdgeShape = (typeof EDGE_SHAPES)[number];
 /** As they read on a card. */
 export const EDGE_SHAPE_NAMES: Readonly<Record<EdgeShape, string>> = { square: 'Square corners', rounded: 'Rounded corners', clipped: 'Corners cut off', scalloped: 'Scallops' };
 
+/** The sides of a quilt in order, clockwise, and the corner each ends at. */
+export const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+export type Side = (typeof SIDES)[number];
+
 /** What an edge can be finished with, alone or together. */
 export const EDGE_FINISHES = ['flange', 'binding', 'prairie-points'] as const;
 export type EdgeFinish = (typeof EDGE_FINISHES)[number];

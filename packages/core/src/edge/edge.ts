@@ -1,15 +1,14 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { stripsFor } from '../cutting/joins.ts';
-import { FIBRES } from '../layer/fibres.ts';
 import { formatLength } from '../length/format.ts';
 import { howManyCover, howManyFit } from '../length/tolerance.ts';
-import { fromInches } from '../length/unit.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
 import { randomFrom } from '../random.ts';
 import { lengthAround } from './around.ts';
 import { type Binding, planBinding } from './binding.ts';
-import { type Flange, planFlange } from './flange.ts';
+import { bindingSeamOf, loftOf } from './binding-seam.ts';
+import { type Flange, planFlange, rawEdges } from './flange.ts';
 import { type EdgeOutline, edgeOutline } from './outline.ts';
 import { pointColours } from './point-colours.ts';
 import { planPointStrip, type PointStrip } from './point-strip.ts';
@@ -60,10 +59,15 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
     binding: has('binding')
       ? planBinding({
           binding, outline, around, straightSides: edge.shape === 'square' && edge.around === null, usable: usableOf(binding.fabric), flangeUsable: binding.flange ? usableOf(binding.flange.fabric) : 0,
-          seam, loft: fromInches(FIBRES[plan.batting.fibre].loft, unit), unit,
+          seam, loft: loftOf(plan), unit,
         })
       : null,
-    flange: has('flange') ? planFlange(top, edge.flange.visible, seam, usableOf(edge.flange.fabric), unit) : null,
+    flange: has('flange')
+      ? planFlange({
+          edges: rawEdges(top, plan.measured.findLast((m) => m.borders === plan.borders.length) ?? null, seam, unit),
+          visible: edge.flange.visible, bindingSeam: bindingSeamOf(plan), seam, usable: usableOf(edge.flange.fabric), unit,
+        })
+      : null,
     points: has('prairie-points') ? pointsRound(plan, top) : null,
   };
 }

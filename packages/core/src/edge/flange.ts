@@ -1,7 +1,8 @@
 import { planStrips } from '../cutting/strips.ts';
-import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatLength } from '../length/format.ts';
+import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
+import type { Measured } from '../plan/shape.ts';
 
 /** A flange: four folded strips, cut to the quilt's sides before they are sewn, since uncut ones stretch. */
 export interface Flange {
@@ -15,24 +16,74 @@ export interface Flange {
   readonly joins: { readonly sides: readonly (readonly number[])[]; readonly ends: readonly (readonly number[])[] };
 }
 
+/** What a flange is made for; lengths in `unit`. */
+export interface FlangeWish {
+  /** The raw edges it lies along: how long the sides are, and how long top and bottom are. */
+  readonly edges: { readonly sides: Figure; readonly ends: Figure };
+  /** To be seen beside the binding. */
+  readonly visible: number;
+  /** How far from the edge the binding is sewn that holds it. */
+  readonly bindingSeam: number;
+  /** Its own strips are joined with. */
+  readonly seam: number;
+  readonly usable: number;
+  readonly unit: Unit;
+}
+
+/** A flange is cut across its cloth; wider than this share of it, it is no flange. */
+const WIDEST_SHARE = 1 / 2;
+
+/** Why a flange of so much cannot be cut from its cloth, in words; null when it can. */
+export function flangeRefusal({ visible, bindingSeam, usable, unit }: Pick<FlangeWish, 'visible' | 'bindingSeam' | 'usable' | 'unit'>): string | null {
+  const width = 2 * (visible + bindingSeam);
+  if (width <= usable * WIDEST_SHARE) return null;
+  return `A flange that shows ${formatWithUnit(visible, unit)} takes strips cut ${formatWithUnit(width, unit)} wide, and this cloth is ${formatWithUnit(usable, unit)} usable: choose a narrower one.`;
+}
+
 /**
- * A flange of so much to be seen (handbook 8): cut `2 × (visible + a)`, folded in half; sides as long as
- * the quilt is high, then top and bottom as long as it is wide, joined on the diagonal when longer than
- * the fabric.
+ * A flange of so much to be seen (rule FL-1): cut `2 × (visible + the binding's seam)`, folded in half; sides as
+ * long as the raw edges they lie on, then top and bottom, joined on the diagonal when longer than the cloth.
+ * The wish has passed `flangeRefusal`.
  */
-export function planFlange(quilt: { width: number; height: number }, visible: number, seam: number, usable: number, unit: Unit): Flange {
-  const show = (v: number) => formatLength(v, unit);
-  const width = 2 * (visible + seam);
-  const needs = [{ key: 'sides', length: quilt.height }, { key: 'ends', length: quilt.width }].map((n) => ({ ...n, name: n.key === 'sides' ? 'Sides' : 'Top and bottom', width, count: 2 }));
+export function planFlange({ edges, visible, bindingSeam, seam, usable, unit }: FlangeWish): Flange {
+  const show = (v: number) => formatWorking(v, unit);
+  const width = 2 * (visible + bindingSeam);
+  const needs = [
+    { key: 'sides', name: 'Sides', length: edges.sides.value, width, count: 2 },
+    { key: 'ends', name: 'Top and bottom', length: edges.ends.value, width, count: 2 },
+  ];
   const { strips, yields } = planStrips(needs, { usable, seam, unit }).groups[0]!;
   const joinsOf = (key: string) => yields.find((y) => y.key === key)?.joins ?? [];
   return {
     visible,
-    cutWidth: lengthOf(width, `2 × (${show(visible)} seen + ${show(seam)} seam) = ${show(width)}`),
-    sides: lengthOf(quilt.height, 'As long as the quilt is high: 2'),
-    ends: lengthOf(quilt.width, 'As long as it is wide: 2'),
+    cutWidth: lengthOf(width, `2 × (${show(visible)} seen + ${show(bindingSeam)} that the binding’s seam takes) = ${show(width)}`),
+    sides: edges.sides,
+    ends: edges.ends,
     strips,
-    fabric: lengthOf(strips.value * width, `${strips.value} strips × ${show(width)} = ${show(strips.value * width)}`),
+    fabric: lengthOf(strips.value * width, `${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`),
     joins: { sides: joinsOf('sides'), ends: joinsOf('ends') },
   };
+}
+
+/** The raw edges of a quilt that was measured edge to edge. */
+export const edgesAsTold = ({ width, height }: { readonly width: number; readonly height: number }): FlangeWish['edges'] => ({
+  sides: lengthOf(height, 'As long as the quilt is high, raw edge to raw edge: 2'),
+  ends: lengthOf(width, 'As long as it is wide: 2'),
+});
+
+/**
+ * The raw edges of a top: the average of the three places each way where the whole top was measured, as it
+ * is; otherwise what it finishes at with its two seams (rule FL-2).
+ */
+export function rawEdges(top: { readonly width: number; readonly height: number }, raw: Measured | null, seam: number, unit: Unit): FlangeWish['edges'] {
+  const show = (v: number) => formatWorking(v, unit);
+  if (!raw) {
+    const edge = (finished: number, says: string) => lengthOf(finished + 2 * seam, `${says}: ${show(finished)} + 2 × ${show(seam)} seam = ${show(finished + 2 * seam)}, raw edge to raw edge`);
+    return { sides: edge(top.height, 'Two, as long as the top is high'), ends: edge(top.width, 'Two, as long as it is wide') };
+  }
+  const average = (three: readonly number[], says: string) => {
+    const mean = three.reduce((sum, v) => sum + v, 0) / three.length;
+    return lengthOf(mean, `${says}, measured in three places: (${three.map(show).join(' + ')}) ÷ 3 = ${formatExact(mean)}`);
+  };
+  return { sides: average(raw.height, 'High'), ends: average(raw.width, 'Wide') };
 }

@@ -14,11 +14,23 @@ export interface Mitre {
   readonly says: string;
 }
 
+/** Angles nearer than this are one kind to a quilter: 2° (from memory). */
+const ALIKE_DEGREES = 2;
+
+/** Angles by kind, each kind by its mean to the whole degree; a corner and a valley are never one kind. */
+function alike(angles: readonly number[]): { angle: number; count: number }[] {
+  const kinds: number[][] = [];
+  for (const angle of [...angles].sort((a, b) => a - b)) {
+    const last = kinds.at(-1);
+    if (last && angle - last[0]! <= ALIKE_DEGREES && angle > 180 === last[0]! > 180) last.push(angle);
+    else kinds.push([angle]);
+  }
+  return kinds.map((kind) => ({ angle: Math.round(kind.reduce((sum, a) => sum + a, 0) / kind.length), count: kind.length }));
+}
+
 /** Every kind of corner and valley of an edge, for a binding sewn `seam` from it: two seams meet `seam ÷ tan(angle/2)` before the corner (geometry). */
 export function mitresOf({ turns }: EdgeOutline, seam: number, unit: Unit): Mitre[] {
-  const kinds = new Map<number, number>();
-  for (const { angle } of turns) kinds.set(Math.round(angle), (kinds.get(Math.round(angle)) ?? 0) + 1);
-  return [...kinds].sort(([a], [b]) => a - b).map(([angle, count]): Mitre => {
+  return alike(turns.map((turn) => turn.angle)).map(({ angle, count }): Mitre => {
     if (angle > 180) {
       return {
         angle, count, kind: 'valley', stop: lengthOf(0, 'A valley is pivoted in, needle down'),

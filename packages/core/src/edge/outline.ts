@@ -1,11 +1,19 @@
 import type { Point } from '../layout/piece.ts';
-import type { EdgeShape } from './choices.ts';
+import { type EdgeShape, type Side, SIDES } from './choices.ts';
 import { type Scallops, solveScallops } from './scallops.ts';
 
 /** One stretch of an edge, straight or an arc. Angles in radians, growing clockwise as one looks at the quilt. */
 export type EdgeRun =
-  | { readonly kind: 'line'; readonly from: Point; readonly to: Point; readonly length: number }
-  | { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number; readonly from: Point; readonly to: Point; readonly length: number };
+  | (RunPlace & { readonly kind: 'line' })
+  | (RunPlace & { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number });
+
+/** What every stretch has; `side` is null where it turns a corner. */
+interface RunPlace {
+  readonly from: Point;
+  readonly to: Point;
+  readonly length: number;
+  readonly side: Side | null;
+}
 
 /** A place where the edge turns sharply: a corner to mitre, or a valley to pivot in. */
 export interface EdgeTurn {
@@ -31,28 +39,28 @@ export interface EdgeForm {
   readonly shape: EdgeShape;
   readonly corners: 'all' | 'foot';
   readonly radius: number;
-  readonly scallop: { readonly width: number; readonly depth: number };
+  /** `sides` are those that have them; all where it does not say. */
+  readonly scallop: { readonly width: number; readonly depth: number; readonly sides?: readonly Side[] };
 }
 
 const SQUARE: EdgeForm = { shape: 'square', corners: 'all', radius: 0, scallop: { width: 1, depth: 0 } };
 
-/** The sides in order, clockwise, and the corner each ends at. */
-export const SIDES = ['top', 'right', 'bottom', 'left'] as const;
-export type Side = (typeof SIDES)[number];
-
 /** A stretch of a side as it lies with its beginning at the origin and the quilt below it. */
-type Local = { readonly kind: 'line'; readonly from: Point; readonly to: Point } | { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number };
+type Local = { readonly turns?: true } & (
+  | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
+  | { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number }
+);
 
-/** The edge of a quilt of this size, in the shape asked for; square where nothing is. */
+/** The edge of a quilt of this size, in the shape asked for; square where nothing is, or where its scallops find no room. */
 export function edgeOutline({ width, height }: { readonly width: number; readonly height: number }, form: EdgeForm = SQUARE): EdgeOutline {
-  const scallops = form.shape === 'scalloped' ? solveScallops({ width, height }, form.scallop.width, form.scallop.depth) : null;
+  const scallops = form.shape === 'scalloped' ? solveScallops({ width, height }, form.scallop.width, form.scallop.depth, form.scallop.sides) : null;
   const shaped = SIDES.map((side) => (form.shape === 'rounded' || form.shape === 'clipped') && (form.corners === 'all' || side === 'right' || side === 'bottom'));
   const radius = Math.min(form.radius, width / 2, height / 2);
   const runs = SIDES.flatMap((side, i): EdgeRun[] => {
     const long = side === 'top' || side === 'bottom' ? width : height;
     // The corner before this side is the one the side before it ends at.
     const local = scallops
-      ? scalloped(long, side === 'top' || side === 'bottom' ? scallops.across : scallops.down, scallops)
+      ? scalloped(long, scallops, side)
       : plain(long, shaped[(i + 3) % 4]! ? radius : 0, shaped[i]! ? radius : 0, form.shape);
     return local.map((run) => placed(run, i, width, height)).filter((run) => run.length > 1e-9);
   });
@@ -66,27 +74,38 @@ function plain(long: number, before: number, after: number, shape: EdgeShape): L
   const side: Local = { kind: 'line', from: at(before, 0), to: at(long - after, 0) };
   if (after === 0) return [side];
   return shape === 'rounded'
-    ? [side, { kind: 'arc', centre: at(long - after, after), radius: after, start: -Math.PI / 2, sweep: Math.PI / 2 }]
-    : [side, { kind: 'line', from: at(long - after, 0), to: at(long, after) }];
+    ? [side, { turns: true, kind: 'arc', centre: at(long - after, after), radius: after, start: -Math.PI / 2, sweep: Math.PI / 2 }]
+    : [side, { turns: true, kind: 'line', from: at(long - after, 0), to: at(long, after) }];
 }
 
-/** A side of scallops and the corner's arc at its end. */
-function scalloped(long: number, { count, width, radius, half }: Scallops['across'], { corner }: Scallops): Local[] {
-  const arcs = Array.from({ length: count }, (_, i): Local => ({ kind: 'arc', centre: at(corner.inset + (i + 0.5) * width, radius), radius, start: -Math.PI / 2 - half, sweep: 2 * half }));
-  return [...arcs, { kind: 'arc', centre: at(long - corner.radius, corner.radius), radius: corner.radius, start: -Math.PI / 2 - corner.half, sweep: Math.PI / 2 + 2 * corner.half }];
+/**
+ * A side where the edge has scallops: its own, if it has any, and the corner's arc at its end where the next
+ * side has some too. Where only one of two sides that meet has scallops they begin in the corner, a valley
+ * deep, and the straight one is so much shorter.
+ */
+function scalloped(long: number, { sides, across, down, corner, depth }: Scallops, side: Side): Local[] {
+  const at4 = SIDES.indexOf(side);
+  const has = (which: number) => sides.includes(SIDES[(at4 + which + 4) % 4]!);
+  if (!has(0)) return [{ kind: 'line', from: at(has(-1) ? depth : 0, 0), to: at(long - (has(1) ? depth : 0), 0) }];
+  const { count, width, radius, half } = (side === 'top' || side === 'bottom' ? across : down)!;
+  const begin = has(-1) ? corner!.inset : 0;
+  const arcs = Array.from({ length: count }, (_, i): Local => ({ kind: 'arc', centre: at(begin + (i + 0.5) * width, radius), radius, start: -Math.PI / 2 - half, sweep: 2 * half }));
+  if (!has(1)) return arcs;
+  return [...arcs, { turns: true, kind: 'arc', centre: at(long - corner!.radius, corner!.radius), radius: corner!.radius, start: -Math.PI / 2 - corner!.half, sweep: Math.PI / 2 + 2 * corner!.half }];
 }
 
 /** Turns a side's stretch to where the side lies on the quilt: `quarter` turns clockwise from the top. */
 function placed(run: Local, quarter: number, width: number, height: number): EdgeRun {
   const turn = ({ x, y }: Point): Point => [at(x, y), at(width - y, x), at(width - x, height - y), at(y, height - x)][quarter]!;
+  const side = run.turns ? null : SIDES[quarter]!;
   if (run.kind === 'line') {
     const [from, to] = [turn(run.from), turn(run.to)];
-    return { kind: 'line', from, to, length: Math.hypot(to.x - from.x, to.y - from.y) };
+    return { kind: 'line', side, from, to, length: Math.hypot(to.x - from.x, to.y - from.y) };
   }
   const centre = turn(run.centre);
   const start = run.start + (quarter * Math.PI) / 2;
   const on = (angle: number) => at(centre.x + run.radius * Math.cos(angle), centre.y + run.radius * Math.sin(angle));
-  return { ...run, centre, start, from: on(start), to: on(start + run.sweep), length: run.radius * run.sweep };
+  return { kind: 'arc', side, centre, radius: run.radius, sweep: run.sweep, start, from: on(start), to: on(start + run.sweep), length: run.radius * run.sweep };
 }
 
 /** Which way the edge goes at the beginning or the end of a stretch, in radians. */

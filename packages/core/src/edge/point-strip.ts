@@ -1,5 +1,5 @@
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { nearestWhole } from '../length/tolerance.ts';
 import type { PointsOnSide, PointsWish } from './prairie-points.ts';
 
@@ -23,20 +23,18 @@ export interface PointStrip {
  * wider or narrower until the first and the last point end exactly at the corners.
  */
 export function planPointStrip(quilt: { width: number; height: number }, { square, seam, unit }: Pick<PointsWish, 'square' | 'seam' | 'unit'>, cloths: 1 | 2): PointStrip {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const along = (side: number) => {
     const raw = side + 2 * seam;
     const halves = Math.max(3, nearestWhole((2 * raw) / square));
     const count = halves - 1;
     const own = (2 * raw) / halves;
-    const shares = Array.from({ length: count }, () => side / count);
     return {
       own,
       points: {
         count: countOf(count, `${show(side)} + 2 × ${show(seam)} seam = ${show(raw)}, ÷ half of ${show(square)} = ${formatExact((2 * raw) / square)}, to whole halves: ${halves}; one point fewer: ${count}`),
         overlap: lengthOf(own / 2, `Half of a square of ${formatExact(own)} = ${formatExact(own / 2)}`),
         gap: lengthOf(2 * seam - own / 2, `2 × ${show(seam)} seam − ${formatExact(own / 2)} overlap = ${formatExact(2 * seam - own / 2)}`),
-        shares,
         middles: Array.from({ length: count }, (_, i) => own / 2 - seam + (i * own) / 2),
       },
     };

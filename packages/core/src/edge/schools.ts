@@ -1,9 +1,10 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
-import { TOLERANCE } from '../length/tolerance.ts';
-import { fromInches, type Unit } from '../length/unit.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
+import { atLeast, TOLERANCE } from '../length/tolerance.ts';
+import type { Unit } from '../length/unit.ts';
+import { LEAST_TAIL } from './binding-strips.ts';
 
-/** Schools of reckoning a binding's length (handbook 7); the first is the usual one. */
+/** Schools of reckoning a binding's length (rule BD-1); the first is the usual one. */
 export const BINDING_SCHOOLS = ['plus-ten', 'round-up-sides', 'plus-twelve'] as const;
 export type BindingSchool = (typeof BINDING_SCHOOLS)[number];
 
@@ -24,10 +25,15 @@ export function bindingLength({ width, height }: { width: number; height: number
     const up = (v: number) => Math.ceil((v - TOLERANCE) / ten) * ten;
     const sides = [up(width), up(width), up(height), up(height)];
     const total = sides.reduce((a, b) => a + b, 0);
-    return lengthOf(total, `Each side up to the next ${ten}: ${sides.join(' + ')} = ${total}`);
+    const says = `Each side up to the next ${ten}: ${sides.join(' + ')} = ${total}`;
+    const left = total - 2 * (width + height);
+    if (atLeast(left, LEAST_TAIL[unit])) return lengthOf(total, says);
+    // Sides that are whole tens already leave nothing to turn a corner with.
+    const added = ADDED['plus-ten'][unit];
+    return lengthOf(total + added, says, `That leaves only ${formatExact(left)} for corners and tails, so + ${added} = ${total + added}`);
   }
   const around = 2 * (width + height);
-  return withAdded(lengthOf(around, `Round the quilt: 2 × (${formatLength(width, unit)} + ${formatLength(height, unit)}) = ${formatExact(around)}`), school, unit);
+  return withAdded(lengthOf(around, `Round the quilt: 2 × (${formatWorking(width, unit)} + ${formatWorking(height, unit)}) = ${formatExact(around)}`), school, unit);
 }
 
 /** A perimeter that was measured, with what a school adds. */
@@ -36,11 +42,14 @@ export function withAdded(around: Figure, school: Exclude<BindingSchool, 'round-
   return lengthOf(around.value + added, ...around.working, `+ ${added} for corners and tails = ${formatExact(around.value + added)}`);
 }
 
-/** Side of a square that bias strips are cut from: √(length × strip), up to a whole inch (or centimetre), + 2" (handbook 7). */
+/** What the rule of the root adds to the square's side, for squaring and the trimmed points: 2", 5 cm. */
+const ROOT_SPARE: Readonly<Record<Unit, number>> = { in: 2, cm: 5 };
+
+/** Side of a square that bias strips are cut from: √(length × strip), up to a whole inch (or centimetre), + 2" (rule BI-1). */
 export function biasSquare(length: number, strip: number, unit: Unit): { readonly root: number; readonly square: Figure } {
   const root = Math.ceil(Math.sqrt(length * strip) - TOLERANCE);
-  const spare = Math.round(fromInches(2, unit));
-  return { root, square: lengthOf(root + spare, `√(${formatExact(length)} × ${formatLength(strip, unit)}) = ${formatExact(Math.sqrt(length * strip))}, up to ${root}`, `+ ${spare} = ${root + spare}`) };
+  const spare = ROOT_SPARE[unit];
+  return { root, square: lengthOf(root + spare, `√(${formatExact(length)} × ${formatWorking(strip, unit)}) = ${formatExact(Math.sqrt(length * strip))}, up to ${root}`, `+ ${spare} = ${root + spare}`) };
 }
 
 /** The same cloth as a length across the whole usable width instead of a square, in whole inches (or centimetres). */

@@ -1,6 +1,6 @@
 import { formatFine, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { Scallops, SideScallops } from './scallops.ts';
+import type { ScallopCorner, Scallops, SideScallops } from './scallops.ts';
 
 /** A shape to cut out of card, true to size: its outline as an SVG path from its top left corner. */
 export interface Template {
@@ -26,13 +26,19 @@ const SHEET_INCHES = { width: 7.5, height: 8.5 };
 /** Card left below the valleys, to hold: 1". */
 const HOLD_INCHES = 1;
 
-/** Templates for the scallops of each side and for the corner. Sides whose scallops are alike to a ruler's mark share one. */
-export function scallopTemplates({ across, down, corner, depth }: Scallops, unit: Unit): Template[] {
-  const alike = Math.abs(across.width - down.width) < fromInches(1 / 32, unit);
+/** Templates for the scallops of each side and for the corner, where one is turned. Sides whose scallops are alike to a ruler's mark share one. */
+export function scallopTemplates({ across, down, corner, depth, sides }: Scallops, unit: Unit): Template[] {
+  const level = sides.filter((s) => s === 'top' || s === 'bottom').join(' and ');
+  const upright = sides.filter((s) => s === 'left' || s === 'right');
+  const uprightWords = upright.length === 2 ? 'the sides' : `the ${upright.join()} side`;
+  const corners = corner ? [cornerTemplate(corner, depth, level.includes('and') && upright.length === 2 ? 'Four' : level.includes('and') || upright.length === 2 ? 'Two' : 'One', unit)] : [];
+  if (across && down && Math.abs(across.width - down.width) < fromInches(1 / 32, unit)) {
+    return [sideTemplate('Scallop', across, depth, `${across.count} along ${level}, ${down.count} along ${uprightWords}`, unit), ...corners];
+  }
   return [
-    sideTemplate(alike ? 'Scallop' : 'Scallop of top and bottom', across, depth, alike ? `${across.count} along top and bottom, ${down.count} along the sides` : `${across.count} along top and bottom`, unit),
-    ...(alike ? [] : [sideTemplate('Scallop of the sides', down, depth, `${down.count} along each side`, unit)]),
-    cornerTemplate(corner, depth, unit),
+    ...(across ? [sideTemplate(`Scallop of ${level}`, across, depth, `${across.count} along ${level}`, unit)] : []),
+    ...(down ? [sideTemplate(`Scallop of ${uprightWords}`, down, depth, `${down.count} along ${upright.length === 2 ? 'each side' : uprightWords}`, unit)] : []),
+    ...corners,
   ];
 }
 
@@ -49,7 +55,7 @@ function sideTemplate(name: string, { width, radius }: SideScallops, depth: numb
 }
 
 /** The corner stands on its diagonal, so that its two halves are alike. */
-function cornerTemplate({ radius, inset }: Scallops['corner'], depth: number, unit: Unit): Template {
+function cornerTemplate({ radius, inset }: ScallopCorner, depth: number, many: string, unit: Unit): Template {
   const hold = fromInches(HOLD_INCHES, unit);
   // Along and across the diagonal, from the top of the corner's arc.
   const top = radius * (Math.SQRT2 - 1);
@@ -62,7 +68,7 @@ function cornerTemplate({ radius, inset }: Scallops['corner'], depth: number, un
   const path = half
     ? `M0 0A${radius} ${radius} 0 0 1 ${out} ${down}L0 ${down + hold}Z`
     : `M${reach - out} ${down}A${radius} ${radius} 0 ${long} 1 ${reach + out} ${down}L${reach} ${down + hold}Z`;
-  return { name: 'Corner', half, width: half ? reach : 2 * reach, height: down + hold, path, says: `Four, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side` };
+  return { name: 'Corner', half, width: half ? reach : 2 * reach, height: down + hold, path, says: `${many}, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side` };
 }
 
 /** The sheets a template is printed on, row by row, all alike; one where it fits. They are taped edge to edge. */

@@ -1,9 +1,11 @@
 import { formatWithUnit } from '../length/format.ts';
-import { limitIn } from '../length/rounding.ts';
+import { leastIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { EDGE_SHAPE_NAMES, type EdgeFinish } from './choices.ts';
+import { bindingSeamOf } from './binding-seam.ts';
+import { flangeRefusal } from './flange.ts';
 import { scallopRefusal } from './scallops.ts';
 
 /** What cannot be, where it stands in the plan, and why. */
@@ -27,7 +29,8 @@ export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>
 }
 
 /** Why an edge of this shape cannot go round a quilt of this size; empty when it can. */
-export function shapeRefusals({ edge, unit, binding, seam }: Plan, quilt: { width: number; height: number }): Refusal[] {
+export function shapeRefusals(plan: Plan, quilt: { width: number; height: number }): Refusal[] {
+  const { edge, unit, binding, seam } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
   const said: Refusal[] = [];
   const shorter = Math.min(quilt.width, quilt.height);
@@ -35,13 +38,18 @@ export function shapeRefusals({ edge, unit, binding, seam }: Plan, quilt: { widt
     said.push({ path: ['edge', 'radius'], message: `A corner of ${show(edge.radius)} is more than half of the quilt’s shorter side: at most ${show(shorter / 2)}.` });
   }
   if (edge.shape === 'scalloped') {
-    const { width, depth } = edge.scallop;
-    const refusal = scallopRefusal(quilt, width, depth);
+    const { width, depth, sides } = edge.scallop;
+    const refusal = scallopRefusal(quilt, width, depth, sides);
     if (refusal === 'too-deep') said.push({ path: ['edge', 'scallop', 'depth'], message: `A scallop ${show(width)} wide can be ${show(width / 2)} deep at most: more would be over half a circle.` });
-    if (refusal === 'too-wide') said.push({ path: ['edge', 'scallop', 'width'], message: `Scallops of ${show(width)} leave no room for corners on a side of ${show(shorter)}: make them narrower or deeper.` });
+    if (refusal === 'too-wide') said.push({ path: ['edge', 'scallop', 'width'], message: `Scallops about ${show(width)} wide do not divide sides of ${show(quilt.width)} and ${show(quilt.height)} and turn their corners: make them narrower${depth > width / 4 ? ' or shallower' : ''}.` });
   }
-  if (binding.flange && !atLeast(binding.stripWidth / 2 - binding.flange.visible, limitIn(1 / 4, unit))) {
+  if (binding.flange && !atLeast(binding.stripWidth / 2 - binding.flange.visible, leastIn(1 / 4, unit))) {
     said.push({ path: ['binding', 'flange', 'visible'], message: `A flange of ${show(binding.flange.visible)} leaves nothing of a binding cut ${show(binding.stripWidth)}.` });
+  }
+  if (edge.finishes.includes('flange')) {
+    const usable = plan.fabrics.find((f) => f.id === edge.flange.fabric)?.usableWidth ?? 0;
+    const why = flangeRefusal({ visible: edge.flange.visible, bindingSeam: bindingSeamOf(plan), usable, unit });
+    if (why !== null) said.push({ path: ['edge', 'flange', 'visible'], message: why });
   }
   if (edge.finishes.includes('prairie-points')) {
     const { square, overlap, opening } = edge.points;

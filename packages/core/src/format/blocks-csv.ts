@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { FACE_NAMES, type FaceName } from '../face/face.ts';
+import { numberOf } from '../figure/figure.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { parseLength } from '../length/parse.ts';
 import { limitIn } from '../length/rounding.ts';
@@ -44,8 +45,12 @@ interface Table {
   readonly rows: readonly string[][];
   readonly at: Partial<Record<Column, number>>;
   readonly colours: readonly number[];
-  /** Unit written in a size column's heading, `width (cm)`. */
-  readonly headUnit: Partial<Record<Column, Unit>>;
+  /** Unit written in a size column's heading, `width (mm)`. */
+  readonly headUnit: Partial<Record<Column, 'in' | 'cm' | 'mm'>>;
+  /** Columns that nothing is made of, as they are headed. */
+  readonly unknown: readonly string[];
+  /** Cells stand apart by commas, so that a decimal comma parts a figure in two. */
+  readonly commas: boolean;
   /** There was no heading line. */
   readonly headless?: true;
 }
@@ -75,15 +80,16 @@ export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
 export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
   const clean = text.replace(/^\uFEFF/, '');
   // What a spreadsheet puts on the clipboard has tabs, even where its lines are ragged.
-  const { data } = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimiter: clean.split('\n', 1)[0]!.includes('\t') ? '\t' : '' });
+  const { data, meta } = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimiter: clean.split('\n', 1)[0]!.includes('\t') ? '\t' : '' });
   const rows = data.map((row) => row.map((cell) => cell.trim()));
   const isBlank = (row: readonly string[]) => row.every((cell) => cell === '');
   const headAt = rows.findIndex((row) => !isBlank(row));
   const refuse = (...problems: string[]): ReadBlocks => ({ blocks: [], problems, notes: [] });
   if (headAt < 0) return refuse('This table is empty.');
 
-  const headless = pastedTable(rows, headAt, unit);
-  const table = headless ?? readHeading(rows, headAt);
+  const commas = meta.delimiter === ',';
+  const headless = pastedTable(rows, headAt, unit, commas);
+  const table = headless ?? readHeading(rows, headAt, commas);
   const missing = (['width', 'height'] as const).filter((column) => table.at[column] === undefined);
   if (missing.length > 0) {
     const found = rows[headAt]!.filter(Boolean).join(', ');
@@ -97,47 +103,99 @@ export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
 
   const problems: string[] = [];
   const read: { block: PileBlock; line: number }[] = [];
+  const left = { edges: [] as number[], colours: [] as number[], values: [] as number[] };
   let converted = 0;
   for (const { row, line } of filled) {
+    const doubt = doubtOfCells(row, line, table, unit);
+    if (doubt !== null) {
+      problems.push(doubt);
+      continue;
+    }
     const result = readRow(row, line, table, unit);
     problems.push(...result.problems);
     converted += result.converted;
-    if (result.block) read.push({ block: result.block, line });
+    if (!result.block) continue;
+    read.push({ block: result.block, line });
+    for (const what of result.left) left[what].push(line);
   }
   const sure = withoutSlips(read, unit, problems);
   const bare = sure.filter((b) => b.width === null).length;
   const notes = [
-    ...(converted > 0 ? [`${converted} ${converted === 1 ? 'measurement' : 'measurements'} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`] : []),
-    ...(bare > 0 ? [`${bare} ${bare === 1 ? 'block has' : 'blocks have'} no size yet: taken as still to be measured.`] : []),
+    ...(converted > 0 ? [`${numberOf(converted, 'measurement')} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`] : []),
+    ...(bare > 0 ? [`${numberOf(bare, 'block has', 'blocks have')} no size yet: taken as still to be measured.`] : []),
+    ...(left.edges.length > 0 ? [`Only some of the four edges are given: left out ${onLines(left.edges)}. All four tell whether a block is crooked.`] : []),
+    ...(left.colours.length > 0 ? [`Colours are written like #2e4a5f: others are left out ${onLines(left.colours)}.`] : []),
+    ...(left.values.length > 0 ? [`A value is ${BLOCK_VALUES.join(', ')}: others are left out ${onLines(left.values)}.`] : []),
+    ...(table.unknown.length > 0 ? [`Nothing was made of ${table.unknown.map((name) => `“${name}”`).join(', ')}.`] : []),
   ];
   return { blocks: sure, problems, notes };
 }
 
-/** Cells pasted without headings: the first line has no known heading, and its last cells are lengths. */
-function pastedTable(rows: readonly string[][], headAt: number, unit: Unit): Table | null {
-  const first = rows[headAt]!;
-  if (Object.keys(readHeading(rows, headAt).at).length > 0) return null;
-  const sizes = first.flatMap((cell, i) => (parseLength(cell, unit).ok ? [i] : []));
-  const words = first.flatMap((cell, i) => (cell !== '' && !sizes.includes(i) ? [i] : []));
-  if (sizes.length === 0) return null;
-  const [width, height = width] = sizes as [number, number?];
-  return { rows, at: { width, height, ...(words[0] === undefined ? {} : { name: words[0] }), ...(words[1] === undefined ? {} : { maker: words[1] }) }, colours: [], headUnit: {}, headless: true };
+/** "in line 4", "in lines 4, 7, 9 and 12 more". */
+const onLines = (lines: readonly number[]): string =>
+  `in line${lines.length === 1 ? '' : 's'} ${lines.slice(0, 5).join(', ')}${lines.length > 5 ? ` and ${lines.length - 5} more` : ''}`;
+
+/** Two bare whole figures apart by a comma are two sizes only where they could be one block's: where one is less than this share of the other it is asked about. */
+const UNLIKELY_SHARE = 0.6;
+
+/** Why a line cannot be read without doubt, in words: a decimal comma may have parted a figure in two. */
+function doubtOfCells(row: readonly string[], line: number, { rows, at, commas, headless }: Table, unit: Unit): string | null {
+  if (!commas) return null;
+  const mend = 'Write 12.5 with a point, or save the table with semicolons.';
+  const columns = headless ? 0 : rows.find((r) => r.some((c) => c !== ''))!.length;
+  const filled = row.findLastIndex((c) => c !== '') + 1;
+  if (!headless && filled > columns) return `Line ${line}: ${filled} cells under ${columns} headings. A comma may be a decimal here. ${mend}`;
+  const [width, height] = [row[at.width!] ?? '', row[at.height!] ?? ''];
+  if (at.height !== at.width! + 1 || !/^\d+$/.test(width) || !/^\d{1,2}$/.test(height)) return null;
+  const [first, second] = [parseLength(width, unit), parseLength(height, unit)];
+  if (!first.ok || !second.ok || Math.min(first.value, second.value) >= Math.max(first.value, second.value) * UNLIKELY_SHARE) return null;
+  return `Line ${line}: ${width},${height} can be ${width} × ${height} or ${width}.${height}. ${mend}`;
 }
 
-function readHeading(rows: readonly string[][], headAt: number): Table {
+/** Cells pasted without headings: the first line has no known heading, and its last cells are lengths. */
+function pastedTable(rows: readonly string[][], headAt: number, unit: Unit, commas: boolean): Table | null {
+  const first = rows[headAt]!;
+  if (Object.keys(readHeading(rows, headAt, commas).at).length > 0) return null;
+  const lengths = first.flatMap((cell, i) => (parseLength(cell, unit).ok ? [i] : []));
+  const numbers = countsUp(rows.slice(headAt), lengths) ? lengths.slice(0, 1) : [];
+  const sizes = lengths.filter((i) => !numbers.includes(i));
+  const words = first.flatMap((cell, i) => (cell !== '' && !lengths.includes(i) ? [i] : []));
+  if (sizes.length === 0) return null;
+  const [width, height = width, ...more] = sizes as [number, number?, ...number[]];
+  const name = words[0] ?? numbers[0];
+  return {
+    rows, at: { width, height, ...(name === undefined ? {} : { name }), ...(words[1] === undefined ? {} : { maker: words[1] }) }, colours: [], headUnit: {}, commas, headless: true,
+    unknown: [...more, ...words.slice(2)].map((i) => `column ${i + 1}`),
+  };
+}
+
+/** Whether the first of the columns of figures only numbers the lines: whole figures one after another, beside others that are sizes. */
+function countsUp(rows: readonly string[][], columns: readonly number[]): boolean {
+  const [first, second] = columns;
+  if (first === undefined || second === undefined || columns.length < 2) return false;
+  const filled = rows.filter((row) => row.some((cell) => cell !== ''));
+  const counts = filled.map((row) => row[first] ?? '');
+  const upward = counts.every((cell, i) => /^\d+$/.test(cell) && Number(cell) === Number(counts[0]) + i);
+  if (!upward) return false;
+  // A single line tells only by a third figure; several by the second not counting with the first.
+  return filled.length === 1 ? columns.length > 2 && counts[0] === '1' : !filled.every((row, i) => Number(row[second]) === Number(filled[0]![second]) + i);
+}
+
+function readHeading(rows: readonly string[][], headAt: number, commas: boolean): Table {
   const at: Table['at'] = {};
   const headUnit: Table['headUnit'] = {};
   const colours: number[] = [];
+  const unknown: string[] = [];
   rows[headAt]!.forEach((cell, i) => {
     const [, words = '', inUnit] = /^(.*?)\s*(?:[([]\s*(cm|in|inches|mm)\s*[)\]])?$/i.exec(cell.toLowerCase()) ?? [];
-    if (/^colou?r( \d)?$/.test(words)) colours.push(i);
-    for (const column of Object.keys(HEADINGS) as Column[]) {
-      if (at[column] !== undefined || !(HEADINGS[column] as readonly string[]).includes(words)) continue;
+    const column = (Object.keys(HEADINGS) as Column[]).find((c) => at[c] === undefined && (HEADINGS[c] as readonly string[]).includes(words));
+    if (column) {
       at[column] = i;
-      if (inUnit) headUnit[column] = inUnit.startsWith('in') ? 'in' : 'cm';
-    }
+      if (inUnit) headUnit[column] = inUnit.startsWith('in') ? 'in' : (inUnit as 'cm' | 'mm');
+    } else if (/^colou?r( \d)?$/.test(words) && colours.length < 3) colours.push(i);
+    else if (cell !== '') unknown.push(cell);
   });
-  return { rows, at, colours, headUnit };
+  return { rows, at, colours, headUnit, unknown, commas };
 }
 
 function readRow(row: readonly string[], line: number, table: Table, unit: Unit) {
@@ -165,13 +223,19 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
   };
   const width = unmeasured ? null : size('width');
   const height = unmeasured ? null : size('height');
-  const [top, bottom, left, right] = EDGES.map((edge) => (cell(edge) === '' ? null : size(edge)));
-  const edges = [top, bottom, left, right].every((edge) => typeof edge === 'number') ? ({ top, bottom, left, right } as NonNullable<PileBlock['edges']>) : null;
-  if (problems.length > 0) return { block: null, problems, converted: 0 };
+  const left: ('edges' | 'colours' | 'values')[] = [];
+  const [top, bottom, leftEdge, right] = EDGES.map((edge) => (cell(edge) === '' ? null : size(edge)));
+  const given = [top, bottom, leftEdge, right].filter((edge) => edge !== null).length;
+  const edges = given === EDGES.length ? ({ top, bottom, left: leftEdge, right } as NonNullable<PileBlock['edges']>) : null;
+  if (given > 0 && !edges) left.push('edges');
+  if (problems.length > 0) return { block: null, problems, converted: 0, left };
 
   const maker = cell('maker').slice(0, 80);
   const face = cell('face').toLowerCase();
-  const shades = colours.map((i) => row[i] ?? '').filter((c) => /^#[0-9a-f]{6}$/i.test(c)).slice(0, 3);
+  const named = colours.map((i) => row[i] ?? '').filter((c) => c !== '');
+  const shades = named.filter((c) => /^#[0-9a-f]{6}$/i.test(c));
+  if (shades.length < named.length) left.push('colours');
+  if (cell('value') !== '' && !isValue(cell('value').toLowerCase())) left.push('values');
   const kind = cell('face').slice(0, 60);
   const block: PileBlock = {
     id: `b${line}`,
@@ -187,7 +251,7 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
     height,
     ...(edges ? { edges } : {}),
   };
-  return { block, problems, converted };
+  return { block, problems, converted, left };
 }
 
 const isValue = (text: string): boolean => (BLOCK_VALUES as readonly string[]).includes(text);

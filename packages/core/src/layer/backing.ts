@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import { formatExact, formatLength, formatWithUnit, formatWorking } from '../length/format.ts';
 import { rulerStepDown } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -8,6 +8,7 @@ import type { BackingWay } from './choices.ts';
 import { coverWith, type PanelCloth, panelReach, panelSeam } from './panels.ts';
 import { type Slab, slabsOf, turned } from './slabs.ts';
 import { type Stripe, stripeFor, type StripeWish } from './stripe.ts';
+import type { Allowance } from '../shopping/shop-cut.ts';
 
 /** One way of making a backing wide enough. */
 export interface BackingOption {
@@ -37,9 +38,12 @@ export interface Backing {
 }
 
 /** A cloth by what it can cover and costs. */
-interface Cloth {
+export interface Cloth {
   readonly usable: number;
   readonly price: number | null;
+  readonly allowance: Allowance;
+  /** Its print has to stay upright: its length runs from top to bottom. */
+  readonly upright: boolean;
 }
 
 /** What a backing is wished to be; a bare width is enough for plain panels. */
@@ -49,9 +53,7 @@ export interface BackingWish {
   readonly unit: Unit;
   readonly seam?: number;
   readonly wide?: Cloth;
-  readonly stripe?: StripeWish & { readonly price: number | null };
-  /** Its print has to stay upright: panels run from top to bottom. */
-  readonly oneWay?: boolean;
+  readonly stripe?: StripeWish & Cloth;
 }
 
 /** The least overhang one quilts with at home: 2" (handbook 6). */
@@ -63,20 +65,20 @@ const LEAST_OVERHANG_INCHES = 2;
  * known; otherwise least cloth, then fewest seams (handbook 6).
  */
 export function planBacking(size: { width: number; height: number }, wish: BackingWish): Backing {
-  const { overhang, unit, oneWay = false } = wish;
-  const show = (v: number) => formatLength(v, unit);
+  const { overhang, unit } = wish;
+  const show = (v: number) => formatWorking(v, unit);
   const need = (value: number) => lengthOf(value + 2 * overhang, `${show(value)} + 2 × ${show(overhang)} overhang = ${formatExact(value + 2 * overhang)}`);
   const [width, height] = [need(size.width), need(size.height)];
   const cloth: PanelCloth = { usable: wish.cloth.usable, seam: wish.seam ?? panelSeam(unit), unit };
   const upright = { width: width.value, height: height.value };
   // Level seams are the same sum with the quilt on its side.
-  const sides = oneWay ? (['vertical'] as const) : (['vertical', 'horizontal'] as const);
+  const sides = waysOf(wish.cloth);
   const lying = (seams: 'vertical' | 'horizontal') => (seams === 'vertical' ? upright : turned(upright));
   const plain = sides.map((seams) => plainWay(lying(seams), seams, cloth, wish.cloth, unit));
   // A second way without a seam only turns the same single width round; it tells the quilter nothing.
   const panels = plain.every((o) => o.seams === 'none') ? [plain.reduce((a, b) => (b.fabric.value < a.fabric.value - 1e-9 ? b : a))] : plain;
   const remarks: string[] = [];
-  const wider = wideWay(upright, sides, wish, remarks);
+  const wider = wideWay(upright, wish, remarks);
   const striped = stripedWays(upright, sides, cloth, wish, remarks);
   const others = [...wider, ...striped];
   const order = better([...panels, ...others].every((o) => o.cost));
@@ -86,19 +88,22 @@ export function planBacking(size: { width: number; height: number }, wish: Backi
   return { width, height, options, because: reasonFor(options, unit), remarks };
 }
 
-function plainWay(span: { width: number; height: number }, seams: 'vertical' | 'horizontal', cloth: PanelCloth, { price }: Cloth, unit: Unit): BackingOption {
+/** Ways panels of a cloth can run: its length from top to bottom, or across too where its print has no up. */
+const waysOf = ({ upright }: Cloth): readonly ('vertical' | 'horizontal')[] => (upright ? ['vertical'] : ['vertical', 'horizontal']);
+
+function plainWay(span: { width: number; height: number }, seams: 'vertical' | 'horizontal', cloth: PanelCloth, { price, allowance }: Cloth, unit: Unit): BackingOption {
   const { count, fabric } = coverWith(span.width, span.height, cloth);
   return {
-    way: seams, seams: count === 1 ? 'none' : seams, panels: count, fabric, stripe: null, area: fabric.value * cloth.usable, cost: costOf([{ length: fabric.value, price }], unit),
+    way: seams, seams: count === 1 ? 'none' : seams, panels: count, fabric, stripe: null, area: fabric.value * cloth.usable, cost: costOf([{ length: fabric.value, price, allowance }], unit),
     slabs: slabsOf(span, seams, count, cloth, null),
   };
 }
 
 /** One width of the wide cloth, whichever way round takes less of it. */
-function wideWay(upright: { width: number; height: number }, sides: readonly ('vertical' | 'horizontal')[], { wide, unit }: BackingWish, remarks: string[]): BackingOption[] {
+function wideWay(upright: { width: number; height: number }, { wide, unit }: BackingWish, remarks: string[]): BackingOption[] {
   if (!wide) return [];
   const cloth: PanelCloth = { usable: wide.usable, seam: 0, unit };
-  const ways = sides.map((seams) => ({ seams, span: seams === 'vertical' ? upright : turned(upright) })).filter(({ span }) => atLeast(wide.usable, span.width));
+  const ways = waysOf(wide).map((seams) => ({ seams, span: seams === 'vertical' ? upright : turned(upright) })).filter(({ span }) => atLeast(wide.usable, span.width));
   const [best] = ways.sort((a, b) => a.span.height - b.span.height);
   if (!best) {
     remarks.push(`Not even the wide cloth (${formatWithUnit(wide.usable, unit)} usable) covers it in one width.`);
@@ -123,7 +128,7 @@ function stripedWays(upright: { width: number; height: number }, sides: readonly
     return [{
       way: 'stripe', seams, panels, fabric, stripe, slabs: slabsOf(span, seams, panels, cloth, stripe),
       area: fabric.value * cloth.usable + stripe.fabric.value * asked.usable,
-      cost: costOf([{ length: fabric.value, price: wish.cloth.price }, { length: stripe.fabric.value, price: asked.price }], cloth.unit),
+      cost: costOf([{ length: fabric.value, ...wish.cloth }, { length: stripe.fabric.value, ...asked }], cloth.unit),
     }];
   });
   const options = found.filter((o) => typeof o !== 'string');
@@ -144,21 +149,28 @@ function reasonFor([best, ...rest]: readonly [BackingOption, ...BackingOption[]]
   if (!next) return `The only way there is${plain}.`;
   if (best.cost && next.cost && best.cost.value < next.cost.value - 1e-9) return `It costs least${plain}: ${best.cost.value.toFixed(2)}, and the next ${next.cost.value.toFixed(2)}.`;
   if (near(best.area, next.area)) return best.slabs.length < next.slabs.length ? 'As much cloth as the next, and fewer seams.' : 'As good as the next: as much cloth, as many seams.';
-  const saved = next.way === 'wide' || best.way === 'wide' ? `${Math.round(100 * (1 - best.area / next.area))}% less cloth` : `${formatWithUnit(next.fabric.value - best.fabric.value, unit)} less cloth`;
+  const saved = next.way === 'wide' || best.way === 'wide' ? lessCloth(best, next) : `${formatWithUnit(next.fabric.value - best.fabric.value, unit)} less cloth`;
   return `Least cloth${plain}: ${saved} than the next.`;
+}
+
+/** How much less cloth one way takes than another, to the whole per cent. */
+function lessCloth(best: BackingOption, next: BackingOption): string {
+  const share = Math.round(100 * (1 - best.area / next.area));
+  return share < 1 ? 'less than 1 % less cloth' : `${share} % less cloth`;
 }
 
 /** What a stripe would save, where it saves anything. */
 function stripeSaves(best: BackingOption, stripe: BackingOption | undefined, unit: Unit): string[] {
   if (!stripe) return [];
   if (best.cost && stripe.cost) return stripe.cost.value < best.cost.value - 1e-9 ? [`With a stripe between the panels it costs ${(best.cost.value - stripe.cost.value).toFixed(2)} less.`] : [];
-  return stripe.area < best.area - 1e-6 ? [`A stripe ${formatWithUnit(stripe.stripe!.finished, unit)} wide between the panels saves a panel: ${Math.round(100 * (1 - stripe.area / best.area))}% less cloth.`] : [];
+  return stripe.area < best.area - 1e-6 ? [`A stripe ${formatWithUnit(stripe.stripe!.finished, unit)} wide between the panels saves a panel: ${lessCloth(stripe, best)}.`] : [];
 }
 
 /** Where a little less overhang, still enough at home, saves a whole panel, against the best way of the same cloth. */
 function smallerOverhang(size: { width: number; height: number }, best: BackingOption, sides: readonly ('vertical' | 'horizontal')[], cloth: PanelCloth, overhang: number): string[] {
   const show = (v: number) => formatWithUnit(v, cloth.unit);
-  return sides.flatMap((seams) => {
+  // A square quilt is the same on its side: once is enough.
+  return (near(size.width, size.height) ? sides.slice(0, 1) : sides).flatMap((seams) => {
     const span = seams === 'vertical' ? size : turned(size);
     const panels = coverWith(span.width + 2 * overhang, 1, cloth).count - 1;
     if (panels < 1) return [];

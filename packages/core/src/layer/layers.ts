@@ -1,7 +1,7 @@
-import { fabricById } from '../plan/fabric-use.ts';
+import { allowanceFor, fabricById } from '../plan/fabric-use.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
-import { type Backing, type BackingOption, planBacking } from './backing.ts';
+import { type Backing, type BackingOption, type Cloth, planBacking } from './backing.ts';
 import { type Batting, type BattingOption, planBatting } from './batting.ts';
 import { judgeMade, type MadeVerdict } from './made.ts';
 import { type MarkedLines, markTop } from './marking.ts';
@@ -22,13 +22,13 @@ export interface Layers {
 /** Backing, batting and quilting lines of a plan whose top comes to this size; `leftBlocks` are in the pile and not in the top. */
 export function planLayers(plan: Plan, layout: Layout, top: { width: number; height: number }, leftBlocks: number): Layers {
   const { unit, seam } = plan;
-  const { overhang, fabric, wide, oneWay, stripe, way, made } = plan.backing;
+  const { overhang, fabric, wide, stripe, way, made } = plan.backing;
   const [cloth, wideCloth, stripeCloth] = [fabric, wide, stripe.fabric].map((id) => fabricById(plan, id)) as [Fabric, Fabric, Fabric];
   const backing = planBacking(top, {
-    overhang, unit, oneWay,
-    cloth: { usable: cloth.usableWidth, price: cloth.price },
-    wide: { usable: wideCloth.usableWidth, price: wideCloth.price },
-    stripe: { usable: stripeCloth.usableWidth, price: stripeCloth.price, seam, blocks: stripe.of === 'blocks' ? { left: leftBlocks, width: plan.block.width, height: plan.block.height } : null },
+    overhang, unit,
+    cloth: backingClothOf(plan, cloth),
+    wide: backingClothOf(plan, wideCloth),
+    stripe: { ...backingClothOf(plan, stripeCloth), seam, blocks: stripe.of === 'blocks' ? { left: leftBlocks, width: plan.block.width, height: plan.block.height } : null },
   });
   const batting = planBatting(top, { overhang, rollWidth: plan.batting.rollWidth, pieces: plan.batting.pieces, unit });
   return {
@@ -40,6 +40,11 @@ export function planLayers(plan: Plan, layout: Layout, top: { width: number; hei
     marked: markTop(layout, plan.quilting.marking, plan.quilting.spacing, unit),
   };
 }
+
+/** A fabric as a backing knows it. */
+const backingClothOf = (plan: Plan, fabric: Fabric): Cloth => ({
+  usable: fabric.usableWidth, price: fabric.price, allowance: allowanceFor(plan, fabric), upright: fabric.direction === 'one-way',
+});
 
 /** The fabric a way of backing is cut from. */
 export const backingCloth = (plan: Plan, { way }: Pick<BackingOption, 'way'>): Fabric => fabricById(plan, way === 'wide' ? plan.backing.wide : plan.backing.fabric);

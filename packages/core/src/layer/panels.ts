@@ -2,6 +2,7 @@ import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import { howManyCover } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
+import { USUAL } from '../usual/lengths.ts';
 
 /** Panels of one cloth side by side, to cover a span. */
 export interface Panels {
@@ -19,10 +20,10 @@ export interface PanelCloth {
   readonly unit: Unit;
 }
 
-/** Panels are joined with half-inch seams (handbook 6); 1.5 cm in metric (from memory). */
-export const panelSeam = (unit: Unit): number => (unit === 'in' ? 0.5 : 1.5);
+/** Panels are joined with half-inch seams (rule BK-1); 1.5 cm in metric (from memory). */
+export const panelSeam = (unit: Unit): number => USUAL.panelSeam[unit];
 
-/** What so many panels span: `k u − 2·½(k − 1)` (handbook 6). */
+/** What so many panels span: `k u − 2·½(k − 1)` (rule BK-1). */
 export const panelReach = (count: number, { usable, seam }: PanelCloth): number => count * usable - 2 * seam * (count - 1);
 
 /** Panels each `run` long that together cover `span`. */

@@ -1,3 +1,4 @@
+import { centroidOf } from './outline.ts';
 import type { Grain, Point } from './piece.ts';
 
 /** A stroke along the straight grain of a piece, through its middle. */
@@ -21,7 +22,7 @@ const SHARE = 0.6;
  * @param most the longest a stroke may be, in the plan's unit
  */
 export function grainMark(outline: readonly Point[], grain: Grain, most: number): GrainMark {
-  const middle = centroid(outline);
+  const middle = centroidOf(outline);
   const rooms = DIRECTIONS[grain].map((way) => ({ way, ...roomAlong(outline, middle, way) }));
   const { way, back, ahead } = rooms.reduce((a, b) => (b.ahead + b.back > a.ahead + a.back + 1e-9 ? b : a));
   const reach = Math.min(SHARE * Math.min(back, ahead), most / 2);
@@ -29,20 +30,6 @@ export function grainMark(outline: readonly Point[], grain: Grain, most: number)
     from: { x: middle.x - way.x * reach, y: middle.y - way.y * reach },
     to: { x: middle.x + way.x * reach, y: middle.y + way.y * reach },
   };
-}
-
-function centroid(outline: readonly Point[]): Point {
-  let area = 0;
-  let x = 0;
-  let y = 0;
-  outline.forEach((p, i) => {
-    const q = outline[(i + 1) % outline.length]!;
-    const cross = p.x * q.y - q.x * p.y;
-    area += cross;
-    x += (p.x + q.x) * cross;
-    y += (p.y + q.y) * cross;
-  });
-  return { x: x / (3 * area), y: y / (3 * area) };
 }
 
 /** How far it is from a point inside to the outline, ahead and back along a direction. */

@@ -29,3 +29,16 @@ export const lengthRound = (outline: readonly Point[]): number =>
     const q = outline[(i + 1) % outline.length]!;
     return sum + Math.hypot(q.x - p.x, q.y - p.y);
   }, 0);
+
+/** Middle of the area inside an outline (the polygon centroid formula). */
+export function centroidOf(outline: readonly Point[]): Point {
+  let [area, x, y] = [0, 0, 0];
+  outline.forEach((p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    const cross = p.x * q.y - q.x * p.y;
+    area += cross;
+    x += (p.x + q.x) * cross;
+    y += (p.y + q.y) * cross;
+  });
+  return { x: x / (3 * area), y: y / (3 * area) };
+}

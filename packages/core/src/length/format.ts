@@ -58,6 +58,12 @@ export const unitMark = (unit: Unit): string => (unit === 'in' ? '″' : ' cm');
 /** A length with its unit: `12 1/2″`, `31.8 cm`. */
 export const formatWithUnit = (value: number, unit: Unit): string => `${formatLength(value, unit)}${unitMark(unit)}`;
 
+/**
+ * A length as it stands in a working, without its unit: as on the ruler where it lies on a mark, otherwise
+ * in three decimals, so that the sum can be checked with a pencil.
+ */
+export const formatWorking = (value: number, unit: Unit): string => (isOnRuler(value, unit) ? formatLength(value, unit) : formatExact(value));
+
 /** A long run, such as thread or quilting, in yards or metres: `105 yd`, `96 m`. To the whole from ten up. */
 export function formatRun(value: number, unit: Unit): string {
   const run = value / (unit === 'in' ? 36 : 100);

@@ -1,5 +1,5 @@
 import { near, TOLERANCE } from './tolerance.ts';
-import { fromInches, type Unit } from './unit.ts';
+import { convertLength, fromInches, type Unit } from './unit.ts';
 
 /** A rounding the trade has a name for. Every working that rounds says which one it used. */
 export interface Rounding {
@@ -41,6 +41,17 @@ export const ontoMark = (value: number, unit: Unit): number => (unit === 'in' ? 
 
 /** Lies on a mark of the fine ruler already, so nothing needs rounding. */
 export const isOnRuler = (value: number, unit: Unit): boolean => near(ontoMark(value, unit), value);
+
+/**
+ * The lower end of a range known in inches, in the plan's unit: the exact figure or the one it is said as in either
+ * unit, whichever is lower, so that a figure allowed in one unit is allowed when it is converted.
+ */
+export const leastIn = (inches: number, unit: Unit): number => Math.min(...endsIn(inches, unit));
+
+/** The upper end, likewise. */
+export const mostIn = (inches: number, unit: Unit): number => Math.max(...endsIn(inches, unit));
+
+const endsIn = (inches: number, unit: Unit): number[] => [fromInches(inches, unit), ...(['in', 'cm'] as const).map((u) => convertLength(limitIn(inches, u), u, unit))];
 
 /** A limit known in inches, as a figure one would say in the plan's unit: 1/4" or 0.6 cm. */
 export const limitIn = (inches: number, unit: Unit): number => rulerFine(unit).apply(fromInches(inches, unit));

@@ -10,12 +10,15 @@ export function withEdgeThatFits(plan: Plan): Plan {
 }
 
 /**
- * The plan for a top of another size or make: what was measured, booked or chosen of the old one is let go,
- * and its edge is one that fits.
+ * The plan for a top of another size or make: what was measured or chosen of the old one is let go, and its edge
+ * is one that fits. A booking stays as long as the service has it; its sizes tell that it has to be asked again.
  */
 export function forAnotherTop(plan: Plan): Plan {
-  const { edge, backing, binding, quilting } = plan;
+  const { edge, backing, binding } = plan;
   return withEdgeThatFits({
-    ...plan, measured: [], edge: { ...edge, around: null }, backing: { ...backing, made: null }, binding: { ...binding, start: null }, quilting: { ...quilting, booking: null },
+    ...plan, measured: [], edge: { ...edge, around: null }, backing: { ...backing, made: null }, binding: { ...binding, start: null },
   });
 }
+
+/** The plan of another quilt of the same make: nobody has booked its quilting yet. */
+export const asAnotherQuilt = (plan: Plan): Plan => ({ ...plan, quilting: { ...plan.quilting, booking: null } });

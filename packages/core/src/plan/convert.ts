@@ -1,30 +1,38 @@
-import { rulerFine } from '../length/rounding.ts';
+import { near } from '../length/tolerance.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import { settingOf } from '../setting/registry.ts';
-import { withEdgeThatFits } from './another-top.ts';
 import type { Plan, Target } from './shape.ts';
-import { USUAL_SEAM } from './start.ts';
+
+/** Noise that a conversion there and back leaves, dropped where a figure comes back to thousandths. */
+const THOUSANDTHS = 1000;
+
+/** Exactly converted; a figure that was a plain one in this unit is that one again. */
+function converted(value: number, from: Unit, to: Unit): number {
+  const exact = convertLength(value, from, to);
+  // Halvings of an inch down to sixty-fourths are finer than thousandths and exact in binary.
+  const marks = [THOUSANDTHS, 64].map((parts) => Math.round(exact * parts) / parts);
+  return marks.find((mark) => near(mark, exact)) ?? exact;
+}
 
 /**
- * The same quilt in the other unit. Each length is converted exactly, then taken to the nearest mark
- * one can read off a ruler (1/16" or 1 mm); the seam allowance becomes what is sewn in that unit
- * (1/4" and 0.75 cm stand for each other, common practice).
+ * The same quilt in the other unit: every length converted exactly, so that no verdict and no count changes, and
+ * converted back it is the plan it was (rule UN-1). Figures that come out between two marks are shown to the
+ * nearest one and stand in workings as they are.
  */
 export function convertPlan(plan: Plan, to: Unit): Plan {
   const from = plan.unit;
   if (from === to) return plan;
-  const length = (value: number) => rulerFine(to).apply(convertLength(value, from, to));
-  const seam = plan.seam === USUAL_SEAM[from] ? USUAL_SEAM[to] : length(plan.seam);
+  const length = (value: number) => converted(value, from, to);
   const three = (values: readonly [number, number, number]) => values.map(length) as [number, number, number];
   const setting = { ...plan.setting } as Record<string, unknown>;
   for (const field of settingOf(plan.setting.kind).fields) {
     if (field.type === 'length') setting[field.key] = length(setting[field.key] as number);
   }
-  // A millimetre of rounding can tip a corner that only just fitted.
-  return withEdgeThatFits({
+  return {
     ...plan,
     unit: to,
-    seam,
+    seam: length(plan.seam),
+    squaring: length(plan.squaring),
     block: { width: length(plan.block.width), height: length(plan.block.height) },
     pile: plan.pile.map((block) => ({
       ...block,
@@ -40,7 +48,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     ...convertEdge(plan, length),
     // A price of a yard becomes the price of a metre, to the penny.
     fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth), price: fabric.price === null ? null : Math.round(100 * fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)) / 100 })),
-  });
+  };
 }
 
 type Convert = (value: number) => number;
@@ -60,12 +68,12 @@ function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge
   return {
     edge: {
       ...edge, radius: length(edge.radius), around: edge.around === null ? null : length(edge.around),
-      scallop: { width: length(scallop.width), depth: length(scallop.depth) },
+      scallop: { ...scallop, width: length(scallop.width), depth: length(scallop.depth) },
       flange: { ...flange, visible: length(flange.visible) },
       points: { ...points, square: length(points.square), overlap: length(points.overlap), opening: length(points.opening) },
     },
     binding: {
-      ...binding, stripWidth: length(binding.stripWidth), start: binding.start === null ? null : length(binding.start),
+      ...binding, stripWidth: length(binding.stripWidth), seam: binding.seam === null ? null : length(binding.seam), start: binding.start === null ? null : length(binding.start),
       flange: binding.flange && { ...binding.flange, visible: length(binding.flange.visible) },
       leftovers: binding.leftovers.map((piece) => ({ width: length(piece.width), length: length(piece.length) })),
     },

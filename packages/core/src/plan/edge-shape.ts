@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BINDING_GRAINS, EDGE_FINISHES, EDGE_SHAPES, POINT_FOLDS } from '../edge/choices.ts';
+import { BINDING_GRAINS, EDGE_FINISHES, EDGE_SHAPES, POINT_FOLDS, SIDES } from '../edge/choices.ts';
 import { BINDING_SCHOOLS } from '../edge/schools.ts';
 import { fabricId, length, oneOf, whole } from './fields.ts';
 
@@ -10,7 +10,12 @@ export const edgeSchema = z.strictObject({
   corners: oneOf('The shaped corners', ['all', 'foot']),
   /** Of a rounded corner; along each side of one that is cut off. */
   radius: length('The corner'),
-  scallop: z.strictObject({ width: length('The scallop’s width'), depth: length('The scallop’s depth') }),
+  scallop: z.strictObject({
+    width: length('The scallop’s width'),
+    depth: length('The scallop’s depth'),
+    /** The sides that have them; the others are straight. */
+    sides: z.array(oneOf('A scalloped side', SIDES)).min(1, 'At least one side has scallops.').max(SIDES.length),
+  }),
   /** All round, measured along the edge with a tape; null while it is computed. */
   around: length('The length all round').nullable(),
   finishes: z.array(oneOf('A finish', EDGE_FINISHES)).max(EDGE_FINISHES.length),
@@ -36,6 +41,8 @@ export const bindingSchema = z.strictObject({
   fold: oneOf('A binding’s fold', ['double', 'single']),
   grain: oneOf('A binding’s grain', BINDING_GRAINS),
   school: oneOf('A binding’s allowance', BINDING_SCHOOLS),
+  /** How far from the edge it is sewn; null for as far as it finishes wide, so that both sides show alike. */
+  seam: length('The binding’s seam').nullable(),
   /** A second strip joined along it that shows beside it as a flange; null for a plain binding. */
   flange: z.strictObject({ visible: length('The flange built in'), fabric: fabricId }).nullable(),
   /** Leftover strips to use up, of any width that holds the strip. */

@@ -1,4 +1,5 @@
 import { type FabricUse, LAYER_FABRICS, type LayerFabric, SETTING_FABRICS } from '../layout/piece.ts';
+import type { Allowance } from '../shopping/shop-cut.ts';
 import type { Fabric, Plan } from './shape.ts';
 
 type Path = readonly (string | number)[];
@@ -40,6 +41,9 @@ export function fabricUses(plan: Plan): FabricUse[] {
     ...plan.edge.points.fabrics.map((_, index): FabricUse => ({ what: 'point', index })),
   ];
 }
+
+/** What is bought of a fabric besides what is needed. */
+export const allowanceFor = ({ squaring }: Pick<Plan, 'squaring'>, { shrinkage }: Pick<Fabric, 'shrinkage'>): Allowance => ({ squaring, shrinkage });
 
 /** The fabric with this id. The plan has passed `planProblems`, so there is one. */
 export function fabricById(plan: Pick<Plan, 'fabrics'>, id: string): Fabric {

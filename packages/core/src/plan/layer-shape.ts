@@ -11,8 +11,6 @@ export const backingSchema = z.strictObject({
   /** What a back without seams is cut from. */
   wide: fabricId,
   way: oneOf('A backing’s way', BACKING_CHOICES),
-  /** Its print runs one way and has to stay upright. */
-  oneWay: z.boolean(),
   /** Let in between the panels: leftover blocks with cloth between them, or cloth alone. */
   stripe: z.strictObject({ of: oneOf('A stripe', ['fabric', 'blocks']), fabric: fabricId }),
   /** As sewn together and trimmed: both sides, and corner to corner both ways. */

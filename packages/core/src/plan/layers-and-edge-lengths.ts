@@ -30,6 +30,7 @@ export function edgeLengths({ edge, binding }: Plan): Checked[] {
     [['edge', 'points', 'overlap'], points.overlap, RANGES.pointOverlap],
     [['edge', 'points', 'opening'], points.opening, RANGES.opening],
     [['binding', 'stripWidth'], binding.stripWidth, RANGES.strip],
+    ...(binding.seam === null ? [] : [[['binding', 'seam'], binding.seam, RANGES.bindingSeam] satisfies Checked]),
     ...flange,
     ...binding.leftovers.flatMap(({ width, length }, i): Checked[] => [[['binding', 'leftovers', i, 'width'], width, RANGES.leftover], [['binding', 'leftovers', i, 'length'], length, RANGES.leftoverLength]]),
     ...(binding.start === null ? [] : [[['binding', 'start'], binding.start, RANGES.start] satisfies Checked]),

@@ -64,6 +64,23 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
       fabrics: Array.isArray(plan['fabrics']) ? [...fabrics.map((f) => ({ price: null, ...f })), ...wide] : plan['fabrics'],
     };
   },
+
+  // Fabrics learnt their direction, alike sides and shrinkage; buying what squaring takes; a binding its seam; scallops their sides.
+  4: (plan) => {
+    const inches = plan['unit'] !== 'cm';
+    const { oneWay, ...backing } = isFields(plan['backing']) ? plan['backing'] : ({} as Fields);
+    const edge = isFields(plan['edge']) ? plan['edge'] : {};
+    return {
+      squaring: inches ? 0.5 : 1,
+      ...plan,
+      backing: isFields(plan['backing']) ? backing : plan['backing'],
+      edge: isFields(plan['edge']) ? { ...edge, scallop: isFields(edge['scallop']) ? { sides: ['top', 'right', 'bottom', 'left'], ...edge['scallop'] } : edge['scallop'] } : plan['edge'],
+      binding: isFields(plan['binding']) ? { seam: null, ...plan['binding'] } : plan['binding'],
+      fabrics: Array.isArray(plan['fabrics'])
+        ? plan['fabrics'].map((f: unknown) => (isFields(f) ? { direction: oneWay === true && f['id'] === backing['fabric'] ? 'one-way' : 'none', alike: false, shrinkage: 0, ...f } : f))
+        : plan['fabrics'],
+    };
+  },
 };
 
 /** Options that version 2 settings did not have, as they were then. */

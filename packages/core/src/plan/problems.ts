@@ -1,5 +1,5 @@
 import { formatWithUnit } from '../length/format.ts';
-import { limitIn } from '../length/rounding.ts';
+import { leastIn, limitIn, mostIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { settingOf } from '../setting/registry.ts';
 import { targetSize } from '../target/size.ts';
@@ -30,11 +30,12 @@ export function planProblems(plan: Plan): Problem[] {
   const within = (path: Problem['path'], value: number, range: Range) => {
     const least = limitIn(range.least, unit);
     const most = limitIn(range.most, unit);
-    if (atLeast(value, least) && atLeast(most, value)) return;
+    if (atLeast(value, leastIn(range.least, unit)) && atLeast(mostIn(range.most, unit), value)) return;
     say(path, `${range.what} of ${formatWithUnit(value, unit)} cannot be right: it lies between ${formatWithUnit(least, unit)} and ${formatWithUnit(most, unit)}.`);
   };
 
   within(['seam'], plan.seam, RANGES.seam);
+  within(['squaring'], plan.squaring, RANGES.squaring);
   within(['block', 'width'], plan.block.width, RANGES.block);
   within(['block', 'height'], plan.block.height, RANGES.block);
   for (const [key, value] of Object.entries(plan.grid)) {

@@ -13,6 +13,7 @@ export interface Range {
  */
 export const RANGES = {
   seam: { what: 'A seam allowance', least: 1 / 16, most: 1 },
+  squaring: { what: 'What squaring an end takes', least: 0, most: 4 },
   block: { what: 'A block', least: 1, most: 60 },
   measured: { what: 'A measured block', least: 1, most: 62 },
   border: { what: 'A border', least: 1 / 4, most: 30 },
@@ -38,5 +39,6 @@ export const RANGES = {
   leftoverLength: { what: 'A leftover’s length', least: 2, most: 300 },
   start: { what: 'Where a binding begins', least: 0, most: 220 },
   strip: { what: 'A binding strip', least: 1, most: 6 },
+  bindingSeam: { what: 'A binding’s seam', least: 1 / 8, most: 2 },
   usable: { what: 'A fabric’s usable width', least: 8, most: 130 },
 } satisfies Record<string, Range>;

@@ -1,15 +1,16 @@
 import { z } from 'zod';
+import { CLOTH_DIRECTIONS } from '../cloth/direction.ts';
 import { FACE_NAMES } from '../face/face.ts';
 import { BORDER_CORNERS } from '../border/corners.ts';
 import { SETTING_FABRICS, type SettingFabric } from '../layout/piece.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
 import { BED_IDS } from '../target/beds.ts';
 import { bindingSchema, edgeSchema } from './edge-shape.ts';
-import { colour, fabricId, length, name, whole } from './fields.ts';
+import { colour, fabricId, length, name, oneOf, whole } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -60,6 +61,12 @@ const fabricSchema = z.strictObject({
   usableWidth: length('The usable width'),
   /** What a yard, or a metre, of it costs; null where nobody has said. */
   price: z.number('A price is a plain number.').min(0, 'A price is not less than nothing.').max(1000, 'A price above 1000 cannot be right.').nullable(),
+  /** Which way its print runs along the selvage: none, one way up, or stripes that have no up. */
+  direction: oneOf('A fabric’s direction', CLOTH_DIRECTIONS),
+  /** Both sides look alike, as of a batik or a solid. */
+  alike: z.boolean('Say whether both sides of a fabric look alike: true or false.'),
+  /** Of its length, in the wash before it is cut; per cent, 0 for cloth that is not washed first. */
+  shrinkage: z.number('Shrinkage is a plain number of per cent.').min(0, 'Shrinkage is not less than nothing.').max(20, 'Shrinkage above 20 per cent cannot be right.'),
 });
 
 /** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
@@ -111,6 +118,8 @@ export const planShape = z.strictObject({
   title: name('The quilt’s name', 120),
   unit: z.enum(['in', 'cm'], 'The unit is "in" or "cm".'),
   seam: length('The seam allowance'),
+  /** Bought with every fabric besides what is needed: for squaring its end before the first cut. */
+  squaring: length('What squaring an end takes'),
   block: z.strictObject({ width: length('The block’s width'), height: length('The block’s height') }),
   pile: z.array(pileBlockSchema).max(PILE_LIMIT, `A pile holds at most ${PILE_LIMIT} blocks.`),
   /** Laid out on the wall, place by place; empty while blocks lie in the pile’s order. Places beyond its end are filled from what is left of the pile. */

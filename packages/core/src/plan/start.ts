@@ -1,23 +1,24 @@
+import { SIDES } from '../edge/choices.ts';
 import type { Unit } from '../length/unit.ts';
 import { settingOf, type SettingKind } from '../setting/registry.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { type Plan, SCHEMA_VERSION } from './shape.ts';
 
-/** Fabrics of a new quilt: our own palette, named for what they do. */
+/** Fabrics of a new quilt: our own palette, named for what they do; triangles, borders and binding each have their own. */
 const startFabrics = (unit: Unit): Plan['fabrics'] => {
-  const usableWidth = unit === 'in' ? 40 : 100;
-  const cloth: Plan['fabrics'] = [
-    { id: 'sash', name: 'Sash', colour: '#efe3cb', usableWidth, price: null },
-    { id: 'accent', name: 'Accent', colour: '#c4532f', usableWidth, price: null },
-    { id: 'border', name: 'Border', colour: '#2e4a5f', usableWidth, price: null },
-    { id: 'back', name: 'Backing', colour: '#8fa3ad', usableWidth, price: null },
-    { id: 'wide-back', name: 'Wide backing', colour: '#a9b8a4', usableWidth: unit === 'in' ? 104 : 260, price: null },
-    { id: 'batting', name: 'Batting', colour: '#f3efe2', usableWidth: unit === 'in' ? 88 : 220, price: null },
+  const cloth = (id: string, name: string, colour: string, usableWidth: number = USUAL.usable[unit]): Plan['fabrics'][number] =>
+    ({ id, name, colour, usableWidth, price: null, direction: 'none', alike: false, shrinkage: 0 });
+  return [
+    cloth('sash', 'Sash', '#efe3cb'),
+    cloth('accent', 'Accent', '#c4532f'),
+    cloth('triangle', 'Triangles', '#7d8f86'),
+    cloth('border', 'Border', '#2e4a5f'),
+    cloth('binding', 'Binding', '#4b3a4a'),
+    cloth('back', 'Backing', '#8fa3ad'),
+    cloth('wide-back', 'Wide backing', '#a9b8a4', USUAL.wideUsable[unit]),
+    cloth('batting', 'Batting', '#f3efe2', USUAL.battingUsable[unit]),
   ];
-  return cloth;
 };
-
-/** The seam that is usual (handbook preamble): a quarter inch, or 7.5 mm. */
-export const USUAL_SEAM: Readonly<Record<Unit, number>> = { in: 0.25, cm: 0.75 };
 
 /** A border as it begins: butted, sides first, cut across the fabric. */
 export const startBorder = (width: number, fabric: string): Plan['borders'][number] => ({
@@ -25,27 +26,25 @@ export const startBorder = (width: number, fabric: string): Plan['borders'][numb
 });
 
 /** Layers as they begin: the best way of backing, cotton batting, a grid quilted at home. */
-export const startLayers = (unit: Unit, back: string, wide: string): Pick<Plan, 'backing' | 'batting' | 'quilting'> => {
-  const inches = unit === 'in';
-  return {
-    backing: { overhang: inches ? 4 : 10, fabric: back, wide, way: 'best', oneWay: false, stripe: { of: 'fabric', fabric: back }, made: null },
-    batting: { fibre: 'cotton', colour: 'natural', way: 'best', rollWidth: inches ? 96 : 240, pieces: [] },
-    quilting: { by: 'home', marking: 'grid', spacing: inches ? 3 : 8, booking: null },
-  };
-};
+export const startLayers = (unit: Unit, back: string, wide: string): Pick<Plan, 'backing' | 'batting' | 'quilting'> => ({
+  backing: { overhang: USUAL.overhang[unit], fabric: back, wide, way: 'best', stripe: { of: 'fabric', fabric: back }, made: null },
+  batting: { fibre: 'cotton', colour: 'natural', way: 'best', rollWidth: USUAL.battingRoll[unit], pieces: [] },
+  quilting: { by: 'home', marking: 'grid', spacing: USUAL.quiltingLines[unit], booking: null },
+});
 
 /** An edge as it begins: square corners and a double-fold binding, straight grain; flange and points ready to be chosen. */
-export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan, 'edge' | 'binding'> => {
-  const inches = unit === 'in';
-  return {
-    edge: {
-      shape: 'square', corners: 'all', radius: inches ? 6 : 15, scallop: inches ? { width: 6, depth: 1 } : { width: 15, depth: 2.5 }, around: null, finishes: ['binding'],
-      flange: { visible: inches ? 0.25 : 0.5, fabric: accent },
-      points: { square: inches ? 4 : 10, overlap: inches ? 0.25 : 0.5, fold: 'nested', spread: 'all', fabrics: [accent], order: 'sequence', opening: inches ? 6 : 15, seed: 1 },
+export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan, 'edge' | 'binding'> => ({
+  edge: {
+    shape: 'square', corners: 'all', radius: USUAL.cornerRadius[unit],
+    scallop: { width: USUAL.scallopWidth[unit], depth: USUAL.scallopDepth[unit], sides: [...SIDES] }, around: null, finishes: ['binding'],
+    flange: { visible: USUAL.flange[unit], fabric: accent },
+    points: {
+      square: USUAL.pointSquare[unit], overlap: USUAL.pointOverlap[unit], fold: 'nested', spread: 'all', fabrics: [accent], order: 'sequence',
+      opening: USUAL.pointOpening[unit], seed: 1,
     },
-    binding: { stripWidth: inches ? 2.5 : 6.5, fabric, fold: 'double', grain: 'straight', school: 'plus-ten', flange: null, leftovers: [], start: null },
-  };
-};
+  },
+  binding: { stripWidth: USUAL.bindingStrip[unit], fabric, fold: 'double', grain: 'straight', school: 'plus-ten', seam: null, flange: null, leftovers: [], start: null },
+});
 
 /** Starting points offered for a new quilt, each a real job with everyday figures. */
 export const STARTS = [
@@ -66,7 +65,8 @@ export function startPlan(id: StartId): Plan {
     schemaVersion: SCHEMA_VERSION,
     title: start.name,
     unit: start.unit,
-    seam: USUAL_SEAM[start.unit],
+    seam: USUAL.seam[start.unit],
+    squaring: USUAL.squaring[start.unit],
     block: { width: start.block, height: start.block },
     pile: [],
     wall: [],
@@ -78,8 +78,8 @@ export function startPlan(id: StartId): Plan {
     measureBy: 'middle',
     target: null,
     ...startLayers(start.unit, 'back', 'wide-back'),
-    ...startEdge(start.unit, 'border', 'accent'),
+    ...startEdge(start.unit, 'binding', 'accent'),
     fabrics: startFabrics(start.unit),
-    fabricFor: { sash: 'sash', 'middle-sash': 'accent', 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash', cornerstone: 'accent', triangle: 'border', plain: 'sash', frame: 'border' },
+    fabricFor: { sash: 'sash', 'middle-sash': 'accent', 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash', cornerstone: 'accent', triangle: 'triangle', plain: 'sash', frame: 'triangle' },
   };
 }

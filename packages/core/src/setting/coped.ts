@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { type CutLength, type Piece, rectangle } from '../layout/piece.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
-import { limitIn } from '../length/rounding.ts';
+import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { evenTape } from './even-tape.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
@@ -53,11 +53,10 @@ export const coped: Setting<'coped', CopedOptions> = {
   refusals: ({ unit, block, options: { small } }) => {
     const path = ['setting', 'small'];
     const strip = (block.width - small) / 2;
-    const least = limitIn(1 / 4, unit);
-    if (!atLeast(strip, least)) {
+    if (!atLeast(strip, leastIn(1 / 4, unit))) {
       return [{ path, message: `Smaller blocks of ${formatWithUnit(small, unit)} leave coping strips of ${formatWithUnit(strip, unit)} beside blocks of ${formatWithUnit(block.width, unit)}: too narrow to sew. Give the smaller size here and the larger as the block.` }];
     }
-    if (!atLeast(Math.min(small, block.height - 2 * strip), limitIn(1, unit))) {
+    if (!atLeast(Math.min(small, block.height - 2 * strip), leastIn(1, unit))) {
       return [{ path, message: `Smaller blocks of ${formatWithUnit(small, unit)} leave nothing of a block ${formatWithUnit(block.height, unit)} high once coping strips of ${formatWithUnit(strip, unit)} go all round.` }];
     }
     return [];
@@ -92,17 +91,17 @@ export const coped: Setting<'coped', CopedOptions> = {
     const spare = limitIn(GENEROUS_INCHES, unit);
     const generous = chosen.coping === 'generous';
     const width: CutLength = generous ? { finished: strip, spare: { length: spare, says: `${show(spare)} to trim back` } } : { finished: strip };
-    const coping = (key: string, name: string, length: number): SettingPart => ({
+    const coping = (key: string, name: string, length: number, spares: 1 | 2): SettingPart => ({
       key, role: 'coping-strip', name, grain: 'square-to-edge', count: countOf(2 * small, `2 on each of ${small} small blocks = ${2 * small}`),
-      cutAs: { shape: 'rectangle', width, length: { finished: length, ...(generous ? { spare: { length: spare, says: `${show(spare)} to trim back` } } : {}) } },
+      cutAs: { shape: 'rectangle', width, length: { finished: length, ...(generous ? { spare: { length: spares * spare, says: spares === 1 ? `${show(spare)} to trim back` : `2 × ${show(spare)} that the side strips are wider` } } : {}) } },
       notes: generous ? [`Sew the strips on, then trim every small block back to ${show(w)} × ${formatWithUnit(h, unit)} finished, the block in the middle.`] : [],
     });
     const parts: SettingPart[] = [
       { key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: countOf(across * down - small, `${across * down} places less ${small} smaller = ${across * down - small}`) },
       ...(small === 0 ? [] : [
         { key: 'small-block', role: 'block', name: 'Smaller blocks', grain: 'square-to-edge', count: countOf(small, `${small} of ${across * down} places`) } as const,
-        coping('coping-side', 'Coping strips, sides', inner.height),
-        coping('coping-end', 'Coping strips, top and bottom', w),
+        coping('coping-side', 'Coping strips, sides', inner.height, 1),
+        coping('coping-end', 'Coping strips, top and bottom', w, 2),
       ]),
     ];
     return {

@@ -27,20 +27,24 @@ export const triangleRuleField = {
   choices: [{ value: 'trade', label: 'Trade rule, next 1/8 up' }, { value: 'exact', label: 'Exact, next mark up' }],
 } as const satisfies SettingField;
 
+/** Why a setting triangle's square is cut as it is (rule TR-1): the straight grain lies on the quilt's edge, the bias inside. */
+const CUT_TWICE = 'Cut twice, corner to corner: so the straight grain lies on the long side, along the quilt’s edge, and the bias lies inside, where a seam holds it.';
+export const CUT_ONCE = 'Cut once, corner to corner: so the straight grain lies on both short sides, along the outside, and the bias lies inside, where a seam holds it.';
+
 /** Side setting triangles an on-point grid needs: one between each two blocks along every edge. */
 export const sideTriangles = ({ across, down }: Grid): number => 2 * (across - 1) + 2 * (down - 1);
 
-/** The triangles that fill an on-point centre out to a rectangle; grain along the quilt's edge (handbook 4). */
+/** The triangles that fill an on-point centre out to a rectangle; grain along the quilt's edge (rule TR-1). */
 export function edgeTriangleParts(grid: Grid, { lead, pitch, float }: EdgeGeometry, rule: TriangleRule): SettingPart[] {
   const sides = sideTriangles(grid);
   const corners: SettingPart = {
-    key: 'corner-triangle', role: 'corner-triangle', name: 'Corner triangles', grain: 'square-to-edge', rule, count: countOf(4, 'One at each corner: 4'),
+    key: 'corner-triangle', role: 'corner-triangle', name: 'Corner triangles', grain: 'square-to-edge', rule, count: countOf(4, 'One at each corner: 4'), notes: [CUT_ONCE],
     cutAs: { shape: 'half-square', side: { finished: lead + 2 * float } },
   };
   if (sides === 0) return [corners];
   const working = `Top and bottom 2 × (${grid.across} − 1), sides 2 × (${grid.down} − 1): ${sides}`;
   return [corners, {
-    key: 'side-triangle', role: 'side-triangle', name: 'Side triangles', grain: 'square-to-edge', rule, count: countOf(sides, working),
+    key: 'side-triangle', role: 'side-triangle', name: 'Side triangles', grain: 'square-to-edge', rule, count: countOf(sides, working), notes: [CUT_TWICE],
     cutAs: { shape: 'quarter-square', side: { finished: pitch + 2 * float } },
   }];
 }
@@ -48,7 +52,7 @@ export function edgeTriangleParts(grid: Grid, { lead, pitch, float }: EdgeGeomet
 /**
  * The pieces of those parts. With a float each triangle is cut larger, and what lies outside its row is
  * trimmed away: rows run from lower left to upper right, each seam straight on to the quilt's edge, and
- * the corners at the ends of the longest rows are sewn on last (handbook 10), across what lies there.
+ * the corners at the ends of the longest rows are sewn on last (rule SW-1), across what lies there.
  *
  * @param at where the bounding box of the points has its top left corner
  */

@@ -4,7 +4,7 @@ import { diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 import { evenTape } from './even-tape.ts';
-import { triangleOptions, triangleRuleField } from './edge-triangles.ts';
+import { CUT_ONCE, triangleOptions, triangleRuleField } from './edge-triangles.ts';
 import { squareBlocksOnly } from './refusals.ts';
 import type { Setting } from './setting.ts';
 
@@ -64,7 +64,7 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
         { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: framed.blocksNeeded(grid, chosen) },
         {
           key: 'frame', role: 'frame-triangle', name: 'Frame triangles', grain: 'square-to-edge', rule: chosen.triangles,
-          ...(chosen.frame === 'exact' ? {} : generous(block.width + 2 * seam, seam, unit)),
+          ...(chosen.frame === 'exact' ? { notes: [CUT_ONCE] } : generous(block.width + 2 * seam, seam, unit)),
           count: countOf(triangles, `4 round each of ${across * down} blocks = ${triangles}`),
         },
       ],
@@ -77,5 +77,5 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
 /** Squares as large as the cut block, two to a block, and what is done with what is too much (handbook 4). */
 const generous = (cut: number, seam: number, unit: Unit) => ({
   cutAs: { shape: 'half-square', side: { cut, says: `As large as the cut block, ${formatLength(cut, unit)}` } },
-  notes: [`Sew opposite triangles first, then square each unit up with ${formatWithUnit(seam, unit)} left beyond every point of the block.`],
+  notes: [CUT_ONCE, `Sew opposite triangles first, then square each unit up with ${formatWithUnit(seam, unit)} left beyond every point of the block.`],
 }) as const;

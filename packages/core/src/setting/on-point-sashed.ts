@@ -3,6 +3,7 @@ import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
 import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import { type EdgeGeometry, edgePieces, edgeTriangleParts, floatField, floatTape, sideTriangles, triangleOptions, triangleRuleField } from './edge-triangles.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { sensibleFloat, sensibleSash, squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 import { slanting } from './slanting.ts';
@@ -37,7 +38,7 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
   describes: 'Blocks on a corner, sashes and cornerstones round every one.',
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
-  start: (unit) => ({ kind: 'on-point-sashed', sash: unit === 'in' ? 1.5 : 4, plainBetween: false, edgeStones: 'whole', float: 0, triangles: 'trade' }),
+  start: (unit) => ({ kind: 'on-point-sashed', sash: USUAL.sash[unit], plainBetween: false, edgeStones: 'whole', float: 0, triangles: 'trade' }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
     { key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true },

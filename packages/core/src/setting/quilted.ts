@@ -4,6 +4,7 @@ import { type CutLength, type Piece, rectangle, type Underlayer } from '../layou
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { limitIn } from '../length/rounding.ts';
 import type { Unit } from '../length/unit.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
 import { sashedSize, sashTape, stopsAlong } from './sash-lines.ts';
 import type { Setting, SettingPart } from './setting.ts';
@@ -25,7 +26,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
   describes: 'Blocks quilted already, joined by covered sashing.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
-  start: (unit) => ({ kind: 'quilted', sash: unit === 'in' ? 2 : 5 }),
+  start: (unit) => ({ kind: 'quilted', sash: USUAL.wideSash[unit] }),
   fields: [{ key: 'sash', label: 'Sash, finished', type: 'length' }],
   otherBlocks: true,
   quilted: true,

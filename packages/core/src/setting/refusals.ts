@@ -1,5 +1,5 @@
 import { formatLength, formatWithUnit } from '../length/format.ts';
-import { limitIn } from '../length/rounding.ts';
+import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 import type { BlockSize, SettingRefusal } from './setting.ts';
@@ -30,7 +30,7 @@ export function sensibleSash(sash: number, strips: number, block: BlockSize, uni
   const path = ['setting', 'sash'];
   const least = limitIn(1 / 4, unit) * strips;
   const shorter = Math.min(block.width, block.height);
-  if (!atLeast(sash, least)) {
+  if (!atLeast(sash, leastIn(1 / 4, unit) * strips)) {
     const pieced = strips === 1 ? '' : ` of ${strips} strips`;
     return [{ path, message: `A sash${pieced} of ${formatWithUnit(sash, unit)} cannot be sewn: make it ${formatWithUnit(least, unit)} or more, finished.` }];
   }

@@ -1,5 +1,8 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { rulerNearest } from '../length/rounding.ts';
+import { formatWithUnit } from '../length/format.ts';
+import type { Unit } from '../length/unit.ts';
 
 /** Sash lines in one direction: one between each two blocks, and one at either end when it runs round the outside. */
 export const sashLines = (blocks: number, outer: boolean): number => (outer ? blocks + 1 : blocks - 1);
@@ -36,14 +39,40 @@ export function sashedSize(blocks: number, block: number, sash: number, outer: b
 /** `(4 + 1)` or `(4 − 1)`, as it stands in a working. */
 export const linesText = (blocks: number, outer: boolean): string => (outer ? `(${blocks} + 1)` : `(${blocks} − 1)`);
 
+/**
+ * How a long sash is marked so that the blocks on either side of it do not drift apart (rule ST-4).
+ *
+ * @param first where the first block begins, from the strip's end as cut
+ */
+export function blockMarks(first: number, size: number, sash: number, unit: Unit): string {
+  const between = sash > 0 ? `, each ${formatWithUnit(size, unit)} long` : '';
+  return `Mark the block lines on each before it is sewn: blocks begin ${formatWithUnit(first, unit)} from its end and every ${formatWithUnit(size + sash, unit)} after${between}. Both sides are pinned to the marks, or they drift.`;
+}
+
 /** Part of strip number `strip` of a sash pieced of `strips`: the middle one of three has a cloth of its own, as has the second of two. */
 export const stripPart = (part: string, strip: number): string => (strip === 1 ? `${part}-middle` : part);
 
+/**
+ * Finished widths of the strips a sash is pieced of, side by side: the outer ones alike and on the ruler, the one
+ * with a cloth of its own taking what is left, so that together they are the sash exactly (rule ST-9). In `unit`.
+ */
+export function stripWidths(sash: number, strips: number, unit: Unit): number[] {
+  if (strips === 1) return [sash];
+  const outer = rulerNearest(unit).apply(sash / strips);
+  const inner = sash - outer * (strips - 1);
+  return strips === 2 ? [outer, inner] : [outer, inner, outer];
+}
+
 /** One sash as its strips, side by side across its width. */
-export function sashPieces(id: string, part: string, x: number, y: number, width: number, height: number, strips: number, upright: boolean): Piece[] {
-  return Array.from({ length: strips }, (_, i) => ({
-    id: strips === 1 ? id : `${id}-strip-${i}`,
-    part: stripPart(part, i),
-    outline: upright ? rectangle(x + (i * width) / strips, y, width / strips, height) : rectangle(x, y + (i * height) / strips, width, height / strips),
-  }));
+export function sashPieces(id: string, part: string, x: number, y: number, width: number, height: number, widths: readonly number[], upright: boolean): Piece[] {
+  let from = 0;
+  return widths.map((strip, i) => {
+    const at = from;
+    from += strip;
+    return {
+      id: widths.length === 1 ? id : `${id}-strip-${i}`,
+      part: stripPart(part, i),
+      outline: upright ? rectangle(x + at, y, strip, height) : rectangle(x, y + at, width, strip),
+    };
+  });
 }

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
 import { type Piece, rectangle } from '../layout/piece.ts';
-import { formatLength } from '../length/format.ts';
+import { formatWorking } from '../length/format.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
-import { linesText, sashedSize, sashLines, sashPieces, sashTape, stopsAlong, stripPart } from './sash-lines.ts';
+import { blockMarks, linesText, sashedSize, sashLines, sashPieces, sashTape, stopsAlong, stripPart, stripWidths } from './sash-lines.ts';
 import type { Centre, Setting, SettingInput, SettingPart } from './setting.ts';
 
 const options = z.strictObject({
@@ -27,7 +28,7 @@ export const sashed: Setting<'sashed', SashedOptions> = {
   describes: 'Strips of sashing between the blocks.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
-  start: (unit) => ({ kind: 'sashed', sash: unit === 'in' ? 1.5 : 4, outerSash: true, cornerstones: true, strips: '1' }),
+  start: (unit) => ({ kind: 'sashed', sash: USUAL.sash[unit], outerSash: true, cornerstones: true, strips: '1' }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
     { key: 'outerSash', label: 'Sash round the outside', type: 'switch', sizes: true },
@@ -45,8 +46,8 @@ export const sashed: Setting<'sashed', SashedOptions> = {
 
   layOut: (input) => {
     const { unit, block, grid, options: { sash, outerSash, cornerstones, strips }, origin } = input;
-    const show = (v: number) => formatLength(v, unit);
-    const pieced = Number(strips);
+    const show = (v: number) => formatWorking(v, unit);
+    const widths = stripWidths(sash, Number(strips), unit);
     const x = stopsAlong(grid.across, block.width, sash, outerSash, origin.x);
     const y = stopsAlong(grid.down, block.height, sash, outerSash, origin.y);
     const width = sashedSize(grid.across, block.width, sash, outerSash, show);
@@ -57,14 +58,14 @@ export const sashed: Setting<'sashed', SashedOptions> = {
         const outline = rectangle(left, top, block.width, block.height);
         pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * grid.across + column, spot: { column, row } });
       });
-      x.sashAt.forEach((left, line) => pieces.push(...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, pieced, true)));
+      x.sashAt.forEach((left, line) => pieces.push(...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, widths, true)));
     });
     y.sashAt.forEach((top, line) => {
       if (!cornerstones) {
-        pieces.push(...sashPieces(`level-${line}`, 'level', origin.x, top, width.value, sash, pieced, false));
+        pieces.push(...sashPieces(`level-${line}`, 'level', origin.x, top, width.value, sash, widths, false));
         return;
       }
-      x.blockAt.forEach((left, column) => pieces.push(...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, pieced, false)));
+      x.blockAt.forEach((left, column) => pieces.push(...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, widths, false)));
       x.sashAt.forEach((left, column) => {
         pieces.push({ id: `cornerstone-${line}-${column}`, part: 'cornerstone', outline: rectangle(left, top, sash, sash) });
       });
@@ -79,19 +80,19 @@ export const sashed: Setting<'sashed', SashedOptions> = {
   },
 };
 
-function parts({ grid, options: chosen }: SettingInput<SashedOptions>): Centre['parts'] {
-  const { outerSash, cornerstones, strips } = chosen;
+function parts({ unit, block, grid, options: chosen, seam }: SettingInput<SashedOptions>): Centre['parts'] {
+  const { sash, outerSash, cornerstones, strips } = chosen;
   const { across, down } = grid;
   const uprightLines = sashLines(across, outerSash);
   const levelLines = sashLines(down, outerSash);
   const found: SettingPart[] = [
     { key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: sashed.blocksNeeded(grid, chosen) },
   ];
-  const sashes = (key: string, name: string, value: number, working: string) => {
+  const sashes = (key: string, name: string, value: number, working: string, notes: readonly string[] = []) => {
     if (value === 0) return;
     const add = (partKey: string, partName: string, each: number, fabric?: 'middle-sash') =>
       found.push({
-        key: partKey, role: 'sash', name: partName, grain: 'square-to-edge', ...(fabric ? { fabric } : {}),
+        key: partKey, role: 'sash', name: partName, grain: 'square-to-edge', notes, ...(fabric ? { fabric } : {}),
         count: countOf(value * each, `${working} = ${value}`, ...(each > 1 ? [`${each} strips in each: ${value * each}`] : [])),
       });
     add(key, strips === '1' ? name : `${name}, outer strips`, strips === '3' ? 2 : 1);
@@ -108,7 +109,7 @@ function parts({ grid, options: chosen }: SettingInput<SashedOptions>): Centre['
       });
     }
   } else {
-    sashes('level', 'Level sashes', levelLines, `Level, the whole width: ${linesText(down, outerSash)}`);
+    sashes('level', 'Level sashes', levelLines, `Level, the whole width: ${linesText(down, outerSash)}`, [blockMarks(seam + (outerSash ? sash : 0), block.width, sash, unit)]);
   }
   return found;
 }

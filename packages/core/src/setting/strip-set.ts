@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
 import { type Band, type Piece, rectangle } from '../layout/piece.ts';
 import { formatLength } from '../length/format.ts';
+import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
-import { linesText, sashedSize, sashLines, sashTape, stopsAlong } from './sash-lines.ts';
+import { blockMarks, linesText, sashedSize, sashLines, sashTape, stopsAlong } from './sash-lines.ts';
 import type { Setting, SettingPart } from './setting.ts';
 
 const options = z.strictObject({
@@ -24,7 +25,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
   describes: 'Long strips between columns or rows only.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
-  start: (unit) => ({ kind: 'strip-set', direction: 'columns', sash: unit === 'in' ? 2 : 5, outerSash: false }),
+  start: (unit) => ({ kind: 'strip-set', direction: 'columns', sash: USUAL.wideSash[unit], outerSash: false }),
   fields: [
     { key: 'direction', label: 'Strips between', type: 'choice', sizes: true, choices: [{ value: 'columns', label: 'Columns' }, { value: 'rows', label: 'Rows' }] },
     { key: 'sash', label: 'Strip, finished', type: 'length' },
@@ -35,7 +36,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
     count * size + ((way === 'across') === (direction === 'columns') ? sashLines(count, outerSash) * sash : 0),
   pieceCount: ({ across, down }, { direction, outerSash }) => across * down + sashLines(direction === 'columns' ? across : down, outerSash),
   refusals: ({ unit, block, options: { sash } }) => sensibleSash(sash, 1, block, unit),
-  layOut: ({ unit, block, grid, options: chosen, origin }) => {
+  layOut: ({ unit, block, grid, options: chosen, seam, origin }) => {
     const { direction, sash, outerSash } = chosen;
     const show = (v: number) => formatLength(v, unit);
     const columns = direction === 'columns';
@@ -59,7 +60,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
     const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: stripSet.blocksNeeded(grid, chosen) }];
     if (lines > 0) {
       const working = `Between ${blocks} ${direction}${outerSash ? ' and outside them' : ''}: ${linesText(blocks, outerSash)} = ${lines}`;
-      parts.push({ key: 'strip', role: 'sash', name: 'Strips', grain: 'square-to-edge', count: countOf(lines, working) });
+      parts.push({ key: 'strip', role: 'sash', name: 'Strips', grain: 'square-to-edge', count: countOf(lines, working), notes: [blockMarks(seam, columns ? block.height : block.width, 0, unit)] });
     }
     const bands = (stops: typeof x.stops, size: number, stripped: boolean): Band[] => sashTape(stops, size, stripped ? sash : 0, 'strip');
     return { width, height, parts, pieces, bands: { across: bands(x.stops, block.width, columns), down: bands(y.stops, block.height, !columns) } };

@@ -1,5 +1,5 @@
-import { lengthOf, type Figure } from '../figure/figure.ts';
-import { formatExact, formatWithUnit } from '../length/format.ts';
+import { type Figure, lengthOf } from '../figure/figure.ts';
+import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 
@@ -13,34 +13,62 @@ export interface ShopCut {
   readonly text: string;
 }
 
-/** Parts of a yard that shops cut to (handbook 1), in inches. */
+/** What is bought besides what is needed. */
+export interface Allowance {
+  /** Taken off to square the end before the first cut, in the plan's unit. */
+  readonly squaring: number;
+  /** Of the length, in the wash before it is cut; per cent. */
+  readonly shrinkage: number;
+}
+
+/** Nothing besides what is needed: cloth that is there already, cut square. */
+export const NO_ALLOWANCE: Allowance = { squaring: 0, shrinkage: 0 };
+
+/** Parts of a yard that shops cut to (rule BU-1), in inches. */
 const YARD_PARTS: readonly (readonly [inches: number, written: string])[] = [
   [0, ''], [4.5, '1/8'], [9, '1/4'], [12, '1/3'], [13.5, '3/8'], [18, '1/2'], [22.5, '5/8'], [24, '2/3'], [27, '3/4'], [31.5, '7/8'], [36, '1'],
 ];
+/** Metric shops cut to whole 10 cm (rule BU-1). */
+const METRE_STEP = 10;
 
-/** Up to the next length a shop cuts: parts of a yard, or whole 10 cm. Nothing needed is nothing bought. */
-export function shopCut(needed: number, unit: Unit): ShopCut {
-  return unit === 'in' ? yardCut(needed) : metreCut(needed);
+/**
+ * What to ask the shop for: what is needed with its allowance, up to the next length a shop cuts (rules BU-1,
+ * BU-2). Nothing needed is nothing bought. The working says so where the allowance costs a step.
+ */
+export function shopCut(needed: number, { squaring, shrinkage }: Allowance, unit: Unit): ShopCut {
+  if (needed <= TOLERANCE) return nextCut(0, [`${formatExact(0)} needed`], unit);
+  const mark = unit === 'in' ? '″' : ' cm';
+  const square = needed + squaring;
+  const unwashed = square / (1 - shrinkage / 100);
+  const lines = [
+    squaring > 0 ? `${formatExact(needed)} needed + ${formatWorking(squaring, unit)} to square the end = ${formatExact(square)}${mark}` : `${formatExact(needed)}${mark} needed`,
+    ...(shrinkage > 0 ? [`÷ (1 − ${formatExact(shrinkage)} %) that the wash takes = ${formatExact(unwashed)}${mark}`] : []),
+  ];
+  const bare = nextCut(needed, [], unit);
+  const bought = nextCut(unwashed, lines, unit);
+  const lifted = bought.length.value > bare.length.value + TOLERANCE;
+  if (!lifted) return bought;
+  const why = `${bare.text} would hold it with nothing to spare; ${[squaring > 0 ? 'squaring' : '', shrinkage > 0 ? 'shrinking' : ''].filter(Boolean).join(' and ')} makes it ${bought.text}`;
+  return { ...bought, length: { ...bought.length, working: [...bought.length.working, why] } };
 }
 
-function yardCut(needed: number): ShopCut {
+function nextCut(length: number, lines: readonly string[], unit: Unit): ShopCut {
+  const { bought, amount, step } = unit === 'in' ? yardCut(length) : metreCut(length);
+  const text = `${amount} ${unit === 'in' ? 'yd' : 'm'}`;
+  const last = `${lines.at(-1) ?? formatExact(length)}, next ${step}: ${text}${unit === 'in' ? ` = ${formatWithUnit(bought, 'in')}` : ''}`;
+  return { amount, text, length: lengthOf(bought, ...lines.slice(0, -1), last) };
+}
+
+function yardCut(needed: number): { bought: number; amount: string; step: string } {
   const yards = Math.floor((needed + TOLERANCE) / 36);
   const rest = needed - yards * 36;
   const [part, written] = YARD_PARTS.find(([inches]) => rest <= inches + TOLERANCE)!;
   const whole = part === 36 ? yards + 1 : yards;
   const amount = [whole > 0 || part === 0 ? String(whole) : '', part === 36 ? '' : written].filter(Boolean).join(' ');
-  const bought = yards * 36 + part;
-  return {
-    amount,
-    text: `${amount} yd`,
-    length: lengthOf(bought, `${exactly(needed, 'in')} needed, next shop cut: ${amount} yd = ${formatWithUnit(bought, 'in')}`),
-  };
+  return { bought: yards * 36 + part, amount, step: 'shop cut' };
 }
 
-function metreCut(needed: number): ShopCut {
-  const bought = Math.ceil((needed - TOLERANCE) / 10) * 10;
-  const amount = (bought / 100).toFixed(1);
-  return { amount, text: `${amount} m`, length: lengthOf(bought, `${exactly(needed, 'cm')} needed, next 10 cm: ${amount} m`) };
+function metreCut(needed: number): { bought: number; amount: string; step: string } {
+  const bought = Math.ceil((needed - TOLERANCE) / METRE_STEP) * METRE_STEP;
+  return { bought, amount: (bought / 100).toFixed(1), step: `${METRE_STEP} cm` };
 }
-
-const exactly = (value: number, unit: Unit): string => `${formatExact(value)}${unit === 'in' ? '″' : ' cm'}`;

@@ -22,6 +22,6 @@ export function clothFor(plan: Plan, use: SettingFabric): number {
 export function clothCheck(plan: Plan, { inHand }: FitRequest): (shape: Shape, lengths: Lengths) => boolean {
   return (shape, lengths) => {
     const design: Plan = { ...plan, setting: optionsWith(shape, lengths), grid: shape.grid, borders: [], measured: [] };
-    return inHand.every(({ use, length }) => atLeast(length, clothFor(design, use)));
+    return inHand.every(({ use, length }) => atLeast(length, clothFor(design, use) + plan.squaring));
   };
 }

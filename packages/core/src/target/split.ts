@@ -1,10 +1,11 @@
 import { computeQuilt, type Quilt } from '../compute.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
-import { forAnotherTop } from '../plan/another-top.ts';
+import { asAnotherQuilt, forAnotherTop } from '../plan/another-top.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
+import { allowanceFor } from '../plan/fabric-use.ts';
 import { MOST_PLACES } from './request.ts';
 import { isRibbon } from './ribbon.ts';
 
@@ -32,7 +33,7 @@ const MOST_WAYS = 8;
 
 /**
  * Ways of making `quilts` smaller quilts of the same blocks in the same setting, each with the borders
- * the one has (handbook 4: one quilt cut into two needs more border, and how much is to be said). Few
+ * the one has (rule TG-2: one quilt cut into two needs more border, and how much is to be said). Few
  * blocks over and the proportions of the one come first: leaving a quarter of the blocks out weighs as
  * much as a quilt nearly three times as long for its width.
  */
@@ -62,9 +63,9 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
 }
 
 function splitInto(plan: Plan, whole: Quilt, quilts: number, grid: Split['grid'], needs: number, blocks: number): Split {
-  const plans = Array.from({ length: quilts }, (_, i): Plan => forAnotherTop({
+  const plans = Array.from({ length: quilts }, (_, i): Plan => forAnotherTop(asAnotherQuilt({
     ...plan, title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`, grid, pile: plan.pile.slice(i * needs, (i + 1) * needs),
-  }));
+  })));
   const one = computeQuilt(plans[0]!);
   const show = (v: number) => formatLength(v, plan.unit);
   const before = borderRun(whole);
@@ -81,7 +82,10 @@ function splitInto(plan: Plan, whole: Quilt, quilts: number, grid: Split['grid']
     finished: { width: one.finished.width.value, height: one.finished.height.value },
     border: lengthOf(run, ...one.pieces.filter((p) => p.role === 'border' && !p.under).map((p) => `${p.name}: ${p.count.value} × ${show(lengthOfCut(p))}`), `Together ${formatExact(run)}`),
     extra: lengthOf(quilts * run - before, `${quilts} × ${formatExact(run)} − ${formatExact(before)} for the one quilt = ${formatExact(quilts * run - before)}`),
-    cloth: names.map(({ id, name }) => ({ name, before: shopCut(need(whole, id), plan.unit), after: shopCut(quilts * need(one, id), plan.unit) })),
+    cloth: names.map((fabric) => {
+      const bought = (length: number) => shopCut(length, allowanceFor(plan, fabric), plan.unit);
+      return { name: fabric.name, before: bought(need(whole, fabric.id)), after: bought(quilts * need(one, fabric.id)) };
+    }),
     toTarget: missing && missing.sides >= 0 && missing.ends >= 0 ? missing : null,
   };
 }

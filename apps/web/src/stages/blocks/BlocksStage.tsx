@@ -1,4 +1,4 @@
-import { type CutTo, doubtOf, formatWithUnit, kindOf, type Layout, type PileBlock, type Plan, type ReadBlocks, readBlocksCsv, VERDICT_NAMES, verdictOn, wallOf, writeBlocksCsv } from '@lattice/core';
+import { type CutTo, doubtOf, formatWithUnit, kindOf, type Layout, numberOf, type PileBlock, type Plan, proposedCut, type ReadBlocks, readBlocksCsv, VERDICT_NAMES, verdictOn, wallOf, writeBlocksCsv } from '@lattice/core';
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -52,12 +52,11 @@ export function BlocksStage() {
   const edit = useEdit();
   const { pile, unit, seam, block } = plan;
   const meant: CutTo = useMemo(() => ({ width: block.width + 2 * seam, height: block.height + 2 * seam }), [block, seam]);
-  /** Width all are cut to; null: as meant. */
-  const [cutWidth, setCutWidth] = useState<number | null>(null);
-  const cut: CutTo = useMemo(() => {
-    const width = cutWidth ?? meant.width;
-    return { width, height: meant.height + width - meant.width };
-  }, [meant, cutWidth]);
+  /** Size all are cut to; null: as proposed, so that verdicts and proposal are of one size. */
+  const [chosenCut, setCut] = useState<CutTo | null>(null);
+  const proposed = useMemo(() => proposedCut(plan), [plan]);
+  const cut: CutTo = chosenCut ?? proposed;
+  const setCutWidth = (width: number) => setCut({ width, height: cut.height + width - cut.width });
   const [edges, setEdges] = useState(pile.some((b) => b.edges));
   const [problem, setProblem] = useState<string | null>(null);
   const [kind, setKind] = useState<string | null>(null);
@@ -107,7 +106,7 @@ export function BlocksStage() {
     <StageGrid>
       <Work>
         <div className="bar">
-          <h2>{pile.length === 0 ? 'No blocks yet' : `${pile.length} blocks`}</h2>
+          <h2>{pile.length === 0 ? 'No blocks yet' : numberOf(pile.length, 'block')}</h2>
           <Button onPress={() => edit((p) => withMoreBlocks(p, [{ name: `Block ${p.pile.length + 1}`, width: null, height: null }]))}><Plus size={15} aria-hidden />Add a block</Button>
           <FileTrigger acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']} onSelect={(files) => void readTable(files, unit).then((found) => setRead(found && { table: found, from: null }))}>
             <Button><FileUp size={15} aria-hidden />From a CSV</Button>
@@ -134,7 +133,7 @@ export function BlocksStage() {
         {toWork.length > worked && (
           <Caution>Trimming: close the cutter at every put-down, cut away from yourself with the hand behind the ruler’s edge, shift the hand rather than reach, and change a dull blade.</Caution>
         )}
-        <SizeChoices cut={cut} onCut={setCutWidth} />
+        <SizeChoices cut={cut} onCut={setCut} />
         <KindsSection pile={pile} unit={unit} chosen={kind} onChoose={setKind} />
         <TapePanel unit={unit} meant={meant.width} onReading={takeReading} />
         <Section title="Measured places">
@@ -157,7 +156,7 @@ export function BlocksStage() {
       <UnderstoodSheet
         read={read?.table ?? null}
         ways={[
-          { name: pile.length > 0 ? `Put these ${read?.table.blocks.length} in place of the pile` : `Use these ${read?.table.blocks.length} blocks`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) },
+          { name: pile.length > 0 ? `Put ${numberOf(read?.table.blocks.length ?? 0, 'block')} in place of the pile` : `Use ${numberOf(read?.table.blocks.length ?? 0, 'block')}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) },
           ...(pile.length > 0 ? [{ name: 'Add them to the pile', take: ({ blocks }: ReadBlocks) => edit((p) => withMoreBlocks(p, blocks)) }] : []),
           ...(read && read.from !== null && pile[read.from] ? [{ name: `Fill sizes from ${pile[read.from]!.name} on`, take: ({ blocks }: ReadBlocks) => edit((p) => withSizesFrom(p, read.from!, blocks)) }] : []),
         ]}

@@ -1,10 +1,10 @@
-import { formatFine, formatWithUnit, fromInches, type RowSpread, type Unit } from '@lattice/core';
-import { useEffect, useState } from 'react';
+import { seamsAlong, formatFine, formatWithUnit, fromInches, type RowSpread, type Unit } from '@lattice/core';
+import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { selectPlan } from '../../quilt/selectors.ts';
 import type { ChanceJob } from '../../workers/chance.worker.ts';
 
 const Spread = styled.div`
@@ -25,13 +25,13 @@ const HANDS: Readonly<Record<Unit, readonly { id: string; name: string }[]>> = {
 /** How rows come out when every cut and every seam is a little off: many are sewn in a worker. */
 export function Chance({ fat }: { fat: number }) {
   const plan = useAppSelector(selectPlan);
-  const { layout } = useAppSelector(selectQuilt);
   const { unit } = plan;
   const [cutting, setCutting] = useState(HANDS[unit][2]!.id);
   const [sewing, setSewing] = useState(HANDS[unit][1]!.id);
   const tolerance = fromInches(1 / 8, unit);
-  const pieces = layout.bands.across.filter((b) => b.role !== 'border').length;
-  const spread = useChance({ scatter: { pieces, seams: pieces - 1, cutting: Number(cutting), sewing: Number(sewing), fat }, tolerance });
+  const { square, slanting } = useMemo(() => seamsAlong(plan, 'across'), [plan]);
+  const seams = square + slanting;
+  const spread = useChance({ scatter: { pieces: seams + 1, seams, slanting, cutting: Number(cutting), sewing: Number(sewing), fat }, tolerance });
   const show = (v: number) => formatWithUnit(Math.abs(v), unit);
   const off = (v: number) => `${show(v)} ${v < 0 ? 'narrower' : 'wider'}`;
   return (

@@ -50,7 +50,7 @@ function costOf({ remade, coped, counts, pointsLost, quilt }: SizeChoice, show: 
 }
 
 /** The sizes all could be cut to, the proposed one first with its reason, and taking one as the block of the plan. */
-export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (width: number) => void }) {
+export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (cut: CutTo) => void }) {
   const plan = useAppSelector(selectPlan);
   const quilt = useAppSelector(selectQuilt);
   const edit = useEdit();
@@ -61,13 +61,13 @@ export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (width: number)
   const same = near(finished.width, block.width) && near(finished.height, block.height);
   const changes = useMemo(() => (same ? [] : changesBetween(quilt, computeQuilt({ ...plan, block: { width: cut.width - 2 * plan.seam, height: cut.height - 2 * plan.seam } }), plan.unit)), [plan, quilt, same, cut.width, cut.height]);
   if (choices.length === 0) return null;
-  const chosen = choices.find((c) => near(c.cut.width, cut.width))?.key ?? null;
+  const chosen = choices.find((c) => near(c.cut.width, cut.width) && near(c.cut.height, cut.height))?.key ?? null;
   return (
     <Section title="What to cut them to">
       <Choices
         aria-label="What to cut the blocks to"
         value={chosen}
-        onChange={(key) => onCut(choices.find((c) => c.key === key)!.cut.width)}
+        onChange={(key) => onCut(choices.find((c) => c.key === key)!.cut)}
       >
         {choices.map((choice, i) => (
           <Choice key={choice.key} value={choice.key} data-testid={`choice-${choice.key}`}>

@@ -23,7 +23,7 @@ const Steps = styled.ol`
   color: var(--soft);
 `;
 
-/** Usual strips, narrow to generous (handbook 7), and in centimetres as they are cut there (from memory). */
+/** Usual strips, narrow to generous (rule BD-4), and in centimetres as they are cut there (from memory). */
 const STRIPS = { in: [2, 2.25, 2.5, 3], cm: [5, 5.5, 6.5, 7.5] } as const;
 const FOLDS = [{ id: 'double', name: 'Double' }, { id: 'single', name: 'Single' }];
 const grains = BINDING_GRAINS.map((id) => ({ id, name: GRAIN_NAMES[id] }));
@@ -50,10 +50,14 @@ export function BindingSection({ binding }: { binding: Binding }) {
       <AdviceFor path="binding.grain" />
       <AdviceFor path="binding.stripWidth" />
       <ChoiceField labelled label="Allowance" value={chosen.school} choices={BINDING_SCHOOLS.map((id) => ({ id, name: SCHOOL_NAMES[id][unit] }))} onChange={(school) => change({ school: school as Plan['binding']['school'] })} />
+      <SwitchField label="Sewn as deep as it finishes" value={chosen.seam === null} onChange={(alike) => void change({ seam: alike ? null : plan.seam })} />
+      {chosen.seam !== null && <LengthField label="Sewn from the edge" value={chosen.seam} unit={unit} step={unit === 'in' ? 1 / 16 : 0.1} onCommit={(seam) => change({ seam })} />}
+      <AdviceFor path="binding.seam" />
       <FabricChoice labelled use={{ what: 'binding' }} label="Fabric" />
       <ul data-testid="binding-figures">
         <FigureLine name="Length with corners and tails" figure={binding.length} unit={unit} />
         {straight && <FigureLine name="Strips, selvage to selvage" figure={binding.strips} unit={unit} />}
+        {straight && binding.plainStrips.value !== binding.strips.value && <FigureLine name="Strips by the plain count" figure={binding.plainStrips} unit={unit} rest="joined, they would not get round" />}
         {straight && binding.strictStrips.value !== binding.strips.value && <FigureLine name="Strips, counting every join" figure={binding.strictStrips} unit={unit} />}
         {bias && (
           <>
@@ -71,7 +75,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
         )}
         <FigureLine name="Cloth" figure={binding.fabric} unit={unit} />
         <FigureLine name="Finishes, both sides alike" figure={binding.finished} unit={unit} rest="sewn that far from the edge; wrapped round this batting" />
-        <FigureLine name="Behind, sewn at the quilt’s seam" figure={binding.behind} unit={unit} />
+        <FigureLine name={chosen.seam === null ? 'Behind, sewn at the quilt’s seam' : 'Behind, sewn so'} figure={binding.behind} unit={unit} />
       </ul>
       <Steps aria-label="Order of cutting and joining">{bindingSteps(plan, binding).map((step) => <li key={step}><Lengths text={step} /></li>)}</Steps>
       <SwitchField label="A flange built in" value={chosen.flange !== null} onChange={(on) => void change({ flange: on ? { visible: unit === 'in' ? 0.125 : 0.3, fabric: plan.edge.flange.fabric } : null })} />

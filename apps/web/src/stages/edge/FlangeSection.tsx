@@ -9,7 +9,7 @@ import { useEdit } from '../../quilt/useEdit.ts';
 
 /** The flange beside the binding: how much of it shows, and its four strips. */
 export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> }) {
-  const { unit, seam, edge, measured } = useAppSelector(selectPlan);
+  const { unit, seam, edge, measured, borders } = useAppSelector(selectPlan);
   const edit = useEdit();
   return (
     <Section title="Flange">
@@ -23,7 +23,7 @@ export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> 
         <FigureLine name="Cloth" figure={flange.fabric} unit={unit} />
       </ul>
       <p><small>
-        {measured.length === 0 ? 'Measure each side in three places once it is quilted, and cut to the average: an uncut strip stretches as it is sewn.' : 'Cut to what the top measured.'}{' '}
+        {!measured.some((m) => m.borders === borders.length) ? 'Measure each side in three places once it is quilted, and cut to the average: an uncut strip stretches as it is sewn.' : 'Cut to the average of what the whole top measured.'}{' '}
         Fold it, sides first, then top and bottom, ends straight; baste with a little less than {formatWithUnit(seam, unit)}, so that the binding’s seam hides it. A walking foot or dual feed keeps it even.
       </small></p>
     </Section>

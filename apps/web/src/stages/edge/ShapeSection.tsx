@@ -1,7 +1,9 @@
-import { type Edge, EDGE_SHAPE_NAMES, EDGE_SHAPES, type EdgeShape, formatWithUnit, type Plan } from '@lattice/core';
+import { type Edge, EDGE_SHAPE_NAMES, EDGE_SHAPES, type EdgeShape, formatWithUnit, type Plan, rulerNearest, type Scallops, type Side, SIDES, type Unit } from '@lattice/core';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
+import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -13,6 +15,34 @@ import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { Lengths } from '../../design/Lengths.tsx';
+
+const Sides = styled.span`
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 6px;
+  margin: 4px 0;
+`;
+const SideButton = styled(ToggleButton)`
+  min-height: 32px;
+  border: 1.5px solid var(--line);
+  border-radius: 8px;
+  background: transparent;
+  font-size: 13px;
+  cursor: pointer;
+  &[data-selected] { border-color: var(--ink); background: var(--chalk-wash); font-weight: 650; }
+  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  @media (pointer: coarse) { min-height: 44px; }
+`;
+
+/** How each side is divided, and what becomes of the corners. */
+function scallopWords({ sides, across, down, corner }: Scallops, unit: Unit): string {
+  const level = sides.filter((s) => s === 'top' || s === 'bottom');
+  const upright = sides.filter((s) => s === 'left' || s === 'right');
+  const along = (of: readonly Side[], { count, width }: NonNullable<Scallops['across']>) => `${count} along ${of.length === 2 ? (of[0] === 'top' ? 'top and bottom' : 'the sides') : of[0]}, ${formatWithUnit(width, unit)}`;
+  const parts = [...(across ? [`${along(level, across)} each`] : []), ...(down ? [along(upright, down)] : [])];
+  const corners = !corner ? 'the other sides straight' : sides.length === 4 ? 'and every corner turned' : 'and a corner turned where two of them meet';
+  return `${parts.join('; ')}; ${corners}.`;
+}
 
 const shapes = EDGE_SHAPES.map((id) => ({ id, name: EDGE_SHAPE_NAMES[id] }));
 const WHICH = [{ id: 'all', name: 'All four' }, { id: 'foot', name: 'The two at the foot' }];
@@ -42,13 +72,19 @@ export function ShapeSection({ edge }: { edge: Edge }) {
         <>
           <LengthField label="Scallops about" value={scallop.width} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(width) => change({ scallop: { ...scallop, width } })} />
           <LengthField label="Deep" value={scallop.depth} unit={unit} onCommit={(depth) => change({ scallop: { ...scallop, depth } })} />
-          <p data-testid="scallops"><Lengths text={`${scallops.across.count} along top and bottom, ${formatWithUnit(scallops.across.width, unit)} each; ${scallops.down.count} along the sides, ${formatWithUnit(scallops.down.width, unit)}; and every corner turned.`} /></p>
+          <ToggleButtonGroup
+            selectionMode="multiple" disallowEmptySelection aria-label="Scallops along" selectedKeys={scallop.sides}
+            onSelectionChange={(keys) => void change({ scallop: { ...scallop, sides: SIDES.filter((side) => keys.has(side)) } })}
+          >
+            <Sides>{SIDES.map((side) => <SideButton key={side} id={side}>{side[0]!.toUpperCase() + side.slice(1)}</SideButton>)}</Sides>
+          </ToggleButtonGroup>
+          <p data-testid="scallops"><Lengths text={scallopWords(scallops, unit)} /></p>
           <p><Link to={`/quilts/${id}/scallops`}><Printer size={14} aria-hidden /> True-size templates to print</Link></p>
         </>
       )}
       <ul data-testid="around"><FigureLine name={around === null ? 'All round' : 'All round, measured'} figure={edge.around} unit={unit} /></ul>
       {around === null
-        ? <Button look="quiet" onPress={() => void change({ around: Math.round(edge.outline.length * 8) / 8 })}>Measured with a tape instead</Button>
+        ? <Button look="quiet" onPress={() => void change({ around: rulerNearest(unit).apply(edge.outline.length) })}>Measured with a tape instead</Button>
         : (
           <>
             <LengthField label="Measured all round" value={around} unit={unit} onCommit={(to) => change({ around: to })} />

@@ -1,6 +1,6 @@
-import { type Binding, formatLength, formatWithUnit, type Plan } from '@lattice/core';
+import { type Binding, formatLength, formatWithUnit, numberOf, type Plan } from '@lattice/core';
 
-/** How a binding is cut, joined and folded, in order, with this plan's own figures (handbook 7). */
+/** How a binding is cut, joined and folded, in order, with this plan's own figures (rules BD-4, BI-3). */
 export function bindingSteps(plan: Plan, binding: Binding): string[] {
   const { unit, binding: { grain } } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
@@ -11,7 +11,7 @@ export function bindingSteps(plan: Plan, binding: Binding): string[] {
     binding.flange
       ? 'Press the seam along it open and fold it wrong sides together: the flange stands out at one edge.'
       : plan.binding.fold === 'double' ? 'Fold it in half along its length, wrong sides together.' : `Press one long edge under by ${show(binding.finished.value)}.`,
-    `Begin ${show(binding.joins.start)} from the left along the bottom and leave ${tail} unsewn; sew ${show(binding.finished.value)} from the edge. Join the two tails at 45° where they meet.`,
+    `Begin ${show(binding.joins.start)} from the left along the bottom and leave ${tail} unsewn; sew ${show(binding.seam)} from the edge. Join the two tails at 45° where they meet.`,
   ];
 }
 
@@ -19,7 +19,7 @@ function straightCut({ strips, cutWidth, flange, leftovers }: Binding, show: (va
   const widths = flange ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length` : show(cutWidth);
   return [
     ...(leftovers && leftovers.lengths.length > 0 ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short by turns.`] : []),
-    ...(strips.value > 0 ? [`Cut ${strips.value} strips of ${widths}.`] : []),
+    ...(strips.value > 0 ? [`Cut ${numberOf(strips.value, 'strip')} of ${widths}.`] : []),
     `Join the strips at 45°, selvage ends hanging past the seam; trim to ${formatLength(unit === 'in' ? 0.25 : 0.6, unit)}${unit === 'in' ? '″' : ' cm'} and press the joins open.`,
   ];
 }

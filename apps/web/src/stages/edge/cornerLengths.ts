@@ -1,4 +1,4 @@
-import { type EdgePoints, formatFine, formatWithUnit, type Plan, pointBase, pointHeight, type Quilt } from '@lattice/core';
+import { type EdgePoints, formatFine, formatWithUnit, type Plan, pointBase, pointHeight, type Quilt, type Scallops } from '@lattice/core';
 import type { Dimension } from '../../drawing/Dimensions.tsx';
 import { rawEdge } from '../../drawing/EdgeArt.tsx';
 
@@ -10,12 +10,13 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
   const over = rawEdge(plan);
   const show = (value: number) => (Math.abs(value) < 1 ? formatFine(value, unit) : formatWithUnit(value, unit));
   const { binding, flange, points, outline: { scallops } } = edge;
-  const bound = binding?.finished.value ?? 0;
+  const bound = binding?.seam ?? 0;
   const { shape, radius } = plan.edge;
   const lengths: Dimension[] = [];
   if (binding) {
     // Across the left side; of a scallop, down from its top.
-    const top = scallops ? scallops.corner.inset + scallops.across.width / 2 : 0;
+    const level = scallops?.across && scallops.sides.includes(cornerShown(plan).end) ? scallops.across : null;
+    const top = level ? (scallops!.corner?.inset ?? 0) + level.width / 2 : reach * 0.62;
     const shows = (name: string, from: number, wide: number, down: number): Dimension => (scallops
       ? { from: at(top, from - over), to: at(top, from + wide - over), text: `${name} ${show(wide)}`, beside: 'right' }
       : { from: at(from - over, reach * down), to: at(from + wide - over, reach * down), text: `${name} ${show(wide)}`, beside: 'right' });
@@ -26,12 +27,36 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
   if (shape === 'rounded') lengths.push({ from: at(radius, radius), to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)), text: `radius ${show(radius)}` });
   if (shape === 'clipped') lengths.push({ from: at(0, reach * 0.02), to: at(radius, reach * 0.02), text: `cut off ${show(radius)}` });
   if (scallops) {
-    const { corner, across, depth } = scallops;
-    const below = depth + bound + reach * 0.08;
-    lengths.push({ from: at(corner.inset, below), to: at(corner.inset + across.width, below), text: `scallop ${show(across.width)}` });
-    lengths.push({ from: at(corner.inset, 0), to: at(corner.inset, depth), text: `deep ${show(depth)}`, beside: 'above' });
+    lengths.push(...scallopLengths(scallops, scallops.sides.includes(cornerShown(plan).end), depthRoom(bound, reach), show));
   }
   return points ? [...lengths, ...pointLengths(plan, points, show)] : lengths;
+}
+
+/** Where the scallop's width is written: below its valley and the binding. */
+const depthRoom = (bound: number, reach: number): number => bound + reach * 0.08;
+
+/** The first scallop beside the corner, along the end where that has some, otherwise down the side. */
+function scallopLengths({ corner, across, down, depth }: Scallops, level: boolean, room: number, show: (value: number) => string): Dimension[] {
+  const from = corner?.inset ?? 0;
+  if (level && across) {
+    const below = depth + room;
+    return [
+      { from: at(from, below), to: at(from + across.width, below), text: `scallop ${show(across.width)}` },
+      { from: at(from, 0), to: at(from, depth), text: `deep ${show(depth)}`, beside: 'above' },
+    ];
+  }
+  return down ? [{ from: at(depth + room, from), to: at(depth + room, from + down.width), text: `scallop ${show(down.width)}`, beside: 'right' }] : [];
+}
+
+/**
+ * The corner that is shown: the top left one, or where the shaping is: at the foot, or at the right where only that
+ * side has scallops.
+ */
+export function cornerShown({ edge }: Plan): { readonly end: 'top' | 'bottom'; readonly side: 'left' | 'right' } {
+  const { shape, corners, scallop: { sides } } = edge;
+  if (shape === 'rounded' || shape === 'clipped') return { end: corners === 'foot' ? 'bottom' : 'top', side: 'left' };
+  if (shape !== 'scalloped') return { end: 'top', side: 'left' };
+  return { end: sides.includes('bottom') && !sides.includes('top') ? 'bottom' : 'top', side: sides.includes('right') && !sides.includes('left') ? 'right' : 'left' };
 }
 
 function pointLengths(plan: Plan, points: EdgePoints, show: (value: number) => string): Dimension[] {

@@ -1,12 +1,12 @@
-import { backingCloth, type BackingOption, fromInches, formatWithUnit, type Layers, type Plan, shopCut } from '@lattice/core';
+import { allowanceFor, backingCloth, fabricById, type BackingOption, fromInches, formatWithUnit, type Layers, numberOf, type Plan, shopCut } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Presets } from '../../design/controls/Presets.tsx';
-import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { backingName } from '../../figures/backingName.ts';
+import { DirectionField } from '../../figures/ClothHabits.tsx';
 import { FabricChoice } from '../../figures/FabricChoice.tsx';
 import { FigureLine } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
@@ -22,7 +22,7 @@ const Said = styled.p`
 `;
 const STRIPES = [{ id: 'fabric', name: 'Cloth alone' }, { id: 'blocks', name: 'Leftover blocks' }];
 
-/** Overhangs by purpose (handbook 6). */
+/** Overhangs by purpose (rule BK-2). */
 const PURPOSES = [{ name: 'Long-arm', in: 4, cm: 10 }, { name: 'At home', in: 3, cm: 8 }, { name: 'At home, tight', in: 2, cm: 5 }];
 
 /** Ways of backing drawn and compared, the best first with its reason; overhang, cloth, print and stripe. */
@@ -47,7 +47,7 @@ export function BackingSection({ layers }: { layers: Layers }) {
           art: <Sample option={option} plan={plan} layers={layers} />,
           name: <>{backingName(option)}</>,
           rest: <Lengths text={[i === 0 ? 'best' : '', option.cost ? `costs ${option.cost.value.toFixed(2)}` : ''].filter(Boolean).join(', ')} />,
-          figures: <Lengths text={shopCut(option.fabric.value, unit).text} />,
+          figures: <Lengths text={shopCut(option.fabric.value, allowanceFor(plan, backingCloth(plan, option)), unit).text} />,
         }))}
       />
       <Said data-testid="backing-because"><Lengths text={layers.backing.because} /></Said>
@@ -57,11 +57,11 @@ export function BackingSection({ layers }: { layers: Layers }) {
         <FigureLine name="Backing, down" figure={layers.backing.height} unit={unit} />
         <FigureLine name="Cloth" figure={layers.chosenBacking.fabric} unit={unit} rest={`selvages off: they shrink and pucker. ${formatWithUnit(backingCloth(plan, layers.chosenBacking).usableWidth, unit)} is left of this one`} />
         {layers.chosenBacking.cost && <FigureLine name="Cost" figure={layers.chosenBacking.cost} unit={unit} />}
-        {striped && <FigureLine name="Stripe, cut wide" figure={striped.cut} unit={unit} {...(striped.blocks > 0 ? { rest: `${striped.blocks} blocks, ${formatWithUnit(striped.gap, unit)} of cloth between and at the ends` } : {})} />}
+        {striped && <FigureLine name="Stripe, cut wide" figure={striped.cut} unit={unit} {...(striped.blocks > 0 ? { rest: `${numberOf(striped.blocks, 'block')}, ${formatWithUnit(striped.gap, unit)} of cloth between and at the ends` } : {})} />}
         {striped && <FigureLine name="Stripe, cloth" figure={striped.fabric} unit={unit} />}
       </ul>
-      <SwitchField label="Its print runs one way" value={backing.oneWay} onChange={(oneWay) => change({ oneWay })} />
       <FabricChoice labelled use={{ what: 'backing' }} label="Panels" />
+      <DirectionField fabric={fabricById(plan, backing.fabric)} label="Its print" />
       <FabricChoice labelled use={{ what: 'wide-back' }} label="Wide cloth" />
       <ChoiceField labelled label="Stripe of" value={backing.stripe.of} choices={STRIPES} onChange={(of) => change({ stripe: { ...backing.stripe, of: of as 'fabric' } })} />
       <FabricChoice labelled use={{ what: 'back-stripe' }} label="Stripe’s cloth" />

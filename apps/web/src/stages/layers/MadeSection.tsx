@@ -1,4 +1,4 @@
-import type { Layers, Plan } from '@lattice/core';
+import { type Layers, type Plan, rulerNearest } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -18,7 +18,7 @@ export function MadeSection({ layers }: { layers: Layers }) {
   const { made } = plan.backing;
   const set = (next: Plan['backing']['made']) => edit((p) => ({ ...p, backing: { ...p.backing, made: next } }));
   const begin = () => {
-    const round = (value: number) => Math.round(value * 8) / 8;
+    const round = rulerNearest(plan.unit).apply;
     const [width, height] = [round(layers.backing.width.value), round(layers.backing.height.value)];
     const across = round(Math.hypot(width, height));
     set({ width, height, diagonals: [across, across] });

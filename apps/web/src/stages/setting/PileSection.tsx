@@ -1,4 +1,4 @@
-import { formatSize, type ReadBlocks } from '@lattice/core';
+import { formatSize, numberOf, type ReadBlocks } from '@lattice/core';
 import { FileUp, Scissors } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -32,7 +32,7 @@ export function PileSection() {
       <Summary data-testid="pile-summary">
         {pile.blocks === 0
           ? <>No blocks entered; {pile.needed} fit this setting. </>
-          : <>{pile.blocks} blocks, {pile.needed} places. </>}
+          : <>{numberOf(pile.blocks, 'block')}, {numberOf(pile.needed, 'place')}. </>}
         Cut size meant: <Lengths text={formatSize(pile.meant.width, pile.meant.height, plan.unit)} />.
       </Summary>
       <AdviceFor path="pile" />
@@ -45,7 +45,7 @@ export function PileSection() {
       {splitting && <SplitSheet onClose={() => setSplitting(false)} />}
       <UnderstoodSheet
         read={read}
-        ways={[{ name: plan.pile.length > 0 ? `Put these ${read?.blocks.length} in place of the pile` : `Use these ${read?.blocks.length} blocks`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) }]}
+        ways={[{ name: plan.pile.length > 0 ? `Put ${numberOf(read?.blocks.length ?? 0, 'block')} in place of the pile` : `Use ${numberOf(read?.blocks.length ?? 0, 'block')}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) }]}
         leave="Leave the pile as it is"
         onClose={() => setRead(null)}
       />

@@ -1,4 +1,4 @@
-import { formatSize, formatWithUnit, type Split, splitCounts, splitQuilt, type Unit } from '@lattice/core';
+import { numberOf, formatSize, formatWithUnit, type Split, splitCounts, splitQuilt, type Unit } from '@lattice/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -67,7 +67,7 @@ function Words({ way, unit }: { way: Split; unit: Unit }) {
   return (
     <div>
       <strong>{grid.across} × {grid.down}, each <Lengths text={formatSize(finished.width, finished.height, unit)} /></strong>
-      <p className="rest">{blocks} blocks each{over > 0 ? `, ${over} over` : ', none over'}.</p>
+      <p className="rest">{numberOf(blocks, 'block')} each{over > 0 ? `, ${over} over` : ', none over'}.</p>
       {border.value > 0 && (
         <p className="rest">
           Border strip each <Why figure={border} text={formatWithUnit(border.value, unit)} what="this length of border" />; <Why figure={extra} text={formatWithUnit(extra.value, unit)} what="more border" /> more than the one quilt.{' '}
