@@ -1,6 +1,6 @@
-import { existsSync } from 'node:fs';
+import { existsSync, utimesSync } from 'node:fs';
 import path from 'node:path';
-import { bin, hashOf, once, quiet, Stop } from './lib.mjs';
+import { bin, hashOf, once, quiet, root, Stop } from './lib.mjs';
 
 const isRoot = process.getuid?.() === 0;
 
@@ -38,6 +38,21 @@ export async function build() {
     const { code, out } = quiet(bin('vite'), ['build', 'apps/web', '--config', 'apps/web/vite.config.ts', '--logLevel', 'warn']);
     if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
   });
+}
+
+const COMMAND = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');
+
+/**
+ * Builds the command line into one file, when its sources or the core's have changed; answers its path. The file is
+ * marked as of now, so that what is older than it is known to be in it.
+ */
+export async function buildCommand() {
+  await once('command', hashOf('apps/cli', 'packages/core', 'package-lock.json'), async () => {
+    const { code, out } = quiet(bin('vite'), ['build', 'apps/cli', '--config', 'apps/cli/vite.config.ts']);
+    if (code !== 0 || !existsSync(COMMAND)) throw new Stop(`The command line could not be built.\n${out}`);
+  });
+  utimesSync(COMMAND, new Date(), new Date());
+  return COMMAND;
 }
 
 const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];

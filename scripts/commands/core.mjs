@@ -1,7 +1,8 @@
-import { bin, show, stopped } from '../lib.mjs';
-import { install } from '../prepare.mjs';
+import { show, stopped } from '../lib.mjs';
+import { buildCommand, install } from '../prepare.mjs';
 
+/** Questions for the core, by its built command; `lattice` calls that by itself where it is fresh. */
 export const run = stopped(async (args, name) => {
   await install();
-  return show(bin('tsx'), ['apps/cli/src/main.ts', name, ...args]);
+  return show('node', [await buildCommand(), name, ...args]);
 });

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { bin, show, Stop, stopped } from '../lib.mjs';
-import { build, install } from '../prepare.mjs';
+import { build, buildCommand, install } from '../prepare.mjs';
 
 /** Flags of `demo`, checked before anything long is begun. */
 function readFlags(args) {
@@ -16,6 +16,7 @@ export const run = stopped(async (args) => {
   const { port, data } = readFlags(args);
   await install();
   await build();
+  await buildCommand();
   const flags = ['--demo', ...(port ? ['--port', port] : []), ...(data ? ['--data', path.resolve(process.env.LATTICE_CALLED_FROM ?? '.', data)] : [])];
   return show(bin('tsx'), ['apps/server/src/main.ts', ...flags]);
 });

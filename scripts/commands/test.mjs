@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { bin, quiet, root, show, stopped } from '../lib.mjs';
-import { build, chromium, install } from '../prepare.mjs';
+import { build, buildCommand, chromium, install } from '../prepare.mjs';
 
 const ROOMS = ['packages/core', 'apps/server', 'apps/web', 'apps/cli', 'bench', 'e2e', 'scripts'];
 
@@ -27,6 +27,7 @@ async function report(name, file, command, args, env, count) {
 
 export const run = stopped(async () => {
   await install();
+  await buildCommand();
   const LATTICE_CHROMIUM = chromium();
   const results = [
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),

@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { computeQuilt, type Fit, type FitRequest, readPlanJson } from '@lattice/core';
@@ -151,6 +151,17 @@ describe('./lattice', () => {
   test('what is missing is named, and all that would be right: the file first', () => {
     expect(lattice('compute').stderr).toBe("lattice: missing required argument 'plan'; known: <plan>, --json.\n");
     expect(lattice('fit', demo).stderr).toMatch(/^lattice: required option '--target <size>' not specified; known: <plan>, --target, --blocks, --sash, --borders, --even, --have, --json\.\n$/);
+  }, 30_000);
+  test('the built command is built anew when a source is newer, and not otherwise', () => {
+    const built = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');
+    const ask = () => lattice('ask', 'binding', '--width', '36', '--height', '36').stdout;
+    expect(ask()).toContain('4 strips, 1/3 yd');
+    const fresh = statSync(built).mtimeMs;
+    ask();
+    expect(statSync(built).mtimeMs).toBe(fresh);
+    utimesSync(built, new Date(0), new Date(0));
+    expect(ask()).toContain('4 strips, 1/3 yd');
+    expect(statSync(built).mtimeMs).toBeGreaterThan(fresh - 1);
   }, 30_000);
   test('an unknown command is said to be one', () => {
     expect(lattice('sew')).toMatchObject({ status: 2, stderr: './lattice sew: there is no such command.\n' });

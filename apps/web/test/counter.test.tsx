@@ -35,8 +35,8 @@ describe('every question has an answer, drawn', () => {
 
 test('strips lie on the cloth that is asked for, the last as far as it is used', () => {
   show('binding');
-  // Round 60 × 72 and 10 more is 274: six strips of 40 and 34 of the seventh, 17 1/2" of cloth, sold as 18.
-  expect(screen.getByRole('img', { name: '7 strips on 18″ of fabric, the last used for 34″' }).getAttribute('viewBox')).toBe('0 0 40 18');
+  // Round 60 × 72 and 10 more is 274, and seven joins take 17 1/2": seven strips of 40 and 11 1/2 of the eighth, 20" of cloth, sold as 22 1/2.
+  expect(screen.getByRole('img', { name: '8 strips on 22 1/2″ of fabric, the last used for 11 1/2″' }).getAttribute('viewBox')).toBe('0 0 40 22.5');
 });
 
 test('choices read as words; another grain is drawn and answered for itself', async () => {

@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { rulerNearest } from '../length/rounding.ts';
 import { near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -56,7 +56,7 @@ export function sizesAlong(centre: Size, borders: readonly Border[], measured: r
 }
 
 function measuredSize(raw: Measured, by: 'middle' | 'average', seam: number, unit: Unit): Size {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const one = ([first, middle, last]: readonly [number, number, number]): Figure => {
     const average = rulerNearest(unit).apply((first + middle + last) / 3);
     const [value, how] = by === 'middle' ? [middle, `Measured across the middle: ${show(middle)}`] : [average, `Average of ${show(first)}, ${show(middle)} and ${show(last)}: ${show(average)}`];
@@ -83,7 +83,7 @@ export function judgeTop(raw: Measured, unit: Unit): TopVerdict {
 
 /** A size with one border on every side. */
 function grownBy({ width, height }: Size, { sides, ends }: Border, unit: Unit): Size {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const grown = (figure: Figure, by: number): Figure =>
     near(by, 0) ? figure : lengthOf(figure.value + 2 * by, ...figure.working, `${show(figure.value)} + 2 × ${show(by)} = ${show(figure.value + 2 * by)}`);
   return { width: grown(width, sides), height: grown(height, ends) };

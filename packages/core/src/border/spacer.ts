@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { isOnRuler, limitIn } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -55,7 +55,7 @@ export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number)
   const { repeat } = border;
   if (repeat === null) return [];
   const { unit } = plan;
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const spacer = index > 0 ? plan.borders[index - 1]! : null;
   const inside = sizes[Math.max(0, index - 1)]!.used;
   const on = runsOn(border);

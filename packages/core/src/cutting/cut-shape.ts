@@ -1,6 +1,6 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import type { CutLength, Cutting, Point, TriangleRule } from '../layout/piece.ts';
-import { formatExact, formatLength, unitMark } from '../length/format.ts';
+import { formatExact, formatLength, formatWorking, unitMark } from '../length/format.ts';
 import { isOnRuler, ontoMark, type Rounding, rulerNearest, rulerUp } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
@@ -59,7 +59,7 @@ export function cutShapeOf(outline: readonly Point[], { grain, cutAs, rule = 'tr
 /** A finished length with a seam at either end, on the ruler. */
 export function withSeams(finished: number, seam: number, unit: Unit, extra?: { length: number; says: string }): Figure {
   const exact = finished + 2 * seam + (extra?.length ?? 0);
-  const sum = `${finishedText(finished, unit)} finished + 2 × ${formatLength(seam, unit)} seam${extra ? ` + ${extra.says}` : ''}`;
+  const sum = `${formatWorking(finished, unit)} finished + 2 × ${formatWorking(seam, unit)} seam${extra ? ` + ${extra.says}` : ''}`;
   return rounded(exact, sum, rulerNearest(unit), unit);
 }
 
@@ -79,14 +79,14 @@ const isTradeSeam = (seam: number, unit: Unit): boolean => unit === 'in' && near
 export function quarterSquareSide(long: number, seam: number, unit: Unit, rule: TriangleRule = 'trade'): Figure {
   return rule === 'trade' && isTradeSeam(seam, unit)
     ? rounded(long + 1.25, `${formatExact(long)} long side + 1 1/4`, rulerUp(unit), unit)
-    : rounded(long + 2 * seam * (1 + Math.SQRT2), `${formatExact(long)} long side + 2 × ${formatLength(seam, unit)} × (1 + √2)`, rulerUp(unit), unit);
+    : rounded(long + 2 * seam * (1 + Math.SQRT2), `${formatExact(long)} long side + 2 × ${formatWorking(seam, unit)} × (1 + √2)`, rulerUp(unit), unit);
 }
 
 /** Side of the square cut once corner to corner for a triangle of short side `short`, finished. */
 export function halfSquareSide(short: number, seam: number, unit: Unit, rule: TriangleRule = 'trade'): Figure {
   return rule === 'trade' && isTradeSeam(seam, unit)
     ? rounded(short + 0.875, `${formatExact(short)} short side + 7/8`, rulerUp(unit), unit)
-    : rounded(short + seam * (2 + Math.SQRT2), `${formatExact(short)} short side + ${formatLength(seam, unit)} × (2 + √2)`, rulerUp(unit), unit);
+    : rounded(short + seam * (2 + Math.SQRT2), `${formatExact(short)} short side + ${formatWorking(seam, unit)} × (2 + √2)`, rulerUp(unit), unit);
 }
 
 /** `exact` on the ruler, its working saying which rounding was used, or none when it lies on a mark already. */
@@ -96,8 +96,6 @@ function rounded(exact: number, sum: string, rounding: Rounding, unit: Unit): Fi
   const value = rounding.apply(exact);
   return lengthOf(value, `${sum} = ${formatExact(exact)}, ${rounding.name}: ${formatLength(value, unit)}${unitMark(unit)}`);
 }
-
-const finishedText = (value: number, unit: Unit): string => (isOnRuler(value, unit) ? formatLength(value, unit) : formatExact(value));
 
 /** The plane turned 45°, so that a piece on point lies level. Lengths are kept. */
 const turnedToGrain = ({ x, y }: Point): Point => ({ x: (x + y) * Math.SQRT1_2, y: (y - x) * Math.SQRT1_2 });

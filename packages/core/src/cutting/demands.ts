@@ -1,7 +1,7 @@
 import type { Edge } from '../edge/edge.ts';
 import { numberOf } from '../figure/figure.ts';
 import { backingCloth, type Layers } from '../layer/layers.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 
 /** A length of one fabric that layers or edge ask for, beside the pieces of the top. */
@@ -24,7 +24,7 @@ export function layerDemands(plan: Plan, { chosenBacking }: Layers): Demand[] {
 
 /** What binding, flange and points ask for. */
 export function edgeDemands(plan: Plan, { binding, flange, points }: Edge): Demand[] {
-  const show = (v: number) => formatLength(v, plan.unit);
+  const show = (v: number) => formatWorking(v, plan.unit);
   const demands: Demand[] = [];
   if (binding) {
     const { bias, strips, fabric, cutWidth, flange: built } = binding;

@@ -1,5 +1,5 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { atLeast, howManyCover, howManyFit, near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { cutRun, type Run, runLength, SHOWS_INCHES, stripsFor } from './joins.ts';
@@ -141,7 +141,7 @@ function joinedOf(runs: ReturnType<typeof joinedRun>, unit: Unit): NonNullable<S
 /** The run that pieces longer than the fabric is wide are cut from; none when there are none. */
 function joinedRun(width: number, long: readonly Laid[], how: 'diagonal' | 'straight', gaps: boolean, { usable, seam, unit }: Cloth) {
   if (long.length === 0) return [];
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   // A strip wider than half the fabric has no length to give to a diagonal.
   const straight = how === 'straight' || width > usable / 2;
   const loss = straight ? 2 * seam : width;
@@ -164,7 +164,7 @@ function joinedRun(width: number, long: readonly Laid[], how: 'diagonal' | 'stra
 
 /** Pieces no longer than a strip: from what is left of strips already cut, fullest first, then from fresh ones. */
 function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, unit }: Cloth): { strips: number; working: string[] } {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const working: string[] = [];
   // Length of room on strips already cut → how many strips have it.
   const room = new Map<number, number>();
@@ -205,7 +205,7 @@ function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, u
  * longest strip).
  */
 function cutLengthwise(needs: readonly StripNeed[], usable: number, unit: Unit): LengthwiseCut {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const strips = needs.flatMap((need) => Array.from({ length: need.count }, () => need)).sort((a, b) => b.length - a.length);
   const lengths: { run: number; left: number; held: number }[] = [];
   for (const strip of strips) {

@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { rulerFineDown } from '../length/rounding.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 
@@ -16,7 +16,7 @@ const CLOTH_INCHES = 1 / 16;
 /** Folded, it lies under the seam, before it and behind it: three widths a layer double, four in all single, and what it wraps round (geometry). */
 export function finishedWidth(strip: number, fold: 'double' | 'single', loft: number, unit: Unit): Figure {
   const ease = loft + fromInches(CLOTH_INCHES, unit);
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const exact = fold === 'double' ? (strip / 2 - ease) / 3 : (strip - ease) / 4;
   const down = rulerFineDown(unit);
   const working = fold === 'double'
@@ -29,14 +29,14 @@ export function finishedWidth(strip: number, fold: 'double' | 'single', loft: nu
 /** What is left for the back when it is sewn at the quilt's seam and shows as much in front. */
 export function behindAt(strip: number, fold: 'double' | 'single', seam: number, loft: number, unit: Unit): Figure {
   const ease = loft + fromInches(CLOTH_INCHES, unit);
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const back = fold === 'double' ? strip / 2 - 2 * seam - ease : strip - 3 * seam - ease;
   return lengthOf(back, `Sewn ${show(seam)} from the edge it shows ${show(seam)} in front`, `${fold === 'double' ? `${show(strip / 2)} − 2` : `${show(strip)} − 3`} × ${show(seam)} − ${formatExact(ease)} = ${formatExact(back)} behind`);
 }
 
 /** Two strips for a folded width of `strip`: the flange's is wider by twice what shows, so that it stands out by that much once folded (geometry; 1 1/2" and 1 3/4" are common practice). */
 export function builtIn(strip: number, visible: number, seam: number, unit: Unit): Omit<BuiltInFlange, 'fabric'> {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const one = (value: number, sign: string) => lengthOf(value, `${show(strip)} ÷ 2 + ${show(seam)} seam ${sign} ${show(visible)} to show = ${formatExact(value)}`);
   return { main: one(strip / 2 + seam - visible, '−'), flange: one(strip / 2 + seam + visible, '+') };
 }

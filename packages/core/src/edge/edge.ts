@@ -1,6 +1,6 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { stripsFor } from '../cutting/joins.ts';
-import { formatLength } from '../length/format.ts';
+import { formatLength, formatWorking } from '../length/format.ts';
 import { howManyCover, howManyFit } from '../length/tolerance.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
@@ -96,7 +96,7 @@ function pointsRound(plan: Plan, top: { width: number; height: number }): EdgePo
 }
 
 function squaresCloth(fabric: Fabric, squares: number, { edge: { points }, unit }: Plan): PointCloth {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const each = Math.max(1, howManyFit(fabric.usableWidth, points.square));
   const strips = howManyCover(squares, each);
   return {
@@ -108,7 +108,7 @@ function squaresCloth(fabric: Fabric, squares: number, { edge: { points }, unit 
 }
 
 function stripCloth(fabric: Fabric, { lengths, cutWidth }: PointStrip, { unit, seam }: Plan): PointCloth {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const total = 2 * (lengths.across + lengths.down);
   const strips = stripsFor(total, fabric.usableWidth, 2 * seam);
   return {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { FACE_NAMES, type FaceName } from '../face/face.ts';
 import { numberOf } from '../figure/figure.ts';
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { parseLength } from '../length/parse.ts';
 import { limitIn } from '../length/rounding.ts';
 import { CM_PER_INCH, type Unit } from '../length/unit.ts';
@@ -60,7 +60,7 @@ interface Table {
  * writes them with the unit in the heading, colours, values and marks. Pictures stay where they are.
  */
 export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
-  const size = (value: number | null | undefined) => (typeof value === 'number' ? formatLength(value, unit) : '');
+  const size = (value: number | null | undefined) => (typeof value === 'number' ? formatWorking(value, unit) : '');
   const rows = pile.map(({ name, maker, kind, face, width, height, edges, colours, value, upright, points }) => ({
     name, maker: maker ?? '', pattern: kind ?? face ?? '', [`width (${unit})`]: size(width), [`height (${unit})`]: size(height),
     ...Object.fromEntries(EDGES.map((edge) => [`${edge} (${unit})`, size(edges?.[edge])])),

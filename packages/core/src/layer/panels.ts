@@ -1,5 +1,5 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { howManyCover } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 import { USUAL } from '../usual/lengths.ts';
@@ -29,7 +29,7 @@ export const panelReach = (count: number, { usable, seam }: PanelCloth): number 
 /** Panels each `run` long that together cover `span`. */
 export function coverWith(span: number, run: number, cloth: PanelCloth): Panels {
   const { usable, seam, unit } = cloth;
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const count = howManyCover(span - 2 * seam, usable - 2 * seam) || 1;
   const reach = panelReach(count, cloth);
   return {

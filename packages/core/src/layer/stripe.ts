@@ -1,6 +1,6 @@
 import { stripsFor } from '../cutting/joins.ts';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { rulerUp } from '../length/rounding.ts';
 import { atLeast, howManyCover, howManyFit } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
@@ -42,7 +42,7 @@ export const joinsWith = (panels: number): number => Math.max(2, panels);
  * none. Off the middle, so that no seam runs down the quilt's centre fold.
  */
 export function stripeFor(span: number, run: number, panels: number, cloth: PanelCloth, wish: StripeWish): Stripe | string {
-  const show = (v: number) => formatLength(v, cloth.unit);
+  const show = (v: number) => formatWorking(v, cloth.unit);
   const own = wish.blocks ? wish.seam : cloth.seam;
   const joins = joinsWith(panels);
   const lost = 2 * cloth.seam * (joins - 2) + 2 * 2 * own;

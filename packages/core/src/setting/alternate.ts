@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { type Piece, rectangle } from '../layout/piece.ts';
-import { formatLength } from '../length/format.ts';
+import { formatWorking } from '../length/format.ts';
 import { evenTape } from './even-tape.ts';
 import { slanting } from './slanting.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
@@ -25,7 +25,7 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
   refusals: () => [],
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across, down } = grid;
-    const show = (v: number) => formatLength(v, unit);
+    const show = (v: number) => formatWorking(v, unit);
     const pieces: Piece[] = [];
     let place = 0;
     for (let row = 0; row < down; row++) {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { type CutLength, type Piece, rectangle } from '../layout/piece.ts';
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { evenTape } from './even-tape.ts';
@@ -64,7 +64,7 @@ export const coped: Setting<'coped', CopedOptions> = {
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across, down } = grid;
     const { width: w, height: h } = block;
-    const show = (v: number) => formatLength(v, unit);
+    const show = (v: number) => formatWorking(v, unit);
     const strip = (w - chosen.small) / 2;
     const inner = { width: chosen.small, height: h - 2 * strip };
     const pieces: Piece[] = [];

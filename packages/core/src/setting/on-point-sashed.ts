@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
 import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { type EdgeGeometry, edgePieces, edgeTriangleParts, floatField, floatTape, sideTriangles, triangleOptions, triangleRuleField } from './edge-triangles.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleFloat, sensibleSash, squareBlocksOnly } from './refusals.ts';
@@ -109,7 +109,7 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
     const edge: EdgeGeometry = { lead: step + stone, pitch: 2 * step, float };
     pieces.push(...edgePieces(grid, edge, { x: origin.x + float, y: origin.y + float }));
 
-    const show = (v: number) => formatLength(v, unit);
+    const show = (v: number) => formatWorking(v, unit);
     const size = (count: number): Figure => {
       if (halved) return lengthOf(count * 2 * step, `${count} × (block ${show(f)} + sash ${show(sash)}) × √2 = ${formatExact(count * 2 * step)}`);
       const points = (count * f + (count + 1) * sash) * Math.SQRT2;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
 import { type CutLength, type Piece, rectangle, type Underlayer } from '../layout/piece.ts';
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { limitIn } from '../length/rounding.ts';
 import type { Unit } from '../length/unit.ts';
 import { USUAL } from '../usual/lengths.ts';
@@ -37,7 +37,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
   layOut: ({ unit, block, grid, options: chosen, seam, origin }) => {
     const { sash } = chosen;
     const { across, down } = grid;
-    const show = (v: number) => formatLength(v, unit);
+    const show = (v: number) => formatWorking(v, unit);
     const x = stopsAlong(across, block.width, sash, false, origin.x);
     const y = stopsAlong(down, block.height, sash, false, origin.y);
     const width = sashedSize(across, block.width, sash, false, show);
@@ -75,7 +75,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
 
 /** The three cuts of a covered sash of this finished length. */
 function covered(sash: number, finishedLength: number, unit: Unit) {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   const length: CutLength = { finished: finishedLength };
   const ease = limitIn(EASE_INCHES, unit);
   const under: Underlayer[] = [
@@ -90,6 +90,6 @@ function sashGrid(length: number, sash: number, unit: Unit): string {
   const clear = limitIn(EASE_INCHES, unit);
   const run = length - 2 * clear;
   const squares = Math.max(1, Math.round(run / sash));
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   return `Quilting grid on an upright sash: ${show(length)} less ${show(clear)} at each end = ${show(run)}, ${squares} squares of ${formatWithUnit(run / squares, unit)}.`;
 }

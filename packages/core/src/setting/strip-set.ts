@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
 import { type Band, type Piece, rectangle } from '../layout/piece.ts';
-import { formatLength } from '../length/format.ts';
+import { formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
 import { blockMarks, linesText, sashedSize, sashLines, sashTape, stopsAlong } from './sash-lines.ts';
@@ -38,7 +38,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
   refusals: ({ unit, block, options: { sash } }) => sensibleSash(sash, 1, block, unit),
   layOut: ({ unit, block, grid, options: chosen, seam, origin }) => {
     const { direction, sash, outerSash } = chosen;
-    const show = (v: number) => formatLength(v, unit);
+    const show = (v: number) => formatWorking(v, unit);
     const columns = direction === 'columns';
     const along = (blocks: number, size: number, stripped: boolean, start: number) => ({
       stops: stopsAlong(blocks, size, stripped ? sash : 0, stripped && outerSash, start),

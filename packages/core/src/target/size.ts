@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { rulerFine } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import { convertLength, fromInches, type Unit } from '../length/unit.ts';
@@ -18,7 +18,7 @@ export interface TargetSize {
  * (handbook 4); a wall is its own size less what stays free all round.
  */
 export function targetSize(target: Target, unit: Unit): TargetSize {
-  const show = (v: number) => formatLength(v, unit);
+  const show = (v: number) => formatWorking(v, unit);
   if (target.of === 'size') return { width: lengthOf(target.width, 'As entered'), height: lengthOf(target.height, 'As entered'), says: null };
   if (target.of === 'wall') {
     const less = (value: number) => lengthOf(value - 2 * target.free, `${show(value)} wall − 2 × ${show(target.free)} free = ${show(value - 2 * target.free)}`);

@@ -1,6 +1,6 @@
 import { computeQuilt, type Quilt } from '../compute.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { asAnotherQuilt, forAnotherTop } from '../plan/another-top.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
@@ -67,7 +67,7 @@ function splitInto(plan: Plan, whole: Quilt, quilts: number, grid: Split['grid']
     ...plan, title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`, grid, pile: plan.pile.slice(i * needs, (i + 1) * needs),
   })));
   const one = computeQuilt(plans[0]!);
-  const show = (v: number) => formatLength(v, plan.unit);
+  const show = (v: number) => formatWorking(v, plan.unit);
   const before = borderRun(whole);
   const run = borderRun(one);
   const names = plan.fabrics.filter((f) => plan.borders.some((b) => b.fabric === f.id || b.cornerFabric === f.id));

@@ -1,0 +1,18 @@
+import path from 'node:path';
+import { defineConfig } from 'vite';
+
+/** The command line as one file with everything in it, so that nothing has to be looked up or compiled at its start. */
+export default defineConfig({
+  root: import.meta.dirname,
+  logLevel: 'warn',
+  ssr: { noExternal: true, target: 'node' },
+  resolve: { alias: { '@lattice/core': path.resolve(import.meta.dirname, '../../packages/core/src/index.ts') } },
+  build: {
+    ssr: 'src/main.ts',
+    target: 'node20',
+    outDir: path.resolve(import.meta.dirname, '../../node_modules/.lattice/cli'),
+    emptyOutDir: true,
+    minify: true,
+    rolldownOptions: { output: { entryFileNames: 'lattice.mjs', codeSplitting: false } },
+  },
+});
