@@ -9,7 +9,7 @@ const noWeb = { regex: '(^@lattice/web)|(/web/src/)|(^react)|(^styled-components
 const publicFace = { regex: '(@lattice/core/)|(packages/core)', message: 'Import the core from @lattice/core, its public face.' };
 
 export default tseslint.config(
-  { ignores: ['**/node_modules', '**/dist', 'coverage', 'data', '.lattice', 'test-results'] },
+  { ignores: ['**/node_modules', '**/dist', 'coverage', 'data', '.lattice', '.mutation', 'test-results'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx,js,mjs}'],

@@ -4,6 +4,7 @@ const COMMANDS = {
   test: ['install what is needed, then lint, types, unit and browser tests', () => import('./commands/test.mjs')],
   dev: ['serve with live reload for developers', () => import('./commands/dev.mjs')],
   shots: ['draw docs/screenshots from the demo', () => import('./commands/shots.mjs')],
+  mutate: ['put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors]', () => import('./commands/mutate.mjs')],
   bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
   ask: ['quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]', () => import('./commands/core.mjs')],

@@ -5,7 +5,7 @@ test('the corner shows what is chosen; a finish that does not go with another is
   await page.getByRole('link', { name: 'Edge' }).click();
   await expect(page.getByTestId('edge-corner')).toBeVisible();
   await expect(page.getByText(/^binding/).first()).toContainText('3/8″');
-  await expect(page.getByTestId('flange')).toContainText('81 1/2″');
+  await expect(page.getByTestId('flange')).toContainText('82″');
   await page.getByRole('button', { name: 'Prairie points' }).click();
   await expect(page.getByRole('alert')).toContainText('close the edge by themselves');
   await page.getByRole('button', { name: 'Use prairie points instead' }).click();
@@ -50,8 +50,8 @@ test('joins: where they fall, moved by dragging the beginning, told when one lan
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Edge' }).click();
   await page.getByText('All round', { exact: true }).first().click();
-  await expect(page.locator('.binding-join')).toHaveCount(8);
-  await expect(page.getByTestId('binding-joins').locator('li')).toHaveCount(8);
+  await expect(page.locator('.binding-join')).toHaveCount(9);
+  await expect(page.getByTestId('binding-joins').locator('li')).toHaveCount(9);
   await expect(page.getByTestId('border-joins')).toContainText('Border');
   const start = page.getByRole('slider', { name: /Where the binding begins/ });
   const box = (await start.boundingBox())!;

@@ -18,7 +18,7 @@ test('backing: every way drawn and compared, the overhang dragged on the tape, t
   await overhang.focus();
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
   await expect(field(page, 'Overhang on every side')).toHaveValue('3 1/2″');
-  await page.getByRole('switch', { name: 'Its print runs one way' }).locator('xpath=ancestor::label').click();
+  await choose(page, /Its print/, 'One way up');
   await expect(ways.getByText(/horizontal seams/)).toHaveCount(0);
   await saved(page);
   await page.reload();

@@ -77,10 +77,31 @@ describe('an old Node, or none', () => {
   });
 });
 
+describe('the trade’s rules', () => {
+  const rules = [...readFileSync(path.join(root, 'docs/trade-rules.md'), 'utf8').matchAll(/^### ([A-Z]{2}-\d+) · .+$/gm)].map(([, id]) => id!);
+  const kinds = [...new Set(rules.map((id) => id.slice(0, 2)))];
+  const files = spawnSync('git', ['ls-files', '-co', '--exclude-standard', 'packages', 'apps', 'e2e'], { cwd: root, encoding: 'utf8' }).stdout.split('\n').filter((f) => /\.tsx?$/.test(f));
+  const cited = (of: (file: string) => boolean) => {
+    const ids = new Set<string>();
+    for (const file of files.filter(of)) for (const [id] of readFileSync(path.join(root, file), 'utf8').matchAll(new RegExp(`\\b(?:${kinds.join('|')})-\\d+\\b`, 'g'))) ids.add(id);
+    return ids;
+  };
+  const isTest = (file: string) => /\/test\/|^e2e\//.test(file);
+  test('none stands twice; every rule that is cited stands there', () => {
+    expect(new Set(rules).size).toBe(rules.length);
+    expect([...cited(() => true)].filter((id) => !rules.includes(id))).toEqual([]);
+  });
+  test('every rule is cited by code and by a check', () => {
+    const [code, checks] = [cited((f) => !isTest(f)), cited(isTest)];
+    expect(rules.filter((id) => !code.has(id))).toEqual([]);
+    expect(rules.filter((id) => !checks.has(id))).toEqual([]);
+  });
+});
+
 describe('the project’s papers', () => {
   test('every screenshot is linked from the README, every script has its line there', () => {
     const readme = readFileSync(path.join(root, 'README.md'), 'utf8');
-    for (const command of ['demo', 'test', 'dev', 'shots', 'bench', 'compute', 'fit']) expect(readme).toContain(`./lattice ${command}`);
+    for (const command of ['demo', 'test', 'dev', 'shots', 'bench', 'mutate', 'compute', 'fit', 'ask']) expect(readme).toContain(`./lattice ${command}`);
     for (const name of ['shelf', 'setting-sashed', 'setting-cut', 'setting-buy', 'borders', 'finder', 'setting-on-point-evening']) expect(readme).toContain(`docs/screenshots/${name}.png`);
   });
 });

@@ -29,7 +29,7 @@ describe('the finishing service stand-in', () => {
     expect(service.quote(job())).toMatchObject({ ahead: 6, starts: '2026-12-10' });
     for (const date of [(first as { starts: string }).starts, (first as { ready: string }).ready]) expect([0, 6]).not.toContain(new Date(date).getUTCDay());
   });
-  // Handbook 6: 4" all round for a long-arm machine.
+  // Rule BK-2: 4" all round for a long-arm machine.
   test('says every reason against a job, with the figures', () => {
     expect(reasons({ backing: { width: 75, height: 89.5, diagonals: null } })).toEqual([expect.stringMatching(/stands over by 2 1\/2″; the clamps need 4″/)]);
     expect(reasons({ batting: { width: 72, height: 90 } })).toEqual([expect.stringMatching(/batting is short: it stands over by 1″/)]);

@@ -92,6 +92,12 @@ describe('binding', () => {
 
 describe('how it is made', () => {
   const steps = () => within(screen.getByRole('list', { name: 'Order of cutting and joining' })).getAllByRole('listitem').map((li) => li.textContent!);
+  // Rule CT-1: where the work can hurt, the usual care.
+  test('the cutter, the iron and the needle are told of', () => {
+    show();
+    expect(screen.getByText(/Close the cutter at every put-down and cut away from yourself.*never leave an iron on.*Pins out before the needle meets them/)).toBeTruthy();
+  });
+  // Rule BD-4.
   test('straight strips: cut, joined at 45°, folded, begun where the joins are best', () => {
     show();
     expect(steps()[0]).toMatch(/^Cut 7 strips of 2 ?1\/2/);

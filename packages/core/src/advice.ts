@@ -41,7 +41,7 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, laye
   say(['pile'], sizeAdvice(pile, plan.unit));
   say(['setting', 'sash'], sashProportion(plan));
   const shorter = Math.min(plan.block.width, plan.block.height);
-  // No border wider than the block (handbook 4, common practice).
+  // No border wider than the block (rule BO-8).
   plan.borders.forEach((border, i) => {
     if (Math.max(border.sides, border.ends) > shorter + TOLERANCE) {
       say(['borders', i, 'sides'], `This border is wider than the block (${formatWithUnit(shorter, plan.unit)}). It will draw the eye away from the blocks.`);
@@ -87,7 +87,7 @@ function joinsThatShow({ unit }: Plan, pieces: readonly CutPiece[], fabrics: rea
   );
 }
 
-/** Sash 1/6 to 1/4 of the block: a rule of thumb (handbook 4, common practice), so only well outside it is worth a word. */
+/** Sash 1/6 to 1/4 of the block: a rule of thumb (rule ST-3), so only well outside it is worth a word. */
 function sashProportion({ setting, block, unit }: Plan): string | null {
   if (!('sash' in setting)) return null;
   const shorter = Math.min(block.width, block.height);

@@ -9,7 +9,7 @@ const cut = { width: 12.5, height: 12.5 };
 const judge = (b: PileBlock, to = cut) => verdictOn(b, to, 'in', 1 / 4);
 
 describe('one block judged', () => {
-  // Handbook 3: a difference up to about 1/8" can be eased in; the excess comes equally off opposite sides. Common practice.
+  // Rules BL-1, BL-2: a difference up to about 1/8" can be eased in; the excess comes equally off opposite sides. Common practice.
   test.each([
     [12.5, 'fine'], [12.5625, 'fine'], [12.4375, 'fine'], [12.625, 'ease'], [12.375, 'ease'], [12.75, 'trim'], [12.3125, 'small'], [12.25, 'small'],
   ])('%p" against 12 1/2": %s', (width, kind) => expect(judge(block(width)).kind).toBe(kind));
@@ -34,7 +34,7 @@ describe('one block judged', () => {
     expect(judge(crooked).text).toContain('differ by 1/2″: unpick it');
     expect(judge(block(12.75, 12.75, { edges: { top: 12.75, bottom: 12.8125, left: 12.75, right: 12.75 } })).kind).toBe('trim');
   });
-  // Arithmetic of a frame: a strip cut s adds s − 2a a side. Cut into its own seam allowance, a block loses its patches.
+  // Rule BL-4. Arithmetic of a frame: a strip cut s adds s − 2a a side. Cut into its own seam allowance, a block loses its patches.
   test('a small one can be framed: what strips to cut, and what it is trimmed back to; the block is not cut into', () => {
     expect(judge(block(12.25)).text).toBe('1/4″ too small: remake it, or frame it with strips cut 1″ wide, two 12 1/4″ long at its sides, then two of 13 1/4″; trim it to 12 1/2 × 12 1/2″ with the block in the middle.');
     // 1 1/4" short: 5/8" shows on each side, 1/8" is trimmed off: 3/4" finished, 1 1/4" cut.
@@ -78,7 +78,7 @@ describe('a size for all', () => {
     expect(choices[1]).toMatchObject({ cut: { width: 12.25, height: 12.25 }, remade: 0, counts: { trim: 29, fine: 1 } });
     expect(choices[2]).toMatchObject({ coped: 1, remade: 0 });
   });
-  // Handbook 3: trim all to the smallest.
+  // Rule BL-3: trim all to the smallest.
   test('a third of them short: trim all to the smallest', () => {
     const { choices } = blockChoices(pileOf(...times(20, 12.5), ...times(10, 12.25)));
     expect(choices[0]).toMatchObject({ key: 'trim-all', cut: { width: 12.25, height: 12.25 }, counts: { trim: 20, fine: 10 } });
@@ -166,7 +166,7 @@ describe('what the measured size does', () => {
 
 describe('the seam tested', () => {
   const row = inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting({ kind: 'edge-to-edge' }) });
-  // Common practice: three 1 1/2" strips sewn side by side measure 3 1/2" together.
+  // Rule SM-1, common practice: three 1 1/2" strips sewn side by side measure 3 1/2" together.
   test('three strips measure 3 1/2" together with a true quarter inch', () => {
     expect(testTarget(1 / 4, 'in')).toBe(3.5);
     const drift = seamDrift(row, 3.5);
@@ -174,7 +174,7 @@ describe('the seam tested', () => {
     expect(drift.row.value).toBeCloseTo(0, 12);
     expect(drift.says.join()).toContain('can be eased in');
   });
-  // Handbook 3: a seam k/32" fat loses 2 × k/32" a seam line; a row of n blocks has n − 1 seams. Common practice.
+  // Rule SM-2: a seam k/32" fat loses 2 × k/32" a seam line; a row of n blocks has n − 1 seams. Common practice.
   test('3 3/8" is a seam 1/32" fat: a row of five loses four times a sixteenth', () => {
     const drift = seamDrift(row, 3.375);
     expect(drift.fat.value).toBeCloseTo(1 / 32, 12);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { computeQuilt, shopCut, startPlan } from '../src/index.ts';
+import { costOf } from '../src/shopping/cost.ts';
 import { NO_ALLOWANCE } from '../src/shopping/shop-cut.ts';
 import { startEdge, startLayers } from '../src/plan/start.ts';
 import { planStrips } from '../src/cutting/strips.ts';
@@ -11,7 +12,7 @@ const strips = (usable: number, ...needs: [width: number, length: number, count:
   planStrips(needs.map(([width, length, count], i) => ({ key: String(i), name: 'Pieces', width, length, count })), clothOf(usable)).groups;
 
 describe('shop cuts', () => {
-  // Common practice: the steps shops cut to (handbook 1).
+  // Rule BU-1, common practice: the steps shops cut to.
   test.each([
     [0, '0'], [0.1, '1/8'], [4.5, '1/8'], [4.6, '1/4'], [9, '1/4'], [10, '1/3'], [12, '1/3'], [13, '3/8'], [15, '1/2'], [20, '5/8'], [23, '2/3'],
     [25, '3/4'], [30, '7/8'], [32, '1'], [36, '1'], [36.5, '1 1/8'], [126, '3 1/2'], [184, '5 1/8'],
@@ -168,12 +169,13 @@ describe('fabric by fabric', () => {
 
 describe('bought with something to spare', () => {
   const buy = (needed: number, squaring = 0.5, shrinkage = 0) => shopCut(needed, { squaring, shrinkage }, 'in');
-  // From memory: half an inch squares an end, a centimetre in metric.
+  // Rule BU-2. From memory: half an inch squares an end, a centimetre in metric.
   test('what is exactly a shop cut is the next one, and that is said', () => {
     expect(buy(9)).toMatchObject({ amount: '1/3', length: { working: ['9 needed + 1/2 to square the end = 9.5″, next shop cut: 1/3 yd = 12″', '1/4 yd would hold it with nothing to spare; squaring makes it 1/3 yd'] } });
     expect(buy(10).length.working).toHaveLength(1);
     expect(shopCut(90, { squaring: 1, shrinkage: 0 }, 'cm')).toMatchObject({ amount: '1.0' });
-    expect(buy(0).amount).toBe('0');
+    expect(buy(0)).toMatchObject({ amount: '0', length: { working: ['0 needed, next shop cut: 0 yd = 0″'] } });
+    expect(shopCut(81, { squaring: 1, shrinkage: 0 }, 'cm').length.working).toEqual(['81 needed + 1 to square the end = 82 cm, next 10 cm: 0.9 m']);
   });
   // Arithmetic: of a length that loses 5 % in the wash, 34.2 is left of 36.
   test('cloth that shrinks is bought for what is left of it', () => {
@@ -187,5 +189,23 @@ describe('bought with something to spare', () => {
     expect(bought(shrunk)).toEqual({ ...bought(plan), border: 31.5 });
     expect(bought({ ...plan, squaring: 0 })['border']).toBe(27);
     expect(bought(plan)['border']).toBe(31.5);
+  });
+});
+
+describe('what it costs', () => {
+  const priced = (length: number, price: number | null) => ({ length, price, allowance: { squaring: 0, shrinkage: 0 } });
+  // Arithmetic: a yard and an eighth at 12, half a yard at 9: 13.50 + 4.50.
+  test('each length as the shop cuts it, at its price a yard, to the penny', () => {
+    expect(costOf([priced(40, 12), priced(18, 9)], 'in')).toEqual({ kind: 'money', value: 18, working: ['1 1/8 yd at 12 = 13.50', '1/2 yd at 9 = 4.50', 'Together 18.00'] });
+    expect(costOf([priced(40, 12)], 'in')!.working).toEqual(['1 1/8 yd at 12 = 13.50']);
+    expect(costOf([priced(12, 9.99)], 'in')!.value).toBe(3.33);
+    expect(costOf([priced(91, 12)], 'cm')).toMatchObject({ value: 12, working: ['1.0 m at 12 = 12.00'] });
+    expect(costOf([{ ...priced(36, 10), allowance: { squaring: 0.5, shrinkage: 0 } }], 'in')!.value).toBe(11.25);
+  });
+  test('where any price is not known it is not known; a length of nothing asks for none', () => {
+    expect(costOf([priced(40, 12), priced(18, null)], 'in')).toBeNull();
+    expect(costOf([priced(18, null)], 'in')).toBeNull();
+    expect(costOf([priced(40, 12), priced(0, null)], 'in')!.value).toBe(13.5);
+    expect(costOf([priced(0, null)], 'in')).toMatchObject({ value: 0, working: [] });
   });
 });

@@ -20,7 +20,7 @@ describe('setting triangles', () => {
   ])('%p": %p and %p', (block, side, corner) => {
     expect(ask('triangles', { block: String(block) })).toMatchObject({ sideSquare: { cut: side }, cornerSquare: { cut: corner } });
   });
-  // Handbook 4: f√2 + 2a(1 + √2), f/√2 + a(2 + √2); sashed (f + s)√2 + 1 1/4 and (f + 2s)/√2 + 7/8.
+  // Rule TR-2: f√2 + 2a(1 + √2), f/√2 + a(2 + √2); sashed (f + s)√2 + 1 1/4 and (f + 2s)/√2 + 7/8.
   test('exact beside the trade’s rule; sashed; any other seam is cut exactly', () => {
     const plain = ask('triangles', { block: '10' }) as never as { sideSquare: { exact: number; tradeRule: number }; diagonal: number };
     expect(plain.sideSquare.exact).toBeCloseTo(10 * Math.SQRT2 + 0.5 * (1 + Math.SQRT2), 12);
@@ -32,7 +32,7 @@ describe('setting triangles', () => {
 });
 
 describe('settings', () => {
-  // Common practice: 3 × 4 of 12" with 1 1/2" sash outside too: 31 sashes, 20 cornerstones, 42 × 55 1/2.
+  // Rule ST-2, common practice: 3 × 4 of 12" with 1 1/2" sash outside too: 31 sashes, 20 cornerstones, 42 × 55 1/2.
   test('sashed', () => {
     expect(ask('setting', { kind: 'sashed', block: '12', across: '3', down: '4' })).toEqual({
       centre: { width: 42, height: 55.5 }, finished: { width: 42, height: 55.5 }, blocks: 12, sashes: 31, cornerstones: 20, sideTriangles: 0, cornerTriangles: 0, frameTriangles: 0,
@@ -53,7 +53,7 @@ describe('settings', () => {
 });
 
 describe('binding', () => {
-  // Common practice: 36 × 36 → 144 + 10 = 154; ÷ 40 = 3.85 → 4 strips; × 2 1/2 = 10" → 1/3 yd.
+  // Rule BD-2, common practice: 36 × 36 → 144 + 10 = 154; ÷ 40 = 3.85 → 4 strips; × 2 1/2 = 10" → 1/3 yd.
   test('36 × 36', () => expect(ask('binding', { width: '36', height: '36' })).toMatchObject({ length: 154, strips: 4, fabric: 10, shopCut: { inches: 12, yards: '1/3' } }));
   // Common practice: each side up to the next ten and nothing added: 65 × 78 → 70, 70, 80, 80 = 300.
   test('schools', () => {
@@ -65,7 +65,7 @@ describe('binding', () => {
     expect(ask('binding', { perimeter: '149.2' })).toMatchObject({ strips: 5 });
     expect(ask('binding', { width: '36', height: '36' })).toMatchObject({ strictStrips: 5 });
   });
-  // Common practice: 54 + 54 + 45 + 45 = 198, + 10 = 208, × 2 1/2 = 520, √ = 22.8 → 23 → 25" square → 3/4 yd; 18 × 18 = 324 ÷ 42 → 8 × 42.
+  // Rules BI-1, BI-2, common practice: 54 + 54 + 45 + 45 = 198, + 10 = 208, × 2 1/2 = 520, √ = 22.8 → 23 → 25" square → 3/4 yd; 18 × 18 = 324 ÷ 42 → 8 × 42.
   test('on the bias', () => {
     expect(ask('binding', { perimeter: '198', grain: 'bias' })).toMatchObject({ length: 208, bias: { square: 25 }, shopCut: { yards: '3/4' } });
     expect(ask('binding', { perimeter: '119.6', usable: '42' })).toMatchObject({ bias: { square: 20, byRule: { square: 20, rectangle: 8 } } });
@@ -73,7 +73,7 @@ describe('binding', () => {
 });
 
 describe('a binding that gets round', () => {
-  // Geometry: ten strips of 40 joined with 2 1/2" lost at each of nine joins are 377 1/2", and the edge is 380.
+  // Rule BD-3. Geometry: ten strips of 40 joined with 2 1/2" lost at each of nine joins are 377 1/2", and the edge is 380.
   test('90 × 100: the plain count says ten, eleven are bought', () => {
     expect(ask('binding', { width: '90', height: '100' })).toMatchObject({ length: 390, strips: 10, bought: 11, fabric: 27.5 });
     const answer = askCounter('binding', { width: '90', height: '100' }, 'in');
@@ -98,7 +98,7 @@ describe('backing, flange, prairie points, quilted blocks', () => {
     expect(ask('backing', { width: '75', height: '84', usable: '40' })).toMatchObject({ options: [{ seams: 'horizontal', panels: 3, fabric: 249 }, {}] });
     expect(ask('backing', { width: '75', height: '84', usable: '104' })).toMatchObject({ options: [{ seams: 'none', panels: 1 }] });
   });
-  // Handbook 8: cut 2 × (visible + a); sides first, then top and bottom.
+  // Rule FL-1: cut 2 × (visible + a); sides first, then top and bottom.
   // ¼ to be seen beside a binding sewn at ⅜: 2 × (¼ + ⅜).
   test('a flange reaches past the binding’s seam', () => expect(ask('flange', { ...QUILT, seam: '3/8' })).toMatchObject({ cutWidth: 1.25 }));
   test('flange', () => expect(ask('flange', QUILT)).toMatchObject({ cutWidth: 1, lengths: { sides: 72, ends: 60 }, strips: 7, shopCut: { yards: '1/4' } }));
@@ -178,7 +178,7 @@ describe('asked wrongly', () => {
     expect([start('triangles', 'seam', 'in'), start('triangles', 'seam', 'cm')]).toEqual([0.25, 0.75]);
     // Any other length as one would say it in centimetres.
     expect(start('backing', 'seam', 'cm')).toBe(1.5);
-    // Every length is a round metric figure, to the half centimetre or the usual seam.
+    // Rule US-1: every length is a round metric figure, to the half centimetre or the usual seam.
     for (const { flags } of TOPICS) for (const flag of flags) if (flag.type === 'length' && flag.start) expect([0.75, Math.round(flag.start.cm * 2) / 2]).toContain(flag.start.cm);
     expect([start('binding', 'school', 'cm'), start('setting', 'across', 'cm')]).toEqual(['plus-ten', null]);
   });

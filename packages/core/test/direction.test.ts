@@ -9,7 +9,7 @@ const lines = (setting: SomeSetting, across: number, down: number, change: Parti
   quiltOf(block, across, down, setting, change).pieces.map((p) => [p.name, p.count.value, p.oneWay, p.squares?.count.value ?? null, p.squares?.leftOver ?? null]);
 
 describe('a cloth with a direction', () => {
-  // Common practice: directional sash is counted apart, uprights and levels, so that every print stands up.
+  // Rule CU-3, common practice: directional sash is counted apart, uprights and levels, so that every print stands up.
   test('uprights and levels are counted apart; uprights are cut along the selvage, levels across it', () => {
     expect(lines({ kind: 'sashed' }, 3, 4, {}).slice(0, 1)).toEqual([['Sashes', 31, null, null, null]]);
     expect(lines({ kind: 'sashed' }, 3, 4, directed('sash', 'one-way')).slice(0, 2)).toEqual([['Upright sashes', 16, 'along', null, null], ['Level sashes', 15, 'across', null, null]]);
@@ -23,7 +23,7 @@ describe('a cloth with a direction', () => {
     expect(cut.lengthwise!.yields).toMatchObject([{ name: 'Border sides', length: 48.5, count: 2 }]);
     expect(cut.strips).toMatchObject([{ width: 4.5, yields: [{ name: 'Border top and bottom' }] }]);
   });
-  // Geometry: a square cut along both diagonals gives one triangle facing each side; along one, two opposite corners.
+  // Rule TR-3. Geometry: a square cut along both diagonals gives one triangle facing each side; along one, two opposite corners.
   test('on point 5 × 6: as many squares as the longest side has triangles; corners from both diagonals', () => {
     const plain = lines({ kind: 'on-point' }, 5, 6, {});
     expect(plain).toEqual([['Corner triangles', 4, null, 2, 0], ['Side triangles', 18, null, 5, 2]]);
@@ -58,7 +58,7 @@ describe('a cloth with a direction', () => {
 const borderOf = (): Plan['borders'][number] => ({ sides: 4, ends: 4, corners: 'sides-first', cut: 'crosswise', joins: 'diagonal', repeat: null, fabric: 'border', cornerFabric: 'border' });
 
 describe('what is never joined', () => {
-  // Common practice: a plain block is one piece of cloth.
+  // Rule CU-2, common practice: a plain block is one piece of cloth.
   test('a plain block longer than the cloth is wide is cut along the selvage; wider both ways it is refused', () => {
     const cloth = { usable: 40, seam: 0.25, unit: 'in' as const };
     const need = { key: 'p', name: 'Plain blocks', width: 30.5, length: 45.5, count: 3, joins: 'never' as const };

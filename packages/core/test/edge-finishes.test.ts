@@ -25,7 +25,7 @@ const edgeOf = (...args: Parameters<typeof plan>) => {
 const refusalsOf = (...args: Parameters<typeof plan>) => planProblems(plan(...args)).map((p) => p.message);
 
 describe('binding', () => {
-  // Common practice: 65 × 78, each side up to the next ten: 300; the others + 10 and + 12.
+  // Rule BD-1, common practice: 65 × 78, each side up to the next ten: 300; the others + 10 and + 12.
   test('schools; a curved or measured edge cannot be rounded up side by side', () => {
     expect(edgeOf(38, 47, {}, { school: 'round-up-sides' }).binding!.length.value).toBe(180);
     // Whole tens already: nothing would be left for the corners.
@@ -37,7 +37,7 @@ describe('binding', () => {
     expect(rounded.length.working.join()).toMatch(/only be rounded up where they are straight/);
     expect(edgeOf(40, 50, { around: 200 }).binding!.length.value).toBe(210);
   });
-  // From memory: a 2 1/2" double-fold strip finishes 3/8" wide with a flat batting, 2 1/4" about 5/16".
+  // Rule BD-5. From memory: a 2 1/2" double-fold strip finishes 3/8" wide with a flat batting, 2 1/4" about 5/16".
   test('finished width by fold and batting', () => {
     const width = (stripWidth: number, fold: 'double' | 'single' = 'double', fibre: Plan['batting']['fibre'] = 'cotton') => edgeOf(40, 50, {}, { stripWidth, fold }, { batting: { ...inchPlan({}).batting, fibre } }).binding!.finished.value;
     expect(width(2.5)).toBe(0.375);
@@ -51,7 +51,7 @@ describe('binding', () => {
     expect(said(1.5)).toMatch(/leaves 1\/8″ behind and does not cover its seam there: sew it at 3\/16″, or cut it wider/);
     expect(said(2)).toBe('');
   });
-  // Common practice: a main strip of 1 1/2" and one of 1 3/4" for the flange make a binding whose flange shows 1/8".
+  // Rule BD-6, common practice: a main strip of 1 1/2" and one of 1 3/4" for the flange make a binding whose flange shows 1/8".
   test('with a flange built in: 1 1/2" and 1 3/4"', () => {
     const { flange, strips } = edgeOf(40, 50, {}, { stripWidth: 2.75, flange: { visible: 0.125, fabric: 'accent' } }).binding!;
     expect([flange!.main.value, flange!.flange.value]).toEqual([1.5, 1.75]);
@@ -119,13 +119,14 @@ describe('bias', () => {
       expect(length).toBeLessThanOrEqual((width * h) / strip);
     }), { numRuns: 150 });
   });
+  // Rule BI-3.
   test('the strip on the double fold lies along the diagonal, half to each side', () => {
     const fold = biasFromSquare(25, 2.5, 0.25, 'in').strips.find((s) => s.from === 'fold')!;
     const sums = fold.outline.map((p) => p.x + p.y - 25);
     expect(Math.max(...sums)).toBeCloseTo(2.5 / Math.SQRT2, 9);
     expect(Math.min(...sums)).toBeCloseTo(-2.5 / Math.SQRT2, 9);
   });
-  // Geometry, built up from the two triangles: the square cut along its diagonal, one half moved along and sewn on with a
+  // Rule BI-4. Geometry, built up from the two triangles: the square cut along its diagonal, one half moved along and sewn on with a
   // quarter-inch seam. Bias edges and lanes are measured on the outline that makes.
   test('the tube: bias edges lie closer by its seam, every lane goes once round between the straight edges', () => {
     fc.assert(fc.property(fc.integer({ min: 10, max: 44 }), fc.constantFrom(2, 2.25, 2.5), fc.constantFrom(0.25, 0.375), (side, strip, seam) => {
@@ -151,6 +152,7 @@ describe('bias', () => {
       for (let i = 0; i + 1 < order.length; i += 2) expect(order[i]!).toBeGreaterThanOrEqual(order[i + 1]!);
     }));
   });
+  // Rule SC-2.
   test('curves want bias, straight edges do not; a square wider than the cloth is refused a place', () => {
     const said = (...args: Parameters<typeof plan>) => computeQuilt(plan(...args)).advice.filter((a) => a.path.join('.') === 'binding.grain').map((a) => a.message).join();
     expect(said(40, 50, { shape: 'rounded' })).toMatch(/Curves need a bias binding/);
@@ -177,7 +179,7 @@ describe('joins of the binding', () => {
     const advice = computeQuilt(bad).advice.filter((a) => a.path.join('.') === 'binding.start');
     expect(advice.map((a) => a.message).join()).toMatch(/A join falls 1 1\/2″ from a corner\. Begin .* from the left/);
   });
-  // Geometry: seams a quarter inch in meet a quarter inch before a square corner, and 0.1036" before one of 135°.
+  // Rule ED-3. Geometry: seams a quarter inch in meet a quarter inch before a square corner, and 0.1036" before one of 135°.
   test('where sewing stops before a corner', () => {
     expect(mitresOf(edgeOutline({ width: 40, height: 50 }), 0.25, 'in')).toMatchObject([{ angle: 90, count: 4, stop: { value: expect.closeTo(0.25, 9) } }]);
     const clipped = edgeOutline({ width: 40, height: 50 }, { shape: 'clipped', corners: 'all', radius: 8, scallop: { width: 6, depth: 1 } });
@@ -192,9 +194,9 @@ describe('prairie points', () => {
     const half = pointBase(square, 0.25) / 2;
     return side.middles.map((middle) => [{ x: middle - half, y: 0 }, { x: middle + half, y: 0 }, { x: middle, y: -pointHeight(square, 0.25) }]);
   };
-  // Handbook 8: base q − 2a, height q/2 − a at the sewing line.
+  // Rule PP-1: base q − 2a, height q/2 − a at the sewing line.
   test('a point of a 4" square', () => expect([pointBase(4, 0.25), pointHeight(4, 0.25)]).toEqual([3.5, 1.75]));
-  // The polygon library: whatever the overlap, the last point of one side and the first of the next share no cloth, and neither reaches past the corner.
+  // Rule PP-2. The polygon library: whatever the overlap, the last point of one side and the first of the next share no cloth, and neither reaches past the corner.
   test('two points meet at every corner, neither reaching past it', () => {
     fc.assert(fc.property(eighths(24, 100), eighths(24, 100), fc.constantFrom(0, 0.25, 0.5, 1, 1.5), fc.constantFrom('all' as const, 'last-three' as const), (width, height, overlap, spread) => {
       const { across, down } = planPrairiePoints({ width, height }, { ...wish, overlap, spread });
@@ -231,6 +233,7 @@ describe('prairie points', () => {
     }));
     expect(pointColours(6, 3, 'sequence', randomFrom(1))).toEqual([0, 1, 2, 0, 1, 2]);
   });
+  // Rule PP-3.
   test('a continuous strip: points half over one another, cut so that the first and last end at the corners', () => {
     const strip = planPointStrip({ width: 61, height: 71.5 }, { square: 4, seam: 0.25, unit: 'in' }, 1);
     expect(strip.cutWidth.value).toBe(8);
@@ -269,6 +272,7 @@ describe('in centimetres', () => {
 });
 
 describe('together', () => {
+  // Rule ED-2.
   test('flange and binding go together; points take the place of both, on straight sides', () => {
     expect(refusalsOf(40, 50, { finishes: ['flange', 'binding'] })).toEqual([]);
     expect(refusalsOf(40, 50, { finishes: ['prairie-points'] })).toEqual([]);
@@ -297,13 +301,14 @@ describe('together', () => {
 });
 
 describe('a flange beside the binding', () => {
-  // What is seen reaches past the binding's seam: 2 × (¼ + ⅜) beside a binding sewn at ⅜.
+  // Rule FL-1. What is seen reaches past the binding's seam: 2 × (¼ + ⅜) beside a binding sewn at ⅜.
   test('is cut for the seam the binding is sewn with', () => {
     const width = (binding: Partial<Plan['binding']>) => edgeOf(40, 50, { finishes: ['flange', 'binding'] }, binding).flange!.cutWidth.value;
     expect(width({})).toBe(1.25);
     expect(width({ seam: 0.25 })).toBe(1);
     expect(width({ stripWidth: 2.25 })).toBe(2 * (0.25 + 0.3125));
   });
+  // Rule FL-2.
   test('lies along the raw edges: the finished top and its seams, or the average of the three places that were measured, as it is', () => {
     const flange = (measured: Plan['measured']) => edgeOf(40, 50, { finishes: ['flange', 'binding'] }, {}, { measured }).flange!;
     expect([flange([]).sides.value, flange([]).ends.value]).toEqual([50.5, 40.5]);

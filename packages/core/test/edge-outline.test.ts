@@ -20,7 +20,7 @@ const anyEdge = fc
   .map(({ width, height, scallopWidth, depth, sides, ...rest }) => ({ size: { width, height }, form: { ...rest, scallop: { width: scallopWidth, depth, sides } } as EdgeForm }));
 
 describe('the edge of a quilt', () => {
-  // Handbook 7: rounded corners of radius r: 2(W + H) − 8r + 2πr.
+  // Rule ED-1: rounded corners of radius r: 2(W + H) − 8r + 2πr.
   test('rounded corners, by the formula; at the foot only, half of it', () => {
     expect(edgeOutline(quilt, form({ shape: 'rounded', radius: 6 })).length).toBeCloseTo(2 * (60 + 72) - 8 * 6 + 2 * Math.PI * 6, 9);
     expect(edgeOutline(quilt, form({ shape: 'rounded', radius: 6, corners: 'foot' })).length).toBeCloseTo(2 * (60 + 72) - 4 * 6 + Math.PI * 6, 9);
@@ -83,7 +83,7 @@ describe('scallops', () => {
     // Half a circle.
     expect(arcRadius(6, 3)).toBe(3);
   });
-  // Common practice (handbook 7): a scalloped 37" edge measured 45". Seven scallops 1 1/2" deep come within half an inch of that.
+  // Rule ED-1, common practice: a scalloped 37" edge measured 45". Seven scallops 1 1/2" deep come within half an inch of that.
   test('a 37" edge in seven scallops is about 45" long', () => {
     const chord = 37 / 7;
     const radius = arcRadius(chord, 1.5);
@@ -124,7 +124,7 @@ describe('scallops', () => {
     }
     return best;
   };
-  // Every division there is, tried out: what is chosen is within a few hundredths of the evenest, the rest being nearness to the width asked for.
+  // Rule SC-1. Every division there is, tried out: what is chosen is within a few hundredths of the evenest, the rest being nearness to the width asked for.
   test.each([[60, 72, 6, 1], [43, 61.5, 9, 1.5], [38, 38, 8, 2], [50.5, 97, 7, 1], [36, 54, 10, 1.25], [40, 60, 12, 2]])('%p × %p in scallops of %p, %p deep: as even as can be', (w, h, width, depth) => {
     const { across, down, corner } = solveScallops({ width: w, height: h }, width, depth)!;
     const all = [across!.width, down!.width, 2 * (corner!.inset - corner!.radius)];

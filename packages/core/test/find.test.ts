@@ -125,6 +125,13 @@ describe('the search', () => {
     expect(best[0]!.costs.size).toBeLessThan(0.5);
   });
 
+  // Rule TG-1: a queen mattress is 60 × 80; drops of 12" at both sides and the foot and a tuck of 15" make 84 × 107 (arithmetic).
+  test('a bed’s target is its mattress, what hangs over and what is tucked', () => {
+    const bed = { ...startBed('us-queen', 'in'), drop: { left: 12, right: 12, foot: 12 }, tuck: 15 } as NonNullable<Plan['target']>;
+    expect(targetSize(bed, 'in')).toMatchObject({ width: { value: 84 }, height: { value: 107 } });
+    expect(targetSize({ ...bed, tuck: 0 } as typeof bed, 'in').height.value).toBe(92);
+  });
+
   test('a pick for a bed keeps the bed; for another size the size takes its place; what was measured is let go', () => {
     const bed = inchPlan({ target: startBed('us-queen', 'in'), measured: [{ borders: 0, width: [39, 39, 39], height: [52, 52, 52] }] });
     const { width, height } = targetSize(bed.target!, 'in');

@@ -26,7 +26,7 @@ describe('the straight grain', () => {
       }
     }), { numRuns: 30 });
   });
-  // Handbook 4: the straight grain of a setting triangle lies on the quilt's outside edge, the bias inside. Common practice.
+  // Rule TR-1: the straight grain of a setting triangle lies on the quilt's outside edge, the bias inside. Common practice.
   test('of a side triangle lies along the quilt’s edge', () => {
     const { layout } = quiltOf(10, 3, 3, { kind: 'on-point' });
     for (const { id, outline } of layout.pieces.filter((p) => p.part === 'side-triangle')) {

@@ -8,7 +8,7 @@ const run = (strips: number, usable = 40, loss = 3) => ({ strips, usable, loss }
 const walked = ({ strips, usable, loss }: ReturnType<typeof run>) => Array.from({ length: strips - 1 }, (_, i) => (i + 1) * usable - i * loss - loss / 2);
 
 describe('strips joined end to end', () => {
-  // Handbook 5: each diagonal join uses one cut width of length; straight joins two seams. Common practice.
+  // Rules CU-1, BO-4: each diagonal join uses one cut width of length; straight joins two seams. Common practice.
   test('a run is its strips less a loss at every join', () => {
     expect(runLength(run(5, 42.5))).toBe(5 * 42.5 - 4 * 3);
     expect(stripsFor(197, 42.5, 3)).toBe(5);

@@ -22,7 +22,7 @@ function expectTiled(option: BackingOption, width: number, height: number): void
 }
 
 describe('backing', () => {
-  // Handbook 6: 75 × 84 with 4": at 40" usable three horizontal panels (249") or a smaller overhang.
+  // Rule BK-1: 75 × 84 with 4": at 40" usable three horizontal panels (249") or a smaller overhang.
   test('75 × 84 at 40": three panels, or a smaller overhang, or a stripe, each said', () => {
     const { options, remarks } = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE });
     expect(options[0]).toMatchObject({ way: 'horizontal', panels: 3, fabric: { value: 249 } });
@@ -81,7 +81,7 @@ test('backing and made verdicts come out alike in centimetres', () => {
 describe('a backing as it was made', () => {
   const top = { width: 70, height: 80 };
   test('square and large enough; short; crooked', () => {
-    // Geometry: an oblong is square when its diagonals are alike.
+    // Rule BK-3. Geometry: an oblong is square when its diagonals are alike.
     expect(judgeMade({ width: 78, height: 88, diagonals: [117.6, 117.6] }, top, 4, 'in')).toMatchObject({ kind: 'good', over: { sides: 4, ends: 4 } });
     expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115.5] }, top, 4, 'in')).toMatchObject({ kind: 'short', text: expect.stringMatching(/by only 2 1\/2″ at the sides/) });
     expect(judgeMade({ width: 78, height: 88, diagonals: [116, 119] }, top, 4, 'in')).toMatchObject({ kind: 'crooked', skew: 3 });
@@ -92,7 +92,7 @@ describe('a backing as it was made', () => {
 describe('batting', () => {
   const wish = { overhang: 4, rollWidth: 96, pieces: [], unit: 'in' as const };
   const ways = (width: number, height: number, change = {}) => planBatting({ width, height }, { ...wish, ...change }).options;
-  // Packaged sizes from memory (handbook 6).
+  // Rule BT-1, packaged sizes from memory.
   test.each([[37, 52, '45 × 60″'], [70, 81, '81 × 96″'], [50, 50, '60 × 60″'], [110, 100, '120 × 120″']])('%p × %p with 4" round: package %s', (width, height, said) => {
     expect(ways(width, height).find((o) => o.way === 'package')?.text).toBe(`Package ${said}`);
   });
@@ -123,7 +123,7 @@ describe('batting', () => {
       }
     }));
   });
-  // Common practice (handbook 6): white-on-white tops want a white batting.
+  // Rule BT-2, common practice: white-on-white tops want a white batting.
   test('white on white wants white, a dark top dark; flat colours are told apart', () => {
     const bordered = (colour: string, batting: Plan['batting']['colour']) => {
       const plan = inchPlan({});
@@ -154,6 +154,7 @@ describe('marking for quilting at home', () => {
     // 30 across: lines at 15, 11, 7, 3 … : seven; 40 down: at 20, 16, 12, 8, 4 … : nine (one at 0 and 40 would lie on the edge).
     expect(lines).toHaveLength(7 + 9);
     expect(length.value).toBe(7 * 40 + 9 * 30);
+    // Rule QL-1: one a hand's breadth.
     expect(pins.value).toBe(8 * 10);
     for (const { from, to } of lines) expect(Math.abs(from.x + to.x - 30) % 8 < 1e-9 || Math.abs(from.y + to.y - 40) % 8 < 1e-9).toBe(true);
   });

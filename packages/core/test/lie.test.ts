@@ -13,6 +13,7 @@ describe('where blocks stand', () => {
       expect(spots[0]).toBe('0,0');
     }), { numRuns: 40 });
   });
+  // Rule SW-1: on point a row of blocks is a slanting one.
   test.each<SomeSetting>([{ kind: 'edge-to-edge' }, { kind: 'on-point' }, { kind: 'framed' }])('blocks that share a side are one apart: %j', (setting) => {
     const blocks = blocksOf(quiltOf(10, 4, 5, setting).layout.pieces);
     for (const a of blocks) {
@@ -25,6 +26,7 @@ describe('where blocks stand', () => {
 });
 
 describe('how blocks lie', () => {
+  // Rule ST-12.
   test('every other one: no two that share a side lie alike, on point too', () => {
     for (const kind of ['edge-to-edge', 'on-point'] as const) {
       const blocks = blocksOf(quiltOf(10, 4, 5, { kind }).layout.pieces);

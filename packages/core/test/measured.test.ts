@@ -30,7 +30,7 @@ describe('a measured centre', () => {
     expect(cutSize(quilt, 'border-1-side')).toEqual([4.5, 60.5]);
     expect(cutSize(quilt, 'border-0-side')).toEqual([3, 55.625]);
   });
-  // Handbook 3: the middle measurement, since edges stretch; or the average of three.
+  // Rule BO-5: the middle measurement, since edges stretch; or the average of three.
   test('by the middle, or by the average of three', () => {
     const stretched: Measured = { borders: 0, width: three(42.5), height: three(56.25, 55.875, 56.125) };
     expect(cutSize(withMeasured([stretched]), 'border-0-side')).toEqual([3, 55.875]);
@@ -51,7 +51,7 @@ describe('a measurement that is not of this top', () => {
 });
 
 describe('judging a top', () => {
-  // Handbook 3: sides differing a little are fine; by about an inch, square up first.
+  // Rule BO-6: sides differing a little are fine; by about an inch, square up first.
   test.each([
     [three(42.5), three(56), 'true'], [three(42.5, 42.5, 42.625), three(56), 'true'],
     [three(42.5, 42.25, 42.625), three(56), 'ease'], [three(42.5), three(56, 56.5, 57), 'square-up'], [three(42.5, 43.25, 42.5), three(56), 'square-up'],

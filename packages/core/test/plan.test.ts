@@ -94,7 +94,7 @@ describe('changing a plan', () => {
     expect(turnInto('sashed', sashed, 'in')).toEqual(sashed);
     expect(turnInto('sashed', { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' }, 'cm')).toMatchObject({ sash: 4 });
   });
-  // 2.54 cm an inch, by definition.
+  // Rule UN-1: 2.54 cm an inch, by definition.
   test('to centimetres: exactly, and back to what it was', () => {
     const metric = convertPlan(start, 'cm');
     expect(metric).toMatchObject({ unit: 'cm', seam: 0.635, squaring: 1.27, block: { width: 30.48 }, setting: { sash: 3.81 }, borders: [{ sides: 10.16, ends: 10.16 }] });
@@ -135,7 +135,7 @@ describe('advice', () => {
   test.each([[0.5, /narrow for the block/], [4.5, /wide for the block/]])('a %p" sash on a 12" block', (width, message) => {
     expect(quiltOf(12, 3, 4, { ...sash, sash: width }).advice.map((a) => a.message).join()).toMatch(message);
   });
-  // Common practice: sash 1/6 to 1/4 of the block; no border wider than the block.
+  // Rules ST-3, BO-8, common practice: sash 1/6 to 1/4 of the block; no border wider than the block.
   test('a sash within the rule of thumb is let be', () => expect(quiltOf(12, 3, 4, { ...sash, sash: 2 }).advice).toEqual([]));
   test('a border wider than the block', () => {
     const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [startBorder(7, 'border')] });

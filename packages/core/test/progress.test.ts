@@ -13,6 +13,7 @@ const of = (change: Partial<Plan>) => {
 const border = { sides: 3, ends: 3, corners: 'sides-first', cut: 'crosswise', joins: 'diagonal', repeat: null, fabric: 'border', cornerFabric: 'border' } as Plan['borders'][number];
 
 describe('how far a quilt has come', () => {
+  // Rule WK-1.
   test('nothing entered: it is being designed', () => expect(of({})).toEqual({ settled: [], at: 'setting' }));
   test('blocks are settled when each was measured and what their verdicts ask for is done', () => {
     expect(of({ pile: [...pile.slice(1), block(1, { width: null, height: null })] })).toEqual({ settled: [], at: 'blocks' });

@@ -1,4 +1,4 @@
-import { computeQuilt, type Plan, shopCut, startBorder } from '../src/index.ts';
+import { computeQuilt, type Plan, type Quilt, shopCut, startBorder } from '../src/index.ts';
 import { cutSize, inchPlan, lineFor, quiltOf, type SomeSetting } from './support/plans.ts';
 
 const size = (figure: { width: { value: number }; height: { value: number } }) => [figure.width.value, figure.height.value];
@@ -6,7 +6,7 @@ const size = (figure: { width: { value: number }; height: { value: number } }) =
 const WITH_SQUARING = { squaring: 0.5, shrinkage: 0 };
 
 describe('edge to edge', () => {
-  // Common practice: 112 blocks cut 5" set 10 × 11 use 110, two spare, 45 × 49 1/2.
+  // Rule ST-1, common practice: 112 blocks cut 5" set 10 × 11 use 110, two spare, 45 × 49 1/2.
   test('10 × 11 of 4 1/2" finished', () => {
     const pile = Array.from({ length: 112 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 5, height: 5 }));
     const quilt = quiltOf(4.5, 10, 11, { kind: 'edge-to-edge' }, { pile });
@@ -107,6 +107,7 @@ describe('on point with plain blocks between', () => {
 });
 
 describe('alternate', () => {
+  // Rule ST-10.
   test.each([[3, 3, 5, 4], [4, 5, 10, 10], [1, 1, 1, 0]])('%p × %p: %p blocks, %p plain', (across, down, blocks, plain) => {
     const quilt = quiltOf(9, across, down, { kind: 'alternate' });
     expect(quilt.pile.needed).toBe(blocks);
@@ -115,7 +116,7 @@ describe('alternate', () => {
 });
 
 describe('on point, sashed', () => {
-  // Handbook 4: width (n f + (n + 1) s)√2; sashes 4nm; cornerstones n(m + 1) + m(n + 1);
+  // Rule ST-6: width (n f + (n + 1) s)√2; sashes 4nm; cornerstones n(m + 1) + m(n + 1);
   // side triangle (f + s)√2 + 1 1/4; corner (f + 2s)/√2 + 7/8. Common practice.
   test('3 × 4 of 10" with 1 1/2" sash', () => {
     const quilt = quiltOf(10, 3, 4, { kind: 'on-point-sashed', sash: 1.5 });
@@ -144,7 +145,7 @@ describe('framed on point', () => {
 });
 
 describe('a float', () => {
-  // Handbook 4: blocks float inside the edge, and the float is part of the finished size. Geometry: a float of t makes
+  // Rule ST-5: blocks float inside the edge, and the float is part of the finished size. Geometry: a float of t makes
   // every triangle's leg along the edge 2t longer.
   test('adds itself on every side and makes the triangles larger', () => {
     const quilt = quiltOf(10, 2, 3, { kind: 'on-point', float: 0.75 });
@@ -178,7 +179,7 @@ describe('on point, sashed, the edge halving its cornerstones', () => {
 });
 
 describe('framed, the generous school', () => {
-  // Common practice: 6" blocks, two squares of 6 1/2" a block: 112, six to a strip → 19 strips → 3 1/2 yd; squared up with 1/4" left beyond each point.
+  // Rule ST-7, common practice: 6" blocks, two squares of 6 1/2" a block: 112, six to a strip → 19 strips → 3 1/2 yd; squared up with 1/4" left beyond each point.
   test('56 blocks of 6": 112 squares of 6 1/2", 3 1/2 yd', () => {
     const quilt = quiltOf(6, 7, 8, { kind: 'framed', frame: 'generous' });
     expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 } } });
@@ -192,8 +193,11 @@ describe('framed, the generous school', () => {
 });
 
 describe('blocks quilted already, joined by covered sashing', () => {
-  // Common practice: 12 1/4" blocks (cut), 3 in a row, 2" sash: front strips 4", batting 1 7/8", back 2 1/2", row strip 39 3/4".
-  const quilt = quiltOf(11.75, 3, 4, { kind: 'quilted', sash: 2 });
+  // Rule ST-8, common practice: 12 1/4" blocks (cut), 3 in a row, 2" sash: front strips 4", batting 1 7/8", back 2 1/2", row strip 39 3/4".
+  let quilt: Quilt;
+  beforeAll(() => {
+    quilt = quiltOf(11.75, 3, 4, { kind: 'quilted', sash: 2 });
+  });
   const line = (name: string) => quilt.pieces.find((p) => p.name === name)!;
   test('a sash is three strips', () => {
     expect(line('Upright sashes, front').cut).toMatchObject({ width: { value: 4 }, length: { value: 12.25 } });
@@ -276,7 +280,7 @@ describe('borders', () => {
   test('24 × 36, borders 1 and 3 1/2', () => {
     const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, { borders: [startBorder(1, 'accent'), startBorder(3.5, 'border')] });
     expect(size(quilt.layout.finished)).toEqual([33, 45]);
-    // Sides first: side H, then top W + 2b (handbook 5).
+    // Rule BO-1: sides first: side H, then top W + 2b.
     expect(cutSize(quilt, 'border-0-side')).toEqual([1.5, 36.5]);
     expect(cutSize(quilt, 'border-0-end')).toEqual([1.5, 26.5]);
     expect(cutSize(quilt, 'border-1-side')).toEqual([4, 38.5]);
@@ -296,7 +300,7 @@ describe('borders', () => {
     expect(cutSize(quilt, 'border-0-corner')).toEqual([3, 3]);
     expect(lineFor(quilt, 'border-0-corner').count.value).toBe(4);
   });
-  // Handbook 5: length + 2b + 2a, plus a hand's breadth (4") to spare.
+  // Rule BO-2: length + 2b + 2a, plus a hand's breadth (4") to spare.
   test('mitred: whole outer length and a hand’s breadth', () => {
     const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, borders('mitred'));
     expect(cutSize(quilt, 'border-0-side')).toEqual([3, 36 + 5 + 0.5 + 4]);
@@ -307,7 +311,7 @@ describe('borders', () => {
     expect(size(quilt.layout.finished)).toEqual([29, 44]);
     expect(cutSize(quilt, 'border-0-end')).toEqual([4.5, 29.5]);
   });
-  // Common practice: lengthwise 6 1/2" strips, four side by side across a 42" width, the yardage at least the longest strip; 3 yd is 108".
+  // Rule BO-3, common practice: lengthwise 6 1/2" strips, four side by side across a 42" width, the yardage at least the longest strip; 3 yd is 108".
   test('lengthwise: four strips of 6 1/2" side by side, no joins, as long as the longest', () => {
     const plan = inchPlan({});
     const fabrics = plan.fabrics.map((f) => ({ ...f, usableWidth: 42 }));
@@ -326,7 +330,7 @@ describe('borders', () => {
 });
 
 describe('a sash pieced of strips', () => {
-  // Arithmetic: finished strips side by side are the sash, to the last bit; outer ones lie on the ruler.
+  // Rule ST-9. Arithmetic: finished strips side by side are the sash, to the last bit; outer ones lie on the ruler.
   test.each([[1.5, 2], [1.75, 2], [1.75, 3], [1.5, 3], [2, 3], [2.25, 3], [1.875, 2], [1.8125, 3]])('a sash of %p in %p strips is cut to come to it', (sash, strips) => {
     const quilt = quiltOf(10, 2, 2, { kind: 'sashed', sash, strips: String(strips) });
     const cutOf = (part: string) => quilt.pieces.find((p) => p.parts.includes(part))!.cut;
@@ -348,12 +352,13 @@ describe('a sash pieced of strips', () => {
 
 describe('what is said of a piece where it is cut', () => {
   const notesFor = (setting: SomeSetting, part: string, change: Partial<Plan> = {}) => lineFor(quiltOf(12, 3, 4, setting, change), part).notes.join(' ');
-  // Common practice: the straight grain on the quilt's edge, the bias inside.
+  // Rule TR-1, common practice: the straight grain on the quilt's edge, the bias inside.
   test('why a square is cut twice, or once', () => {
     expect(notesFor({ kind: 'on-point' }, 'side-triangle')).toMatch(/Cut twice.*straight grain lies on the long side, along the quilt’s edge/);
     expect(notesFor({ kind: 'on-point' }, 'corner-triangle')).toMatch(/Cut once.*both short sides/);
     expect(notesFor({ kind: 'framed' }, 'frame')).toMatch(/Cut once/);
   });
+  // Rule ST-4.
   test('long sashes are marked where blocks meet them', () => {
     expect(notesFor({ kind: 'sashed', cornerstones: false }, 'level')).toContain('blocks begin 1 3/4″ from its end and every 13 1/2″ after, each 12″ long');
     expect(notesFor({ kind: 'strip-set' }, 'strip')).toContain('blocks begin 1/4″ from its end and every 12″ after');
@@ -365,7 +370,7 @@ describe('what is said of a piece where it is cut', () => {
     expect(mitred(3, 4)).toContain('its mitre is not at 45°: it runs from corner to corner, 53° up from the top strip');
     expect(mitred(4, 4)).toBe('');
   });
-  // Handed from side strips to end strips: generous side strips make the block an inch wider, and the end strips as much longer.
+  // Rule ST-11. Handed from side strips to end strips: generous side strips make the block an inch wider, and the end strips as much longer.
   test('generous coping strips reach across one another', () => {
     const quilt = quiltOf(12, 3, 3, { kind: 'coped', small: 10, coping: 'generous' });
     const [sides, ends] = [cutSize(quilt, 'coping-side'), cutSize(quilt, 'coping-end')];

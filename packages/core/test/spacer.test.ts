@@ -7,6 +7,7 @@ const plan = (corners: Plan['borders'][number]['corners'], change: Partial<Plan>
   inchPlan({ block: { width: 20.5, height: 26.5 }, grid: { across: 2, down: 2 }, setting: { kind: 'edge-to-edge' }, borders: [startBorder(1, 'accent'), { ...startBorder(4, 'border'), corners, repeat: 4 }], ...change });
 
 describe('a spacer border', () => {
+  // Rule BO-7.
   test('by hand: 41 × 53 inside, 4" repeats: 1 1/2" all round makes 44 × 56, eleven and fourteen repeats', () => {
     const before = plan('squares');
     expect(repeatsOf(before, layOut(before).sizes, 1)).toMatchObject({ across: 43 / 4, down: 55 / 4, fits: false });

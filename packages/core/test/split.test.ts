@@ -4,7 +4,7 @@ import { inchPlan, wholeSetting } from './support/plans.ts';
 const plan = inchPlan({ grid: { across: 3, down: 4 }, setting: wholeSetting({ kind: 'edge-to-edge' }), borders: [startBorder(3, 'border')] });
 
 describe('one quilt split into smaller ones', () => {
-  // Handbook 4, common practice: 12 blocks as 2 × (2 × 3) need more border, and how much is to be said.
+  // Rule TG-2, common practice: 12 blocks as 2 × (2 × 3) need more border, and how much is to be said.
   test('twelve blocks as two of 2 × 3', () => {
     const [best] = splitQuilt(plan, 2);
     expect(best).toMatchObject({ grid: { across: 2, down: 3 }, blocks: 6, over: 0, quilts: 2, finished: { width: 30, height: 42 } });

@@ -100,7 +100,10 @@ describe('cards to cut scallops by', () => {
 });
 
 describe('as one drawing', () => {
-  const templates = scallopTemplates(edgeOutline({ width: 60, height: 72 }, form(9, 1)).scallops!, 'in');
+  let templates: readonly Template[];
+  beforeAll(() => {
+    templates = scallopTemplates(edgeOutline({ width: 60, height: 72 }, form(9, 1)).scallops!, 'in');
+  });
   test('true to size: a unit of the drawing is an inch, and a square of 1" checks the printing', () => {
     const svg = templatesSvg(templates, 'in');
     const [, width, height] = svg.match(/width="([\d.]+)in" height="([\d.]+)in"/)!.map(Number);

@@ -210,6 +210,7 @@ describe('a cloth held against the blocks', () => {
     expect(share(star, '#f6efe0') + share(star, '#3f7d6e')).toBeCloseTo(1, 9);
     expect(share(nine, '#2e4a5f')).toBeCloseTo(2 / 3, 1);
   });
+  // Rule WL-1.
   test('a cream sash disappears beside blocks with a cream edge, a dark one stands clear', () => {
     expect(judgeContrast('#f4ecdc', [star, star, nine], 'This sash')).toMatchObject({ kind: 'disappears', text: 'This sash disappears beside 2 of your blocks.' });
     expect(judgeContrast('#30495c', [nine], 'This sash')).toMatchObject({ kind: 'disappears', text: 'This sash disappears beside your block.' });

@@ -2,7 +2,7 @@ import { formatWithUnit, fromInches, type LongArmAnswer, type LongArmJob, SKEW_I
 
 /** What the stand-in's frame and rules allow, in inches. */
 const RULES = {
-  /** Backing beyond the top on every side, to clamp (handbook 6). */
+  /** Backing beyond the top on every side, to clamp (rule BK-2). */
   overhang: 4,
   /** Batting beyond the top on every side. */
   batting: 2,

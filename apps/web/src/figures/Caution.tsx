@@ -15,7 +15,7 @@ const Note = styled.p`
   svg { margin-top: 2px; color: var(--brass); }
 `;
 
-/** A caution where the work can hurt (handbook 11). Local rules and makers' instructions come first. */
+/** A caution where the work can hurt (rule CT-1). Local rules and makers' instructions come first. */
 export function Caution({ children }: { children: React.ReactNode }) {
   return <Note role="note" aria-label="Caution"><TriangleAlert size={15} aria-hidden /><span>{children}</span></Note>;
 }

@@ -29,14 +29,14 @@ export interface TopSize {
   readonly real: boolean;
 }
 
-/** Sides that differ by about an inch are squared up first (handbook 3); "about" is from three quarters up (from memory). */
+/** Sides that differ by about an inch are squared up first (rule BO-6); "about" is from three quarters up (from memory). */
 const SQUARE_UP_INCHES = 3 / 4;
 /** A difference a tape cannot be trusted on: 1/8". */
 const TRUE_INCHES = 1 / 8;
 
 /**
  * The size of the top at each step, from the bare centre to the last border. A size is theoretical until
- * a measured one replaces it; what follows is reckoned from there (handbook 2, 3).
+ * a measured one replaces it; what follows is reckoned from there (rule BO-5).
  */
 export function sizesAlong(centre: Size, borders: readonly Border[], measured: readonly Measured[], by: 'middle' | 'average', seam: number, unit: Unit): TopSize[] {
   const sizes: TopSize[] = [];
@@ -65,7 +65,7 @@ function measuredSize(raw: Measured, by: 'middle' | 'average', seam: number, uni
   return { width: one(raw.width), height: one(raw.height) };
 }
 
-/** Three measurements each way held against one another: edges stretch, the middle does not (handbook 3). */
+/** Three measurements each way held against one another: edges stretch, the middle does not (rule BO-6). */
 export function judgeTop(raw: Measured, unit: Unit): TopVerdict {
   const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
   const [wide, high] = [spread(raw.width), spread(raw.height)];

@@ -46,7 +46,7 @@ export function repeatsOf(plan: Plan, sizes: readonly TopSize[], index: number):
 
 /**
  * Widths of a spacer just inside the border at `index` so that its repeat comes out even along every
- * side (handbook 4: a spacer border makes the next one fit). Nearest to the width the spacer has now
+ * side (rule BO-7: a spacer border makes the next one fit). Nearest to the width the spacer has now
  * and most even all round first; three at most. The border inside is the spacer; where there is none
  * the first answers are the narrowest that can be sewn.
  */

@@ -23,8 +23,8 @@ export const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as
  *
  * Rectangle: `w + 2a` by `l + 2a`. Triangle with its long side `h` on the grain, a quarter of a square
  * of `h + 2a(1 + √2)`; with its short sides `l` on the grain, half a square of `l + a(2 + √2)`. At a
- * quarter-inch seam the trade adds 1 1/4 and 7/8 instead, unless the exact form is asked for. All from
- * handbook 4. A part that says what it is cut as is cut so, whatever its outline.
+ * quarter-inch seam the trade adds 1 1/4 and 7/8 instead, unless the exact form is asked for. All by
+ * rule TR-2. A part that says what it is cut as is cut so, whatever its outline.
  *
  * @throws when the outline is neither: a setting drew something that cannot be cut yet.
  */

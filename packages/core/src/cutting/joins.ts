@@ -34,7 +34,7 @@ export const stripsFor = (total: number, usable: number, loss: number): number =
 export const runLength = ({ strips, usable, loss }: Run): number => strips * usable - (strips - 1) * loss;
 
 /**
- * Cuts pieces from a run so that joins fall away from the ends and the middle of each (handbook 5: a
+ * Cuts pieces from a run so that joins fall away from the ends and the middle of each (rule BO-4: a
  * join is hidden away from the centre). What is left over of the run is free to lie before any piece:
  * of all orders and places, on a step of 1/2", the one is taken whose nearest join is farthest off, up
  * to where it no longer shows; of equal ones the one that leaves most in one piece at the end.

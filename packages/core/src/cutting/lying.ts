@@ -11,7 +11,7 @@ type TriangleWay = 'top' | 'bottom' | 'left' | 'right' | 'top-left' | 'top-right
 
 /**
  * The way a rectangle's length has to lie on a cloth whose print runs along the selvage and stands upright on the
- * quilt: along it for what is taller than wide. Of pieces on point the falling ones lie along, the rising across.
+ * quilt: along it for what is taller than wide. Of pieces on point the falling ones lie along, the rising across (rule CU-3).
  */
 export function lengthLies(outline: readonly Point[], grain: Grain): 'across' | 'along' {
   if (grain === 'square-to-edge') return span(outline, 'y') > span(outline, 'x') ? 'along' : 'across';

@@ -27,7 +27,7 @@ export const biasJoinLoss = (seam: number): number => 2 * seam * Math.SQRT2;
 
 /**
  * Bias strips from a square, cut folded: the first cut, half a strip from the double fold, opens to a whole
- * strip along the diagonal; every other one lies beside it (handbook 7).
+ * strip along the diagonal; every other one lies beside it (rule BI-3).
  */
 export const biasFromSquare = (side: number, strip: number, seam: number, unit: Unit): BiasYield =>
   yieldOf(side, side, strip, side - strip / Math.SQRT2, seam, unit);
@@ -88,7 +88,7 @@ export function smallestThat(most: number, gives: (side: number) => number, leng
   return null;
 }
 
-/** An order of joining in which long and short take turns, so that joins do not bunch (handbook 7). */
+/** An order of joining in which long and short take turns, so that joins do not bunch (rule BI-3). */
 export function longAndShort<T extends { readonly length: number }>(strips: readonly T[]): T[] {
   const sorted = [...strips].sort((a, b) => b.length - a.length);
   return sorted.map((_, i) => (i % 2 === 0 ? sorted[i / 2]! : sorted[sorted.length - 1 - (i - 1) / 2]!));

@@ -13,7 +13,7 @@ export interface BuiltInFlange {
 /** What the cloth of the binding adds to what it wraps round, besides the batting: 1/16" (from memory). */
 const CLOTH_INCHES = 1 / 16;
 
-/** Folded, it lies under the seam, before it and behind it: three widths a layer double, four in all single, and what it wraps round (geometry). */
+/** Folded, it lies under the seam, before it and behind it: three widths a layer double, four in all single, and what it wraps round (rule BD-5; geometry). */
 export function finishedWidth(strip: number, fold: 'double' | 'single', loft: number, unit: Unit): Figure {
   const ease = loft + fromInches(CLOTH_INCHES, unit);
   const show = (v: number) => formatWorking(v, unit);
@@ -34,7 +34,7 @@ export function behindAt(strip: number, fold: 'double' | 'single', seam: number,
   return lengthOf(back, `Sewn ${show(seam)} from the edge it shows ${show(seam)} in front`, `${fold === 'double' ? `${show(strip / 2)} − 2` : `${show(strip)} − 3`} × ${show(seam)} − ${formatExact(ease)} = ${formatExact(back)} behind`);
 }
 
-/** Two strips for a folded width of `strip`: the flange's is wider by twice what shows, so that it stands out by that much once folded (geometry; 1 1/2" and 1 3/4" are common practice). */
+/** Two strips for a folded width of `strip`: the flange's is wider by twice what shows, so that it stands out by that much once folded (rule BD-6; geometry). */
 export function builtIn(strip: number, visible: number, seam: number, unit: Unit): Omit<BuiltInFlange, 'fabric'> {
   const show = (v: number) => formatWorking(v, unit);
   const one = (value: number, sign: string) => lengthOf(value, `${show(strip)} ÷ 2 + ${show(seam)} seam ${sign} ${show(visible)} to show = ${formatExact(value)}`);

@@ -9,7 +9,7 @@ import { pointsTouchEdge } from './points-at-edge.ts';
 
 /** A join nearer to a corner than this makes it bulky: 2" (from memory). */
 const BULKY_INCHES = 2;
-/** Scallops flatter than a sixth of their width are gentle enough for the straight grain (handbook 7; the sixth from memory). */
+/** Scallops flatter than a sixth of their width are gentle enough for the straight grain (rule SC-2; the sixth from memory). */
 const GENTLE = 1 / 6;
 
 /** A tape and the drawing differ by more than this only where they are of two edges (from memory). */

@@ -28,7 +28,7 @@ function alike(angles: readonly number[]): { angle: number; count: number }[] {
   return kinds.map((kind) => ({ angle: Math.round(kind.reduce((sum, a) => sum + a, 0) / kind.length), count: kind.length }));
 }
 
-/** Every kind of corner and valley of an edge, for a binding sewn `seam` from it: two seams meet `seam ÷ tan(angle/2)` before the corner (geometry). */
+/** Every kind of corner and valley of an edge, for a binding sewn `seam` from it: two seams meet `seam ÷ tan(angle/2)` before the corner (rule ED-3; geometry). */
 export function mitresOf({ turns }: EdgeOutline, seam: number, unit: Unit): Mitre[] {
   return alike(turns.map((turn) => turn.angle)).map(({ angle, count }): Mitre => {
     if (angle > 180) {

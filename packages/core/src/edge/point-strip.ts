@@ -17,7 +17,7 @@ export interface PointStrip {
 }
 
 /**
- * The continuous strip (handbook 8 names it; its measures from memory): two squares wide, cut to the fold
+ * The continuous strip (rule PP-3; its measures from memory): two squares wide, cut to the fold
  * every square along one edge and half a square on along the other. Its `n` points lie half over one
  * another, so a raw side takes `(n + 1)` half squares. It cannot be eased, so the squares are cut a little
  * wider or narrower until the first and the last point end exactly at the corners.

@@ -14,7 +14,7 @@ export interface PointsOnSide {
   readonly middles: readonly number[];
 }
 
-/** How wide a point's base is at the sewing line, and how high it stands from there (handbook 8): `q − 2a`, `q/2 − a`. */
+/** How wide a point's base is at the sewing line, and how high it stands from there (rule PP-1): `q − 2a`, `q/2 − a`. */
 export const pointBase = (square: number, seam: number): number => square - 2 * seam;
 export const pointHeight = (square: number, seam: number): number => square / 2 - seam;
 

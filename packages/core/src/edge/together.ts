@@ -14,7 +14,7 @@ interface Refusal {
   readonly message: string;
 }
 
-/** Why these finishes do not go together on an edge of this shape; empty when they do (handbook 7, 8; common practice). */
+/** Why these finishes do not go together on an edge of this shape; empty when they do (rule ED-2; common practice). */
 export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>): Refusal[] {
   const has = (finish: EdgeFinish) => finishes.includes(finish);
   const path = ['edge', 'finishes'];

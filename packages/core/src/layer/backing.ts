@@ -56,13 +56,13 @@ export interface BackingWish {
   readonly stripe?: StripeWish & Cloth;
 }
 
-/** The least overhang one quilts with at home: 2" (handbook 6). */
+/** The least overhang one quilts with at home: 2" (rule BK-2). */
 const LEAST_OVERHANG_INCHES = 2;
 
 /**
  * Top + overhang on every side, in every way asked for: panels with vertical or horizontal seams, one
  * width of a wide cloth, or panels made wide enough by a stripe. Cheapest first where every price is
- * known; otherwise least cloth, then fewest seams (handbook 6).
+ * known; otherwise least cloth, then fewest seams (rule BK-1).
  */
 export function planBacking(size: { width: number; height: number }, wish: BackingWish): Backing {
   const { overhang, unit } = wish;

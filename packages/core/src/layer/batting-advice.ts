@@ -32,7 +32,7 @@ export function lightAndDark(plan: Plan, layout: Layout): { readonly white: numb
   return { white: white / all, dark: dark / all };
 }
 
-/** What the colour and the fibre of a batting mean for this top (handbook 6); nothing where they suit it. */
+/** What the colour and the fibre of a batting mean for this top (rule BT-2); nothing where they suit it. */
 export function battingAdvice(plan: Plan, layout: Layout): { readonly path: readonly string[]; readonly message: string }[] {
   const { batting, quilting, unit } = plan;
   const { white, dark } = lightAndDark(plan, layout);

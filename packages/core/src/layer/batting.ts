@@ -34,7 +34,7 @@ export interface Batting {
   readonly options: readonly BattingOption[];
 }
 
-/** Packaged sizes, in inches (from memory). */
+/** Packaged sizes, in inches (rule BT-1; from memory). */
 const PACKAGES: readonly (readonly [number, number])[] = [[36, 45], [45, 60], [60, 60], [72, 90], [81, 96], [90, 108], [120, 120]];
 
 /** Two edges are lapped this far, cut through together in a wave, and butted: 2" (from memory). */

@@ -5,7 +5,7 @@ export interface Fibre {
   readonly loft: number;
   /** The farthest apart its quilting may be, in inches (from memory; the package has the last word). */
   readonly spacing: number;
-  /** How it lies and wears (handbook 6: cotton lies flat, poly blends puff; the rest from memory). */
+  /** How it lies and wears (rule BT-2: cotton lies flat, poly blends puff; the rest from memory). */
   readonly says: string;
 }
 

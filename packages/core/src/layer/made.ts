@@ -22,7 +22,7 @@ export interface MadeVerdict {
 /** Diagonals that differ by more than this are not square: 1" (from memory). */
 export const SKEW_INCHES = 1;
 
-/** Judges a backing as made against the top and the overhang it should have. Equal diagonals are what makes an oblong square (geometry). */
+/** Judges a backing as made against the top and the overhang it should have. Equal diagonals are what makes an oblong square (rule BK-3; geometry). */
 export function judgeMade(made: MadeBacking, top: { width: number; height: number }, overhang: number, unit: Unit): MadeVerdict {
   const show = (v: number) => formatWithUnit(v, unit);
   const over = { sides: (made.width - top.width) / 2, ends: (made.height - top.height) / 2 };

@@ -21,7 +21,7 @@ export interface MarkedLines {
 
 /** Top and bobbin thread for a length of quilting: three times it (from memory). */
 const THREAD_TIMES = 3;
-/** Basting pins stand a hand's breadth apart: 4" (common practice). */
+/** Basting pins stand a hand's breadth apart: 4" (rule QL-1; common practice). */
 const PIN_INCHES = 4;
 
 /** Lines of a marking over a top, from the middle outward, and what quilting along them takes. */

@@ -12,7 +12,7 @@ export interface Lie {
 /** Turns of a group of four, going round it from its first block. */
 const ROUND = [[0, 1], [3, 2]] as const;
 
-/** How a block at this spot lies by the plan's rule for odd and even places (handbook 2). The first block lies as it was made. */
+/** How a block at this spot lies by the plan's rule for odd and even places (rule ST-12). The first block lies as it was made. */
 export function lieOf({ turn, swap }: Plan['places'], { column, row }: Spot): Lie {
   const other = isOdd(column + row);
   return {

@@ -2,7 +2,7 @@ import { judgePile, type Pile } from '../block/pile.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 
-/** The stages of the work, in their order (handbook 2). */
+/** The stages of the work, in their order (rule WK-1). */
 export const STAGES = ['blocks', 'setting', 'wall', 'borders', 'layers', 'edge'] as const;
 export type Stage = (typeof STAGES)[number];
 

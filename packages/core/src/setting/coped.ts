@@ -27,7 +27,7 @@ const smallIn = ({ across, down }: Grid, { places }: CopedOptions): number =>
 
 /**
  * Blocks of two sizes: each smaller one is framed with four coping strips up to the larger, two at its
- * sides first, then two across, and all are sewn edge to edge (handbook 3, 4). An oblong pair takes
+ * sides first, then two across, and all are sewn edge to edge (rule ST-11). An oblong pair takes
  * strips of one width all round.
  */
 export const coped: Setting<'coped', CopedOptions> = {

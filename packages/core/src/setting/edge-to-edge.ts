@@ -7,7 +7,7 @@ import type { Setting } from './setting.ts';
 
 const options = z.strictObject({ kind: z.literal('edge-to-edge') });
 
-/** Blocks sewn straight to one another: `n f × m f` (handbook 4). */
+/** Blocks sewn straight to one another: `n f × m f` (rule ST-1). */
 export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
   kind: 'edge-to-edge',
   name: 'Edge to edge',

@@ -17,7 +17,7 @@ const options = z.strictObject({
 
 /**
  * Each block stands on its point inside a frame of four half-square triangles, and the units are sewn
- * in straight rows (handbook 4). A unit finishes `f√2`; the straight grain of a frame triangle lies
+ * in straight rows (rule ST-7). A unit finishes `f√2`; the straight grain of a frame triangle lies
  * along the unit's outside. The generous school cuts the triangles from squares the size of the cut
  * block, sews them on and squares the unit up with a seam allowance left beyond each point.
  */
@@ -74,7 +74,7 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
   },
 };
 
-/** Squares as large as the cut block, two to a block, and what is done with what is too much (handbook 4). */
+/** Squares as large as the cut block, two to a block, and what is done with what is too much (rule ST-7). */
 const generous = (cut: number, seam: number, unit: Unit) => ({
   cutAs: { shape: 'half-square', side: { cut, says: `As large as the cut block, ${formatLength(cut, unit)}` } },
   notes: [CUT_ONCE, `Sew opposite triangles first, then square each unit up with ${formatWithUnit(seam, unit)} left beyond every point of the block.`],

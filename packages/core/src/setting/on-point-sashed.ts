@@ -29,7 +29,7 @@ const edgeAt = ({ edgeStones, sash, float }: OnPointSashedOptions): number => (e
 
 /**
  * Square blocks on point with a sash along every side of every block and a cornerstone at every
- * crossing (handbook 4). With the outermost cornerstones whole at the edge the width is
+ * crossing (rule ST-6). With the outermost cornerstones whole at the edge the width is
  * `(n f + (n+1) s)√2`, and a float can be added; where the edge halves them it is `n (f + s)√2`.
  */
 export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {

@@ -19,7 +19,7 @@ type OnPointOptions = z.infer<typeof options>;
 /**
  * Square blocks turned 45°: `n` across the top row, `m` down the first column, further rows nested
  * between, side setting triangles along the edges and corner triangles at the four corners
- * (handbook 4). The straight grain of every triangle lies along the quilt's edge. With a float the
+ * (rule ST-5). The straight grain of every triangle lies along the quilt's edge. With a float the
  * triangles are larger and the points stay that far inside the edge; the float is part of the finished size.
  */
 export const onPoint: Setting<'on-point', OnPointOptions> = {

@@ -11,12 +11,12 @@ import type { Setting, SettingPart } from './setting.ts';
 
 const options = z.strictObject({ kind: z.literal('quilted'), sash: z.number('The sash width is missing.') });
 
-/** Batting is cut narrower than the sash it lies in, and the sash's quilting grid stops this short of either end: 1/8" (handbook 4). */
+/** Batting is cut narrower than the sash it lies in, and the sash's quilting grid stops this short of either end: 1/8" (rule ST-8). */
 const EASE_INCHES = 1 / 8;
 
 /**
  * Blocks that are quilted already, each with its own batting and backing, joined by covered sashing
- * (handbook 4): short sashes between the blocks of a row, a long one between two rows. A sash is three
+ * (rule ST-8): short sashes between the blocks of a row, a long one between two rows. A sash is three
  * pieces: a front cut at twice its finished width and folded edges to middle, batting laid in the gap,
  * and a back strip sewn to both blocks.
  */

@@ -19,7 +19,7 @@ type SashedOptions = z.infer<typeof options>;
 
 /**
  * Blocks parted by sashing, with or without a sash round the outside, with or without cornerstones
- * (handbook 4). Without cornerstones the upright sashes are short and each level sash runs the whole
+ * (rule ST-2). Without cornerstones the upright sashes are short and each level sash runs the whole
  * width of the row.
  */
 export const sashed: Setting<'sashed', SashedOptions> = {

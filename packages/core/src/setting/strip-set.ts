@@ -16,7 +16,7 @@ const options = z.strictObject({
 
 /**
  * Blocks sewn straight to one another in columns (or rows), with long strips only between the columns
- * (or rows) (handbook 4). Strips are cut over-long and trimmed after sewing; the list gives the
+ * (or rows) (rule ST-4). Strips are cut over-long and trimmed after sewing; the list gives the
  * length they finish at, with seams.
  */
 export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {

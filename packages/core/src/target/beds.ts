@@ -10,7 +10,7 @@ interface Bed {
   readonly length: number;
 }
 
-/** Beds as they are sold, by country (US: handbook 4, from memory; the others from memory). */
+/** Beds as they are sold, by country (rule TG-1; all from memory). */
 export const BEDS = [
   { id: 'us-crib', country: 'US', name: 'Crib', unit: 'in', width: 28, length: 52 },
   { id: 'us-twin', country: 'US', name: 'Twin', unit: 'in', width: 38, length: 75 },

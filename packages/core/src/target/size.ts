@@ -15,7 +15,7 @@ export interface TargetSize {
 
 /**
  * A target as a size: a bed is its mattress and what hangs over three sides, with the pillow tuck
- * (handbook 4); a wall is its own size less what stays free all round.
+ * (rule TG-1); a wall is its own size less what stays free all round.
  */
 export function targetSize(target: Target, unit: Unit): TargetSize {
   const show = (v: number) => formatWorking(v, unit);

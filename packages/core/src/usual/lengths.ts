@@ -4,7 +4,7 @@ import type { Unit } from '../length/unit.ts';
 export type Usual = Readonly<Record<Unit, number>>;
 
 /**
- * What a new quilt, a new setting and a question at the counter begin with (rule S-1). Common practice in
+ * What a new quilt, a new setting and a question at the counter begin with (rule US-1). Common practice in
  * inches; in centimetres the round figures metric quilters use (from memory).
  */
 export const USUAL = {

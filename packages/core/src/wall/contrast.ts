@@ -60,7 +60,7 @@ function holds(outline: Patch['outline'], x: number, y: number): boolean {
 }
 
 /**
- * Judges a cloth beside blocks, in words (handbook 2: too little contrast and the sash disappears): by
+ * Judges a cloth beside blocks, in words (rule WL-1: too little contrast and the sash disappears): by
  * the whole difference of colour, and by lightness alone for a squint.
  *
  * @param what as it opens a sentence: "This sash"

@@ -24,7 +24,7 @@ import { SeamTest } from './SeamTest.tsx';
 import { SizeChart } from './SizeChart.tsx';
 import { SizeChoices } from './SizeChoices.tsx';
 import { TapePanel } from './TapePanel.tsx';
-import { UnderstoodSheet } from './UnderstoodSheet.tsx';
+import { theseOf, UnderstoodSheet } from './UnderstoodSheet.tsx';
 
 const Work = styled.div`
   display: flex;
@@ -156,7 +156,7 @@ export function BlocksStage() {
       <UnderstoodSheet
         read={read?.table ?? null}
         ways={[
-          { name: pile.length > 0 ? `Put ${numberOf(read?.table.blocks.length ?? 0, 'block')} in place of the pile` : `Use ${numberOf(read?.table.blocks.length ?? 0, 'block')}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) },
+          { name: pile.length > 0 ? `Put ${theseOf(read?.table.blocks.length ?? 0)} in place of the pile` : `Use ${theseOf(read?.table.blocks.length ?? 0)}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) },
           ...(pile.length > 0 ? [{ name: 'Add them to the pile', take: ({ blocks }: ReadBlocks) => edit((p) => withMoreBlocks(p, blocks)) }] : []),
           ...(read && read.from !== null && pile[read.from] ? [{ name: `Fill sizes from ${pile[read.from]!.name} on`, take: ({ blocks }: ReadBlocks) => edit((p) => withSizesFrom(p, read.from!, blocks)) }] : []),
         ]}

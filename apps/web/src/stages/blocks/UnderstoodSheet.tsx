@@ -1,4 +1,4 @@
-import type { ReadBlocks } from '@lattice/core';
+import { numberOf, type ReadBlocks } from '@lattice/core';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -17,10 +17,13 @@ export interface Taking {
   readonly take: (read: ReadBlocks) => void;
 }
 
+/** So many blocks, pointed at: "this one", "these 30". */
+export const theseOf = (count: number): string => (count === 1 ? 'this one' : `these ${count}`);
+
 /** What a table of blocks was understood as, before anything of it is taken. */
 export function UnderstoodSheet({ read, ways, leave, onClose }: { read: ReadBlocks | null; ways: readonly Taking[]; leave: string; onClose: () => void }) {
   return (
-    <Sheet title={read?.blocks.length === 0 ? 'No blocks could be taken' : `${read?.blocks.length} ${read?.blocks.length === 1 ? 'block' : 'blocks'} understood`} width={560} isOpen={read !== null} onClose={onClose}>
+    <Sheet title={read?.blocks.length === 0 ? 'No blocks could be taken' : `${numberOf(read?.blocks.length ?? 0, 'block')} understood`} width={560} isOpen={read !== null} onClose={onClose}>
       {read && (
         <Understood>
           {read.notes.map((note) => <p className="note" key={note}>{note}</p>)}

@@ -12,7 +12,7 @@ import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { readTable } from '../blocks/readTable.ts';
-import { UnderstoodSheet } from '../blocks/UnderstoodSheet.tsx';
+import { theseOf, UnderstoodSheet } from '../blocks/UnderstoodSheet.tsx';
 import { SplitSheet } from './SplitSheet.tsx';
 
 const Summary = styled.p`
@@ -45,7 +45,7 @@ export function PileSection() {
       {splitting && <SplitSheet onClose={() => setSplitting(false)} />}
       <UnderstoodSheet
         read={read}
-        ways={[{ name: plan.pile.length > 0 ? `Put ${numberOf(read?.blocks.length ?? 0, 'block')} in place of the pile` : `Use ${numberOf(read?.blocks.length ?? 0, 'block')}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) }]}
+        ways={[{ name: plan.pile.length > 0 ? `Put ${theseOf(read?.blocks.length ?? 0)} in place of the pile` : `Use ${theseOf(read?.blocks.length ?? 0)}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) }]}
         leave="Leave the pile as it is"
         onClose={() => setRead(null)}
       />
