@@ -11,6 +11,8 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!culori/)'],
   moduleNameMapper: { '^@lattice/core$': '<rootDir>/packages/core/src/index.ts' },
   rootDir: import.meta.dirname,
+  // Where the tests are put against small faults, copies of the house stand.
+  modulePathIgnorePatterns: ['<rootDir>/.mutation'],
 };
 const room = (name, folder, environment = 'node') => ({
   ...shared,

@@ -1,6 +1,7 @@
 import { type LongArmAnswer, type LongArmJob, type Plan, startPlan } from '@lattice/core';
-import { screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { redo, undo } from '../src/quilt/planSlice.ts';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
 import { choose, show as showOf } from './support/show.tsx';
@@ -91,6 +92,26 @@ test('booked, kept in the plan, and taken back at the service before the plan sa
   await screen.findByText('It takes this job');
   expect(now().quilting.booking).toBeNull();
   expect(service.bookings).toEqual([]);
+});
+
+test('undo takes back decisions, never what the service has taken on or let go', async () => {
+  const { now, store } = show();
+  await press('Ask the finishing service');
+  await screen.findByText('It takes this job');
+  await press('Book it');
+  await screen.findByText('Booked as LA-7');
+  const undone = async (action: ReturnType<typeof undo>) => act(async () => void store.dispatch(action));
+  // Undone, the booking stays, here as at the service; so does the way it is quilted.
+  await undone(undo());
+  expect(now().quilting).toMatchObject({ by: 'long-arm', booking: { number: 'LA-7' } });
+  await undone(redo());
+  expect(now().quilting.booking).toMatchObject({ number: 'LA-7' });
+  await press('Quilt it myself instead');
+  expect(service.bookings).toEqual([]);
+  // Cancelled, it does not come back with an older plan.
+  await undone(undo());
+  await undone(undo());
+  expect(now().quilting.booking).toBeNull();
 });
 
 test('its queue filled while one thought: the refusal is shown and nothing is booked', async () => {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { applyFit, convertPlan, findFits, type Fit, type FitRequest, fitRequestSchema, layOut, type Plan, planProblems, SETTINGS, startBed, startRequest, targetSize } from '../src/index.ts';
+import { applyFit, convertPlan, findFits, type Fit, type FitRequest, fitRequestSchema, layOut, type Plan, planProblems, startBed, startRequest, targetSize } from '../src/index.ts';
 import { clothFor } from '../src/target/cloth.ts';
 import { splitBorders } from '../src/target/find.ts';
 import { bruteFits } from './support/brute-fits.ts';
-import { anyPlan, inchPlan } from './support/plans.ts';
+import { inchPlan } from './support/plans.ts';
 
 const run = (plan: Plan, request: FitRequest): { best: readonly Fit[]; steps: number } => {
   const search = findFits(plan, request);
@@ -15,20 +15,6 @@ const run = (plan: Plan, request: FitRequest): { best: readonly Fit[]; steps: nu
 };
 const block12 = inchPlan({});
 const queen = startRequest(block12, { width: 90, height: 100 });
-
-describe('closed forms a search relies on', () => {
-  test('extent is the size laid out, pieceCount the pieces drawn, for every setting', () => {
-    fc.assert(fc.property(anyPlan, (drawn) => {
-      const plan = { ...drawn, borders: [] };
-      const setting = SETTINGS.find((s) => s.kind === plan.setting.kind)! as unknown as (typeof SETTINGS)[1];
-      const { finished, pieces } = layOut(plan);
-      const options = plan.setting as never;
-      expect(setting.extent('across', plan.grid.across, plan.block.width, options)).toBeCloseTo(finished.width.value, 9);
-      expect(setting.extent('down', plan.grid.down, plan.block.height, options)).toBeCloseTo(finished.height.value, 9);
-      expect(setting.pieceCount(plan.grid, options)).toBe(pieces.length);
-    }), { numRuns: 200 });
-  });
-});
 
 describe('the search', () => {
   const scores = (fits: readonly Fit[]) => fits.map((f) => Math.round(f.score * 1e6));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { computeQuilt, type Plan, rectangleOf } from '../src/index.ts';
+import { computeQuilt, type Plan, type Quilt, rectangleOf } from '../src/index.ts';
 import { type BackingOption, planBacking } from '../src/layer/backing.ts';
 import { planBatting } from '../src/layer/batting.ts';
 import { lightAndDark } from '../src/layer/batting-advice.ts';
@@ -190,5 +190,104 @@ describe('layers of a plan', () => {
     const plan = inchPlan({});
     const quilt = quiltOf(15, 5, 6, { kind: 'edge-to-edge' }, { backing: { ...plan.backing, way: 'stripe', stripe: { of: 'fabric', fabric: 'accent' } } });
     expect(quilt.fabrics.find((f) => f.fabric.id === 'accent')!.needed.working.join()).toMatch(/Stripe of the backing/);
+  });
+});
+
+describe('backing, ways held against one another', () => {
+  const quilt = { width: 75, height: 84 };
+  test('where every price is known the cheapest comes first, whatever takes least cloth', () => {
+    // 249" of 40" is 7 yd at 12 = 84; 83" of 104" is less cloth, and 2 1/3 yd at 60 = 140.
+    const { options, because, remarks } = planBacking(quilt, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 60), stripe: { ...STRIPE, price: 12 } });
+    expect(options[0]).toMatchObject({ way: 'horizontal', cost: { value: 84 } });
+    expect(because).toBe('It costs least without a stripe: 84.00, and the next 93.00.');
+    const stripe = options.find((o) => o.way === 'stripe')!;
+    expect(remarks).toContainEqual(`With a stripe between the panels it costs ${(84 - stripe.cost!.value).toFixed(2)} less.`);
+    expect(stripe.cost!.value).toBeLessThan(84);
+    // Dearer cloth for the stripe: then nothing is saved, and nothing said.
+    expect(planBacking(quilt, { ...PLAIN, cloth: cloth(40, 12), stripe: { ...STRIPE, price: 500 } }).remarks.join()).not.toContain('costs');
+  });
+  test('one price unknown, it is by the cloth', () => {
+    expect(planBacking(quilt, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104) }).options[0]!.way).toBe('wide');
+  });
+  test('hardly less is said so; a square quilt hears of a smaller overhang once', () => {
+    // 79 1/2 round 71 1/2: two widths of 40 less a seam are 79; with 3 3/4" of overhang they do.
+    const { remarks } = planBacking({ width: 71.5, height: 71.5 }, PLAIN);
+    expect(remarks.filter((r) => r.includes('of overhang'))).toHaveLength(1);
+    const wide = planBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.2) });
+    expect(wide.because).toBe('Least cloth: less than 1 % less cloth than the next.');
+  });
+  test('a stripe has its least width, so that it looks meant; of blocks, what lies between is cut from strips', () => {
+    // 80 to cover with two of 40: two seams of a half each take 2, so 2 is wanting: 3 is cut.
+    const narrow = planBacking({ width: 72, height: 84 }, { ...PLAIN, stripe: STRIPE }).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')!.stripe!;
+    expect(narrow.cut).toMatchObject({ value: 3 });
+    expect(narrow.cut.working[1]).toBe('At least 3, so that it looks meant: 3');
+    // 92 long in joined strips of 40, each join two seams: three strips of 3.
+    expect(narrow.fabric.value).toBe(9);
+    const wanted = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE }).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')!.stripe!;
+    expect(wanted.cut.working[1]).toBe('next 1/8 up: 5');
+    // Five blocks of 6 in 92 leave 62, in six pieces of 10 1/3 and two seams of a quarter: three to a strip of 40, two strips of 6 1/2.
+    const blocks = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: { ...STRIPE, blocks: { left: 5, width: 6, height: 6 } } }).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')!.stripe!;
+    expect(blocks.fabric).toMatchObject({ value: 13, working: ['5 blocks of 6 leave 62 of 92: 6 pieces between and at the ends', '2 strips × 6 1/2 = 13'] });
+  });
+  test('what the plan says reaches them: leftover blocks, a backing as made', () => {
+    const pile = Array.from({ length: 36 }, (_, i) => ({ id: `b${i}`, name: `B${i}`, width: 12.5, height: 12.5 }));
+    const base = inchPlan({}).backing;
+    const ofBlocks = layersOf({ pile, backing: { ...base, stripe: { ...base.stripe, of: 'blocks' } } }).backing.options.filter((o) => o.stripe);
+    expect(ofBlocks.map((o) => o.stripe!.blocks)).toContain(5);
+    expect(layersOf({ backing: { ...base, stripe: { ...base.stripe, of: 'fabric' } } }).backing.options.every((o) => !o.stripe || o.stripe.blocks === 0)).toBe(true);
+    expect(layersOf({}).made).toBeNull();
+    expect(layersOf({ backing: { ...base, made: { width: 70, height: 82, diagonals: [107.8, 107.8] } } }).made).toMatchObject({ kind: 'good', over: { sides: 5, ends: 5 } });
+  });
+});
+
+describe('batting, joined', () => {
+  const wish = { overhang: 4, rollWidth: 96, pieces: [], unit: 'in' as const };
+  const way = (width: number, height: number, name: string, change = {}) => planBatting({ width, height }, { ...wish, ...change }).options.find((o) => o.way === name);
+  // Geometry: two alike, trimmed alike at both ends, meet in the middle; three at either side of it.
+  test('sheets alike meet where symmetry has them', () => {
+    const two = way(112, 112, 'joined', { rollWidth: 96 })!;
+    expect(two.joins).toEqual([{ from: { x: 60, y: 0 }, to: { x: 60, y: 120 } }]);
+    const three = planBatting({ width: 192, height: 192 }, { ...wish, rollWidth: 80 }).options.find((o) => o.way === 'joined')!;
+    const at = three.joins.map((j) => (j.from.x === j.to.x ? j.from.x : j.from.y));
+    expect(at).toHaveLength(2);
+    expect(at[0]! + at[1]!).toBeCloseTo(200, 9);
+    // Apart by one sheet less a lap.
+    expect(at[1]! - at[0]!).toBeCloseTo(78, 9);
+  });
+  test('four are the most; more is no batting', () => {
+    expect(planBatting({ width: 192, height: 192 }, { ...wish, rollWidth: 51.5 }).options.find((o) => o.text.includes('in 4 widths'))).toBeDefined();
+    expect(planBatting({ width: 192, height: 192 }, { ...wish, rollWidth: 51 }).options.find((o) => o.text.includes('roll'))).toBeUndefined();
+  });
+  test('pieces that are there meet where the wider ends', () => {
+    const pieces = [{ width: 40, height: 60 }, { width: 45, height: 62 }];
+    // 45 and 40 lapped 2" are 83, trimmed 2 1/2" at either end of 78: the lap lies from 40 1/2 to 42 1/2.
+    expect(way(70, 50, 'pieces', { pieces })!.joins).toEqual([{ from: { x: 41.5, y: 0 }, to: { x: 41.5, y: 58 } }]);
+    expect(way(44, 50, 'pieces', { pieces: [{ width: 60, height: 54 }] })).toMatchObject({ joins: [], area: 60 * 54, buy: null });
+  });
+  test('a package is one, and says what it holds', () => {
+    expect(way(37, 52, 'package')).toMatchObject({ buy: { value: 1, kind: 'count', working: ['The smallest package that holds 45 × 60″: 45 × 60″'] }, working: ['45 × 60″ holds 45 × 60″'], joins: [], area: 2700 });
+    expect(way(70, 84, 'roll')).toMatchObject({ joins: [], area: 78 * 96 });
+  });
+});
+
+describe('quilting at home', () => {
+  let layout: Quilt['layout'];
+  beforeAll(() => {
+    ({ layout } = quiltOf(12, 3, 4, { kind: 'edge-to-edge' }));
+  });
+  test('along the seams nothing is marked; thread is three times the quilting', () => {
+    const ditch = markTop(layout, 'ditch', 3, 'in');
+    // Two seams of 48 and three of 36.
+    expect(ditch).toMatchObject({ lines: [], count: { value: 0, working: ['The seams are there already: nothing to mark'] }, length: { value: 204 }, thread: { value: 612 } });
+    const grid = markTop(layout, 'grid', 6, 'in');
+    // 36 × 48 every six inches from the middle: five upright, seven level.
+    expect(grid).toMatchObject({ count: { value: 12, working: ['Every 6″ from the middle outward: 12 lines'] }, length: { value: 5 * 48 + 7 * 36 }, pins: { value: 9 * 12 } });
+    expect(grid.thread.value).toBe(3 * grid.length.value);
+    expect(markTop(layout, 'grid', 15, 'cm').pins.value).toBe(4 * 5);
+  });
+  test('as good as white, or dark: by how much of the top it is', () => {
+    const pile = ['#ffffff', '#ffffff', '#000000', '#888888'].map((c, i) => ({ id: `b${i}`, name: `B${i}`, width: 12.5, height: 12.5, colours: [c, '#000000'] }));
+    const plan = inchPlan({ block: { width: 12, height: 12 }, grid: { across: 2, down: 2 }, setting: { kind: 'edge-to-edge' }, pile });
+    expect(lightAndDark(plan, computeQuilt(plan).layout)).toEqual({ white: 0.5, dark: 0.25 });
   });
 });

@@ -81,3 +81,31 @@ describe('what changed', () => {
   });
   test('nothing when nothing did', () => expect(changesBetween(computeQuilt(plan), computeQuilt(plan), 'in')).toEqual([]));
 });
+
+describe('borders cut by a measured top', () => {
+  const cutBy = (corners: Plan['borders'][number]['corners'], sides: number, ends: number) => {
+    const quilt = computeQuilt({ ...plan, borders: [{ ...startBorder(sides, 'border'), ends, corners }], measured: [measured(0, 40.5, 50.5)] });
+    return [cutSize(quilt, 'border-0-side')[1], cutSize(quilt, 'border-0-end')[1]];
+  };
+  // Rule BO-1, by hand: 40 × 50 measured, borders of 3 at the sides and 2 at the ends.
+  test.each([['sides-first', 50.5, 46.5], ['top-first', 54.5, 40.5], ['squares', 50.5, 40.5], ['mitred', 58.5, 50.5]] as const)('%s: sides %p, ends %p', (corners, side, end) => {
+    expect(cutBy(corners, 3, 2)).toEqual([side, end]);
+  });
+  test('what was not measured rests on the plan, what comes after a measurement on that', () => {
+    const sizes = (list: Measured[]) => computeQuilt({ ...plan, measured: list }).layout.sizes.map((s) => [s.borders, s.real, s.used.width.value]);
+    expect(sizes([])).toEqual([[0, false, 42], [1, false, 47], [2, false, 55]]);
+    expect(sizes([measured(1, 47, 60)])).toEqual([[0, false, 42], [1, true, 46.5], [2, true, 54.5]]);
+  });
+  test('the tapes have each border’s own handle at its own place', () => {
+    const { bands } = computeQuilt({ ...plan, borders: [{ ...startBorder(2.5, 'border'), ends: 1 }, startBorder(4, 'accent')] }).layout;
+    const handles = (list: typeof bands.across) => list.filter((b) => b.role === 'border').map((b) => [b.from, b.to, b.moves]);
+    const moves = (index: number, side: 'sides' | 'ends') => ({ what: 'border', index, side });
+    expect(handles(bands.across)).toEqual([[0, 4, moves(1, 'sides')], [4, 6.5, moves(0, 'sides')], [48.5, 51, moves(0, 'sides')], [51, 55, moves(1, 'sides')]]);
+    expect(handles(bands.down)).toEqual([[0, 4, moves(1, 'ends')], [4, 5, moves(0, 'ends')], [60.5, 61.5, moves(0, 'ends')], [61.5, 65.5, moves(1, 'ends')]]);
+  });
+  test('a difference on the mark is still true, one just over is eased', () => {
+    expect(judgeTop({ borders: 0, width: three(40, 40.125, 40), height: three(50) }, 'in').kind).toBe('true');
+    expect(judgeTop({ borders: 0, width: three(40, 40.1875, 40), height: three(50) }, 'in')).toMatchObject({ kind: 'ease', text: expect.stringContaining('The widths differ by 3/16″') });
+    expect(judgeTop({ borders: 0, width: three(40), height: three(50, 50.75, 50) }, 'in')).toMatchObject({ kind: 'square-up', text: expect.stringContaining('The heights differ by 3/4″') });
+  });
+});

@@ -49,6 +49,21 @@ describe('a spacer border', () => {
       }
     }), { numRuns: 100 });
   });
+  // By hand: 41 × 53 inside a border butted top first, 4 wide: its sides run 53 + 2 × 4 and the spacer.
+  test('a border butted top first has its own corners on the side strips; the evenest and least moved comes first', () => {
+    const before = plan('top-first');
+    const fits = spacerFits(before, layOut(before).sizes, 1);
+    for (const fit of fits) {
+      expect((53 + 2 * fit.ends.value + 8) / 4).toBeCloseTo(fit.down, 9);
+      expect((41 + 2 * fit.sides.value) / 4).toBeCloseTo(fit.across, 9);
+    }
+    const cost = (f: (typeof fits)[number]) => 2 * Math.abs(f.sides.value - f.ends.value) + Math.abs(f.sides.value - 1) + Math.abs(f.ends.value - 1);
+    expect(fits.map(cost)).toEqual(fits.map(cost).sort((a, b) => a - b));
+    // Every whole number of repeats that leaves half an inch to sew, three at most each way, tried out.
+    const ways = [11, 12, 13].flatMap((across) => [15, 16, 17].map((down) => ({ sides: { value: (4 * across - 41) / 2 }, ends: { value: (4 * down - 61) / 2 } }))).filter((f) => f.sides.value >= 0.5 && f.ends.value >= 0.5);
+    expect(cost(fits[0]!)).toBeCloseTo(Math.min(...ways.map((w) => cost(w as never))), 9);
+    expect(repeatsOf(before, layOut(before).sizes, 1)).toMatchObject({ across: 41 / 4 + 0.5, down: 61 / 4 + 0.5 });
+  });
   test('plain cloth has nothing to fit', () => {
     const before = plan('squares', { borders: [startBorder(4, 'border')] });
     expect(repeatsOf(before, layOut(before).sizes, 0)).toBeNull();

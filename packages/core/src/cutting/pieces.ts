@@ -77,11 +77,17 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
       lengthwise: cutFrom.use.what === 'border' && plan.borders[cutFrom.use.index]!.cut === 'lengthwise',
       oneWay,
       squares: cut.shape === 'rectangle' ? null : squaresOf(cut.shape, count.value, line, direction(plan, cutFrom)),
-      notes: [...new Set(line.flatMap((w) => w.notes))],
+      notes: [...new Set([...line.flatMap((w) => w.notes), ...(oneWay ? [LIES[oneWay]] : [])])],
       under: line.every((w) => w.under),
     };
   });
 }
+
+/** How a piece lies on a cloth with a direction, in words. */
+const LIES = {
+  along: 'Cut with the length along the selvage, so that the print stands up.',
+  across: 'Cut with the length across, from selvage to selvage, so that the print stands up.',
+} as const;
 
 const direction = (plan: Plan, { fabric }: CutFrom): ClothDirection => fabricById(plan, fabric).direction;
 

@@ -55,7 +55,7 @@ export function givenBy({ strips, length }: BiasYield, seam: number, wanted: num
   const whole = strips.reduce((sum, s) => sum + s.length, 0);
   return lengthOf(
     length,
-    `${numberOf(strips.length, 'strip')}, ${formatExact(whole)} in all, less ${formatExact(biasJoinLoss(seam))} a join = ${formatExact(length)}`,
+    `${numberOf(strips.length, 'strip')}, ${formatExact(whole)} in all, less ${numberOf(Math.max(0, strips.length - 1), 'join')} × ${formatExact(biasJoinLoss(seam))} = ${formatExact(length)}`,
     `${formatExact(wanted)} is wanted${length < wanted ? ': take a larger cloth' : ''}`,
   );
 }

@@ -1,5 +1,5 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatLength, formatWithUnit, formatWorking } from '../length/format.ts';
+import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { rulerStepDown } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -124,7 +124,7 @@ function stripedWays(upright: { width: number; height: number }, sides: readonly
     const blocks = asked.blocks && seams === 'horizontal' ? { ...asked.blocks, width: asked.blocks.height, height: asked.blocks.width } : asked.blocks;
     const stripe = stripeFor(span.width, span.height, panels, cloth, { ...asked, blocks });
     if (typeof stripe === 'string') return [stripe];
-    const fabric = lengthOf(panels * span.height, `${panels} × ${formatLength(span.height, cloth.unit)} = ${formatExact(panels * span.height)}, and the stripe`);
+    const fabric = lengthOf(panels * span.height, `${panels} × ${formatWorking(span.height, cloth.unit)} = ${formatExact(panels * span.height)}, and the stripe`);
     return [{
       way: 'stripe', seams, panels, fabric, stripe, slabs: slabsOf(span, seams, panels, cloth, stripe),
       area: fabric.value * cloth.usable + stripe.fabric.value * asked.usable,

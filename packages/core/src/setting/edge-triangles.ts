@@ -24,7 +24,7 @@ export const triangleOptions = {
 export const floatField = { key: 'float', label: 'Float round the points', type: 'length' } as const satisfies SettingField;
 export const triangleRuleField = {
   key: 'triangles', label: 'Triangle squares', type: 'choice',
-  choices: [{ value: 'trade', label: 'Trade rule, next 1/8 up' }, { value: 'exact', label: 'Exact, next mark up' }],
+  choices: [{ value: 'trade', label: 'Trade rule, up to a mark' }, { value: 'exact', label: 'Exact, up to a mark' }],
 } as const satisfies SettingField;
 
 /** Why a setting triangle's square is cut as it is (rule TR-1): the straight grain lies on the quilt's edge, the bias inside. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { diamond, type Piece, type Point } from '../layout/piece.ts';
-import { formatExact, formatLength, formatWithUnit } from '../length/format.ts';
+import { formatExact, formatLength, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 import { evenTape } from './even-tape.ts';
 import { CUT_ONCE, triangleOptions, triangleRuleField } from './edge-triangles.ts';
@@ -55,7 +55,7 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
         triangle('sw', [at(c, r + 2), at(c, r + 1), at(c + 1, r + 2)]);
       }
     }
-    const size = (count: number) => lengthOf(count * side, `${count} blocks × ${formatLength(block.width, unit)} × √2 = ${formatExact(count * side)}`);
+    const size = (count: number) => lengthOf(count * side, `${count} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(count * side)}`);
     const triangles = 4 * across * down;
     return {
       width: size(across),

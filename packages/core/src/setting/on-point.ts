@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { diamond, type Piece, type Point } from '../layout/piece.ts';
-import { formatExact, formatLength } from '../length/format.ts';
+import { formatExact, formatWorking } from '../length/format.ts';
 import { type EdgeGeometry, edgePieces, edgeTriangleParts, floatField, floatTape, sideTriangles, triangleOptions, triangleRuleField } from './edge-triangles.ts';
 import { evenTape } from './even-tape.ts';
 import { sensibleFloat, squareBlocksOnly } from './refusals.ts';
@@ -62,9 +62,9 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
     const edge: EdgeGeometry = { lead: half, pitch: diagonal, float };
     pieces.push(...edgePieces(grid, edge, inner));
     const size = (blocks: number) => {
-      const points = `${blocks} blocks × ${formatLength(block.width, unit)} × √2 = ${formatExact(blocks * diagonal)}`;
+      const points = `${blocks} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(blocks * diagonal)}`;
       const value = blocks * diagonal + 2 * float;
-      return lengthOf(value, points, ...(float > 0 ? [`+ 2 × ${formatLength(float, unit)} float = ${formatExact(value)}`] : []));
+      return lengthOf(value, points, ...(float > 0 ? [`+ 2 × ${formatWorking(float, unit)} float = ${formatExact(value)}`] : []));
     };
     return {
       width: size(n),

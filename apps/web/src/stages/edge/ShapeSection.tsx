@@ -38,7 +38,7 @@ const SideButton = styled(ToggleButton)`
 function scallopWords({ sides, across, down, corner }: Scallops, unit: Unit): string {
   const level = sides.filter((s) => s === 'top' || s === 'bottom');
   const upright = sides.filter((s) => s === 'left' || s === 'right');
-  const along = (of: readonly Side[], { count, width }: NonNullable<Scallops['across']>) => `${count} along ${of.length === 2 ? (of[0] === 'top' ? 'top and bottom' : 'the sides') : of[0]}, ${formatWithUnit(width, unit)}`;
+  const along = (of: readonly Side[], { count, width }: NonNullable<Scallops['across']>) => `${count} along ${of.length === 2 ? (of[0] === 'top' ? 'top and bottom' : 'the sides') : `the ${of[0]}`}, ${formatWithUnit(width, unit)}`;
   const parts = [...(across ? [`${along(level, across)} each`] : []), ...(down ? [along(upright, down)] : [])];
   const corners = !corner ? 'the other sides straight' : sides.length === 4 ? 'and every corner turned' : 'and a corner turned where two of them meet';
   return `${parts.join('; ')}; ${corners}.`;
