@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
@@ -25,17 +26,11 @@ const holds = (outer, inner) => {
   return outer.fileName === inner.fileName && before(outer.location.start, inner.location.start) && before(inner.location.end, outer.location.end);
 };
 
-/** Even numbers from 0 up to 1, the same for the same seed (mulberry32, public domain). */
-function randomFrom(seed) {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+/** A mutant's lot: always the same for one seed, however many others there are. */
+const lotOf = (mutant, seed) => createHash('sha256').update(`${seed} ${rangeOf(mutant)} ${mutant.replacement}`).digest('hex');
+
+/** A place that holds more faults than this, a whole function or a setting, is not drawn: its parts are. */
+const MOST_IN_ONE = 4;
 
 /**
  * Places of a seeded sample of at least `size` mutants; all of them where there are no more. What lies inside a place
@@ -43,12 +38,12 @@ function randomFrom(seed) {
  */
 export function sampled(mutants, size, seed) {
   if (mutants.length <= size) return { ranges: mutants.map(rangeOf), count: mutants.length };
-  const random = randomFrom(seed);
-  const left = [...mutants];
   const taken = new Set();
   const ranges = [];
-  while (taken.size < size) {
-    const [drawn] = left.splice(Math.floor(random() * left.length), 1);
+  const small = mutants.filter((mutant) => mutants.filter((other) => holds(mutant, other)).length <= MOST_IN_ONE);
+  const drawnInTurn = small.map((mutant) => ({ mutant, lot: lotOf(mutant, seed) })).sort((a, b) => (a.lot < b.lot ? -1 : 1));
+  for (const { mutant: drawn } of drawnInTurn) {
+    if (taken.size >= size) break;
     ranges.push(rangeOf(drawn));
     for (const mutant of mutants) if (holds(drawn, mutant)) taken.add(mutant);
   }

@@ -4,10 +4,8 @@ import { cutShapeOf } from '../src/cutting/cut-shape.ts';
 import { anyPlan, inchPlan, quiltOf, type SomeSetting, wholeSetting } from './support/plans.ts';
 import { measureTiling } from './support/tiling.ts';
 
-/** Put against hundreds of faults one after another, the tests look at small grids and few plans. */
-const QUICK = process.env['STRYKER_MUTATOR_WORKER'] !== undefined;
-const LARGEST = QUICK ? 3 : 20;
-const runs = (many: number) => ({ numRuns: QUICK ? 6 : many });
+/** Put against hundreds of faults one after another, the tests look at small grids only. */
+const LARGEST = process.env['STRYKER_MUTATOR_WORKER'] === undefined ? 20 : 3;
 
 const outer = (outlines: readonly (readonly { x: number; y: number }[])[]) => {
   const points = outlines.flat();
@@ -32,7 +30,7 @@ describe('every layout', () => {
       const { union, sum } = measureTiling(pieces);
       expect(Math.abs(union - area)).toBeLessThan(1e-6);
       expect(Math.abs(sum - area)).toBeLessThan(1e-6);
-    }), runs(60));
+    }), { numRuns: 60 });
   });
 
   test.each<SomeSetting>([
@@ -76,7 +74,7 @@ describe('every layout', () => {
         }
         expect(reached).toBeCloseTo(end, 9);
       }
-    }), runs(100));
+    }));
   });
 
   test('formula counts are the pieces drawn, and every piece of a part is cut alike', () => {
@@ -93,14 +91,14 @@ describe('every layout', () => {
         if (part.cutFrom) expect(() => cutShapeOf(alike[0]!.outline, part, plan.seam, plan.unit)).not.toThrow();
       }
       expect(new Set(pieces.map((p) => p.id)).size).toBe(pieces.length);
-    }), runs(40));
+    }), { numRuns: 40 });
   });
 
   test('blocks are numbered row by row without a gap', () => {
     fc.assert(fc.property(anyPlan, (plan) => {
       const places = layOut(plan).pieces.filter((p) => p.place !== undefined).map((p) => p.place);
       expect(places).toEqual(places.map((_, i) => i));
-    }), runs(30));
+    }), { numRuns: 30 });
   });
 });
 
@@ -115,7 +113,7 @@ describe('what a setting answers without laying itself out', () => {
       expect(setting.extent('across', plan.grid.across, plan.block.width, options)).toBeCloseTo(finished.width.value, 9);
       expect(setting.extent('down', plan.grid.down, plan.block.height, options)).toBeCloseTo(finished.height.value, 9);
       expect(setting.pieceCount(plan.grid, options)).toBe(pieces.length);
-    }), runs(200));
+    }), { numRuns: 200 });
   });
 });
 
@@ -137,7 +135,7 @@ describe('every quilt', () => {
         expect(cutArea).toBeGreaterThan(finished);
         if (cut.shape !== 'rectangle') expect(squares!.count.value * (cut.shape === 'half-square' ? 2 : 4)).toBe(count.value + squares!.leftOver);
       }
-    }), runs(100));
+    }));
   });
 
   test('fabric bought is what is needed or more, strips hold what they yield, every figure has a working', () => {
@@ -151,13 +149,13 @@ describe('every quilt', () => {
           expect(group.strips.working.length).toBeGreaterThan(0);
         }
       }
-    }), runs(100));
+    }));
   });
 
   test('written to a file and read again it is the same plan', () => {
     fc.assert(fc.property(anyPlan, (plan) => {
       expect(readPlanJson(writePlanJson(plan))).toEqual({ ok: true, plan });
-    }), runs(100));
+    }));
   });
 
   test('an inch plan turned to centimetres finishes within 2 mm a piece of the same size', () => {
@@ -167,6 +165,6 @@ describe('every quilt', () => {
       const before = layOut(plan).finished.width.value * factor;
       const lines = 2 * (plan.grid.across + 1) + 2 * plan.borders.length;
       expect(Math.abs(layOut(metric).finished.width.value - before)).toBeLessThan(lines * 0.2 * Math.SQRT2);
-    }), runs(100));
+    }));
   });
 });
