@@ -1,4 +1,5 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { bin, root, show, Stop, stopped } from '../lib.mjs';
@@ -17,6 +18,22 @@ function readFlags(args) {
   }
 }
 
+/** What verdicts on a room's faults rest on beside the room itself: the rest of the core, its tests, and how they are run. */
+function stateWithout(room) {
+  const files = ['packages/core/src', 'packages/core/test', 'scripts/mutation']
+    .flatMap((place) => readdirSync(path.join(root, place), { recursive: true }).filter((name) => path.extname(name) !== '').map((name) => `${place}/${name}`))
+    .filter((file) => !file.startsWith(`packages/core/src/${room}/`)).sort();
+  const hash = createHash('sha256');
+  for (const file of files) hash.update(`${file}\n`).update(readFileSync(path.join(root, file)));
+  return hash.digest('hex').slice(0, 16);
+}
+
+/** Verdicts known from a run before are kept while only the room itself changes: a check that is new has to see every fault. */
+function forgetStale(room) {
+  const known = `${room}.${stateWithout(room)}.known.json`;
+  for (const file of readdirSync(folder)) if (file.startsWith(`${room}.`) && file.endsWith('.known.json') && file !== known) rmSync(path.join(folder, file));
+}
+
 /** The mutation tool's own settings for one room. */
 const settings = (room, mutate) => ({
   mutate,
@@ -29,6 +46,8 @@ const settings = (room, mutate) => ({
   concurrency: 2,
   timeoutMS: 4_000,
   timeoutFactor: 1.5,
+  incremental: true,
+  incrementalFile: path.join(folder, `${room}.${stateWithout(room)}.known.json`),
   reporters: ['json'],
   jsonReporter: { fileName: path.join(folder, `${room}.json`) },
   tempDirName: '.mutation',
@@ -44,6 +63,7 @@ async function mutateRoom(room, { sample, seed, all }) {
   if (mutants.length === 0) throw new Stop(`./lattice mutate ${room}: the core has no room of this name, or no rule in it.`);
   const { ranges } = sampled(mutants, all ? Infinity : Number(sample), Number(seed));
   mkdirSync(folder, { recursive: true });
+  forgetStale(room);
   const config = path.join(folder, `${room}.config.json`);
   writeFileSync(config, JSON.stringify(settings(room, ranges)));
   rmSync(path.join(folder, `${room}.json`), { force: true });

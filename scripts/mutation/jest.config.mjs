@@ -6,10 +6,10 @@ export const TESTS_OF = {
   setting: ['settings', 'direction', 'properties'],
   border: ['settings', 'measured', 'spacer'],
   layer: ['layers', 'working'],
-  edge: ['edge-outline', 'edge-finishes', 'cloth-for-edge', 'working'],
-  cutting: ['buying', 'joins', 'direction', 'settings'],
+  edge: ['edge-outline', 'edge-finishes', 'cloth-for-edge', 'template', 'edged-plans', 'working'],
+  cutting: ['cutting', 'buying', 'joins', 'direction', 'settings', 'fabric-use', 'lie', 'working'],
   shopping: ['buying'],
-  block: ['blocks', 'progress'],
+  block: ['blocks', 'pile', 'progress'],
 };
 
 const tests = TESTS_OF[process.env.LATTICE_MUTATE_ROOM] ?? ['*'];

@@ -50,6 +50,14 @@ describe('one block judged', () => {
       expect(measure.leastWidth + 2 * shows.sides).toBeCloseTo(Math.max(cut.width, measure.leastWidth), 9);
     }));
   });
+  // Rule BL-1: up to 1/8" is eased in; by as much its own places may differ.
+  test('places that differ by just an eighth are eased, not unpicked', () => {
+    const edges = (bottom: number) => ({ edges: { top: 12.5, bottom, left: 12.5, right: 12.5 } });
+    expect(judge(block(12.5, 12.5, edges(12.625))).kind).toBe('ease');
+    expect(judge(block(12.5, 12.5, edges(12.65))).kind).toBe('crooked');
+    expect(judge(block(12.5, 12.5, { edges: { top: 12.5, bottom: 12.5, left: 12, right: 12.5 } })).kind).toBe('crooked');
+  });
+  test('what is too high alone comes off top and bottom alone', () => expect(judge(block(12.5, 12.75)).text).toBe('Trim 1/8″ off top and bottom.'));
   test('not measured, or only one way', () => {
     expect(judge(block(null)).kind).toBe('unmeasured');
     expect(judge(block(12.5, null)).kind).toBe('unmeasured');
@@ -122,6 +130,22 @@ describe('a size for all', () => {
     expect(square({ setting: wholeSetting({ kind: 'on-point' }) })).toEqual({ width: 12.25, height: 12.25 });
     expect(square({ places: { turn: 'odd', swap: 'none' } })).toEqual({ width: 12.25, height: 12.25 });
   });
+  test('an oblong pile with short ones goes down each way by itself', () => {
+    const pile = [...Array.from({ length: 9 }, () => block(12.5, 12.25)), ...Array.from({ length: 3 }, () => block(12.25, 12))];
+    expect(blockChoices(inchPlan({ pile })).choices[0]).toMatchObject({ key: 'trim-all', cut: { width: 12.25, height: 12 }, coped: 0, counts: { trim: 9, fine: 3 } });
+  });
+  // From memory: a sixteenth is what a tape can be trusted on; nearly all of them alike.
+  test('a sixteenth longer one way is not oblong, nor a pile that is so every which way', () => {
+    const alike = (w: number, h: number) => Array.from({ length: 12 }, () => block(w, h));
+    const keys = (pile: PileBlock[]) => blockChoices(inchPlan({ pile })).choices.map((c) => c.key);
+    expect(keys(alike(12.5, 12.4375))).toEqual(['keep']);
+    expect(keys(alike(12.5, 12.375))).toEqual(['keep', 'square']);
+    expect(keys([...alike(12.5, 12.25).slice(0, 6), ...alike(12.25, 12.5).slice(0, 6)])).not.toContain('square');
+    // The middle one decides, in whatever order they were measured.
+    expect(keys([block(12.5), block(12.5), ...alike(12.5, 12.375), block(12.375, 12.5)])).toContain('square');
+    expect(keys([block(12.5, 12.25)])).not.toContain('square');
+  });
+  test('one block alone is sewn at its size', () => expect(blockChoices(pileOf(12.25)).choices[0]!.says).toBe('It can be sewn at this size.'));
   test('what is proposed and what is said of each block never contradict each other', () => {
     const sizes = fc.integer({ min: 94, max: 106 });
     fc.assert(fc.property(fc.array(fc.tuple(sizes, sizes), { minLength: 1, maxLength: 30 }), (eighths) => {
@@ -220,6 +244,12 @@ describe('many rows sewn by chance', () => {
     expect(spread.within).toBeCloseTo(0.817, 1);
     expect(spread.high).toBeCloseTo(1.645 * expected, 2);
     expect(spread.classes.counts.reduce((a, b) => a + b, 0)).toBe(40_000);
+  });
+  // Geometry, as above: a slanting seam is crossed aslant.
+  test('slanting seams count by 1/√2, exactly as many as there are rows', () => {
+    const slanted = simulateRow({ pieces: 0, seams: 3, slanting: 2, cutting: 0, sewing: 0, fat: 1 / 32 }, 1, 7, randomFrom(1));
+    expect(slanted.mean).toBeCloseTo(-(2 * Math.SQRT2 + 2) / 32, 12);
+    expect(slanted.classes.counts.reduce((a, b) => a + b, 0)).toBe(7);
   });
   test('a fat seam moves the middle by twice itself a seam', () => {
     expect(simulateRow({ ...scatter, fat: 1 / 32 }, 1 / 8, 20_000, randomFrom(7)).mean).toBeCloseTo(-4 * 2 / 32, 2);

@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { computeQuilt, convertPlan, edgeOutline, type Plan, planProblems, pointBase, pointHeight, startPlan } from '../src/index.ts';
-import { biasFromLength, biasFromSquare, biasJoinLoss, biasTube, longAndShort } from '../src/edge/bias.ts';
+import { biasFromLength, biasFromSquare, biasJoinLoss, biasTube, longAndShort, smallestThat } from '../src/edge/bias.ts';
 import { bestStart, joinsFrom } from '../src/edge/binding-joins.ts';
+import { stripsOf } from '../src/edge/binding-strips.ts';
 import { mitresOf } from '../src/edge/mitre.ts';
+import type { EdgeOutline } from '../src/edge/outline.ts';
+import { bindingLength } from '../src/edge/schools.ts';
 import { pointColours } from '../src/edge/point-colours.ts';
 import { planPointStrip } from '../src/edge/point-strip.ts';
 import { planPrairiePoints } from '../src/edge/prairie-points.ts';
@@ -119,6 +122,29 @@ describe('bias', () => {
       expect(length).toBeLessThanOrEqual((width * h) / strip);
     }), { numRuns: 150 });
   });
+  // Geometry: across the strips u = x + y; at u the cloth reaches from the larger of −u and u − 2h to the smaller of u and 2w − u.
+  // An end on a thread leans one way or the other; both are pushed outward until they touch the cloth's edge, and the longer is right.
+  test('no strip could be longer with its ends cut the other way', () => {
+    fc.assert(fc.property(eighths(8, 44), eighths(8, 44), fc.constantFrom(1.5, 2.25, 3), (width, height, strip) => {
+      for (const { outline, length } of biasFromLength(width, height, strip, 0.25, 'in').strips) {
+        const across = outline.map((p) => p.x + p.y);
+        const [u1, u2] = [Math.min(...across), Math.max(...across)];
+        const left = (u: number) => Math.max(-u, u - 2 * height);
+        const right = (u: number) => Math.min(u, 2 * width - u);
+        const middle = (u1 + u2) / 2;
+        const lefts = [1, -1].map((lean) => Math.max(...[u1, u2].map((u) => left(u) - lean * u)) + lean * middle);
+        const rights = [1, -1].map((lean) => Math.min(...[u1, u2].map((u) => right(u) - lean * u)) + lean * middle);
+        expect(length).toBeCloseTo((Math.max(...rights) - Math.min(...lefts)) / Math.SQRT2, 6);
+      }
+    }), { numRuns: 60 });
+  });
+  test('the smallest square that is enough, up to what the cloth holds and no further', () => {
+    const gives = (side: number) => side * side;
+    expect(smallestThat(10, gives, 100)).toBe(10);
+    expect(smallestThat(10, gives, 99)).toBe(10);
+    expect(smallestThat(10, gives, 101)).toBeNull();
+    expect(smallestThat(20, gives, 100)).toBe(10);
+  });
   // Rule BI-3.
   test('the strip on the double fold lies along the diagonal, half to each side', () => {
     const fold = biasFromSquare(25, 2.5, 0.25, 'in').strips.find((s) => s.from === 'fold')!;
@@ -226,9 +252,9 @@ describe('prairie points', () => {
     expect(across.overlap.value).toBeCloseTo(4 - (61 - 13 * 3.75) / 3, 9);
   });
   test('scattered colours never lie beside their like, all round, and are shared out evenly', () => {
-    fc.assert(fc.property(fc.integer({ min: 12, max: 120 }), fc.integer({ min: 3, max: 8 }), fc.integer({ min: 1, max: 999 }), (total, fabrics, seed) => {
+    fc.assert(fc.property(fc.integer({ min: 3, max: 120 }), fc.integer({ min: 3, max: 8 }), fc.integer({ min: 1, max: 99_999 }), (total, fabrics, seed) => {
       const colours = pointColours(total, fabrics, 'scattered', randomFrom(seed));
-      for (const [i, colour] of colours.entries()) if (i > 0) expect(colour).not.toBe(colours[i - 1]);
+      for (const [i, colour] of colours.entries()) expect(colour).not.toBe(colours.at(i - 1));
       for (let f = 0; f < fabrics; f++) expect(Math.abs(colours.filter((c) => c === f).length - total / fabrics)).toBeLessThan(1);
     }));
     expect(pointColours(6, 3, 'sequence', randomFrom(1))).toEqual([0, 1, 2, 0, 1, 2]);
@@ -244,7 +270,8 @@ describe('prairie points', () => {
       expect(side.middles[0]! - pointBase(cut, 0.25) / 2).toBeCloseTo(0, 9);
       expect(side.middles.at(-1)! + pointBase(cut, 0.25) / 2).toBeCloseTo(length, 9);
     }
-    expect(planPointStrip({ width: 60, height: 72 }, { square: 4, seam: 0.25, unit: 'in' }, 2).cutWidth.value).toBe(4.25);
+    expect(planPointStrip({ width: 60, height: 72 }, { square: 4, seam: 0.25, unit: 'in' }, 2).cutWidth).toMatchObject({ value: 4.25, working: ['4 + 1/4 seam to join the two cloths = 4 1/4'] });
+    expect(planPointStrip({ width: 60, height: 72 }, { square: 4, seam: 0.25, unit: 'in' }, 1).cutWidth.working).toEqual(['2 × 4 = 8']);
   });
   test('bought by the colour', () => {
     const made = plan(60, 56, {}, {}, {});
@@ -336,6 +363,33 @@ describe('points of the blocks at the edge', () => {
     expect(said({ kind: 'framed', frame: 'exact', triangles: 'trade' }, {})).toContain('covers their tips');
     expect(said({ kind: 'edge-to-edge' }, {})).toBe('');
   });
+});
+
+test('two flanges, one in the binding and one beside it, are told', () => {
+  const said = (finishes: Plan['edge']['finishes'], flange: Plan['binding']['flange']) => computeQuilt(plan(40, 50, { finishes }, { stripWidth: 2.75, flange })).advice.some((a) => a.message.includes('two will show'));
+  const built = { visible: 0.125, fabric: 'accent' };
+  expect([said(['flange', 'binding'], built), said(['binding'], built), said(['flange', 'binding'], null)]).toEqual([true, false, false]);
+});
+
+// Rule BD-1. Arithmetic, in centimetres: 98 and 123 up to 100 and 125; 100 and 125 leave nothing, so 25 more.
+test('each side up to the next 25 cm', () => {
+  expect(bindingLength({ width: 96, height: 121 }, 'round-up-sides', 'cm').value).toBe(450);
+  expect(bindingLength({ width: 98, height: 123 }, 'round-up-sides', 'cm').value).toBe(475);
+  expect(bindingLength({ width: 100, height: 125 }, 'round-up-sides', 'cm').value).toBe(475);
+});
+
+// Rule BD-2: 3.98 strips is too close. Arithmetic.
+test('whole strips, and one more when the last would be all but used up', () => {
+  expect([0, 36, 38, 38.1, 40, 41, 159].map((length) => stripsOf(length, 40, 'in').value)).toEqual([0, 1, 1, 2, 2, 2, 5]);
+  expect(stripsOf(38, 40, 'in').working).toHaveLength(1);
+  expect(stripsOf(38.1, 40, 'in').working[1]).toBe('The last would be all but used up, so one more: 2');
+});
+
+test('angles more than two degrees apart are two kinds, a corner and a valley always are', () => {
+  const angles = (...of: number[]) => mitresOf({ turns: of.map((angle) => ({ angle })) } as unknown as EdgeOutline, 0.25, 'in').map((m) => [m.angle, m.count, m.kind]);
+  expect(angles(250, 252, 251)).toEqual([[251, 3, 'valley']]);
+  expect(angles(250, 252.5)).toEqual([[250, 1, 'valley'], [253, 1, 'valley']]);
+  expect(angles(179.5, 180.5)).toEqual([[180, 1, 'corner'], [181, 1, 'valley']]);
 });
 
 test('angles that differ by a degree are one kind of valley', () => {

@@ -143,6 +143,21 @@ describe('scallops', () => {
     expect(two.scallops!.corner!.inset + two.scallops!.across!.count * two.scallops!.across!.width).toBeCloseTo(60, 6);
     expect(two.scallops!.corner!.inset + two.scallops!.down!.count * two.scallops!.down!.width).toBeCloseTo(72, 6);
   });
+  // Each arc from its chord and rise, as a carpenter finds it: angle from tan(half/2) = 2 × rise ÷ chord.
+  test('what is added up along a scalloped edge, side by side', () => {
+    const lines = (sides: ('top' | 'right' | 'bottom' | 'left')[], width = 6) => {
+      const shaped = form({ shape: 'scalloped', scallop: { width, depth: 1, sides } });
+      return lengthAround(edgeOutline(quilt, shaped), shaped, null, 'in').working;
+    };
+    const arc = (chord: number) => ((chord * chord) / 8 + 1 / 2) * 4 * Math.atan(2 / chord);
+    const show = (v: number) => String(Math.round(v * 1000) / 1000);
+    expect(lines(['bottom'])).toEqual([`10 arcs of ${show(arc(6))} = ${show(10 * arc(6))} along bottom`, 'Straight 202', `Together ${show(10 * arc(6) + 202)}; straight it would be 264`]);
+    expect(lines(['left'])).toEqual([`12 arcs of ${show(arc(6))} = ${show(12 * arc(6))} along left`, 'Straight 190', expect.stringMatching(/^Together/)]);
+    expect(lines(['left', 'right'])).toEqual([`24 arcs of ${show(arc(6))} = ${show(24 * arc(6))} along the sides`, 'Straight 116', expect.stringMatching(/^Together/)]);
+    expect(lines(['bottom', 'left']).map((l) => l.replace(/[\d.]+/g, '#'))).toEqual(['# arcs of # = # along bottom', '# arcs of # = # along left', '# corner of # = #', 'Straight #', 'Together #; straight it would be #']);
+    expect(lines(['top', 'right', 'bottom', 'left']).map((l) => l.replace(/[\d.]+/g, '#'))).toEqual(['# arcs of # = # along top and bottom', '# arcs of # = # along the sides', '# corners of # = #', 'Together #; straight it would be #']);
+    expect(edgeOutline(quilt, form({ shape: 'scalloped', scallop: { width: 6, depth: 1, sides: ['left', 'right'] } })).scallops).toMatchObject({ across: null, down: { count: 12 }, corner: null });
+  });
   test('valleys lie as deep as asked, tops on the edge; a valley opens by what its arcs turn', () => {
     const { turns, runs, scallops } = edgeOutline(quilt, form({ shape: 'scalloped' }));
     const [across, down] = [scallops!.across!, scallops!.down!];

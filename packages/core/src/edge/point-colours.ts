@@ -6,8 +6,7 @@ export function pointColours(total: number, fabrics: number, order: 'sequence' |
   const left = Array.from({ length: fabrics }, (_, i) => Math.floor(total / fabrics) + (i < total % fabrics ? 1 : 0));
   const chosen: number[] = [];
   for (let i = 0; i < total; i++) {
-    const barred = new Set([chosen.at(-1), i === total - 1 ? chosen[0] : undefined]);
-    const open = left.flatMap((count, fabric) => (count > 0 && !barred.has(fabric) ? [{ fabric, count }] : []));
+    const open = left.flatMap((count, fabric) => (count > 0 && fabric !== chosen.at(-1) ? [{ fabric, count }] : []));
     // One of which more is left than can be kept apart goes first; otherwise chance decides, by how many are left.
     const pressing = open.find(({ count }) => 2 * count > total - i);
     const sum = open.reduce((all, { count }) => all + count, 0);
@@ -16,5 +15,17 @@ export function pointColours(total: number, fabrics: number, order: 'sequence' |
     left[fabric]!--;
     chosen.push(fabric);
   }
-  return chosen;
+  return closed(chosen);
+}
+
+/** The last point lies beside the first: where they are alike, the last changes places with the first one that makes all differ. */
+function closed(colours: number[]): number[] {
+  const last = colours.length - 1;
+  const differ = (ring: readonly number[]) => ring.every((colour, i) => colour !== ring.at(i - 1));
+  if (differ(colours)) return colours;
+  for (let i = 1; i < last; i++) {
+    const ring = colours.with(i, colours[last]!).with(last, colours[i]!);
+    if (differ(ring)) return ring;
+  }
+  return colours;
 }
