@@ -3,9 +3,9 @@ import config from '../../jest.config.js';
 /** For each room of the core the test files that hold its rules: those are put to it, and those alone. */
 export const TESTS_OF = {
   length: ['length'],
-  setting: ['settings', 'direction', 'properties'],
+  setting: ['every-setting', 'settings', 'direction', 'properties'],
   border: ['settings', 'measured', 'spacer'],
-  layer: ['layers', 'working'],
+  layer: ['layers', 'buying', 'working'],
   edge: ['edge-outline', 'edge-finishes', 'cloth-for-edge', 'template', 'edged-plans', 'working'],
   cutting: ['cutting', 'buying', 'joins', 'direction', 'settings', 'fabric-use', 'lie', 'working'],
   shopping: ['buying'],

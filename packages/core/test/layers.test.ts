@@ -85,6 +85,11 @@ describe('a backing as it was made', () => {
     expect(judgeMade({ width: 78, height: 88, diagonals: [117.6, 117.6] }, top, 4, 'in')).toMatchObject({ kind: 'good', over: { sides: 4, ends: 4 } });
     expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115.5] }, top, 4, 'in')).toMatchObject({ kind: 'short', text: expect.stringMatching(/by only 2 1\/2″ at the sides/) });
     expect(judgeMade({ width: 78, height: 88, diagonals: [116, 119] }, top, 4, 'in')).toMatchObject({ kind: 'crooked', skew: 3 });
+    expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115] }, top, 4, 'in').text).toMatch(/enough for quilting at home from 2″\.$/i);
+    expect(judgeMade({ width: 175, height: 200, diagonals: [265, 265] }, { width: 165, height: 180 }, 10, 'cm').text).toMatch(/by only 5 cm at the sides.*from 5 cm\.$/);
+    // Diagonals an inch apart are still square.
+    expect(judgeMade({ width: 78, height: 88, diagonals: [117, 118] }, top, 4, 'in').kind).toBe('good');
+    expect(judgeMade({ width: 78, height: 85, diagonals: [115, 115] }, top, 4, 'in').text).toMatch(/by only 2 1\/2″ at top and bottom/);
     expect(judgeMade({ width: 68, height: 88, diagonals: [110, 110] }, top, 4, 'in').text).toMatch(/smaller than the top by 2″/);
   });
 });
@@ -229,6 +234,27 @@ describe('backing, ways held against one another', () => {
     const blocks = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: { ...STRIPE, blocks: { left: 5, width: 6, height: 6 } } }).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')!.stripe!;
     expect(blocks.fabric).toMatchObject({ value: 13, working: ['5 blocks of 6 leave 62 of 92: 6 pieces between and at the ends', '2 strips × 6 1/2 = 13'] });
   });
+  // Geometry: three panels of 40 with half-inch seams span 118; what is over is trimmed off the outer two alike.
+  test('where panels and a stripe lie, seam by seam', () => {
+    const lies = (option: BackingOption) => option.slabs.map((s) => [s.what, s.x, s.width]);
+    const three = planBacking({ width: 92, height: 150 }, PLAIN).options.find((o) => o.seams === 'vertical')!;
+    expect(lies(three)).toEqual([['panel', 0, 30.5], ['panel', 30.5, 39], ['panel', 69.5, 30.5]]);
+    expect(three.fabric.working[0]).toBe('3 panels × 40 less 2 seams × 2 × 1/2 span 118, enough for 100');
+    // 125 to cover with three of 40: beside the stripe two seams of half an inch each, between the others one: 3 lost, 8 to make up.
+    const striped = planBacking({ width: 117, height: 150 }, { ...PLAIN, stripe: STRIPE }).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')!;
+    expect(striped.stripe).toMatchObject({ cut: { value: 8 }, finished: 7 });
+    expect(lies(striped)).toEqual([['panel', 0, 39.5], ['panel', 46.5, 39], ['panel', 85.5, 39.5], ['stripe', 39.5, 7]]);
+    // Two blocks of 6 along 168 leave 156: three pieces of 52, and two seams of a quarter: joined, four strips of 40 less three joins reach 158 1/2.
+    const blocks = planBacking({ width: 75, height: 160 }, { ...PLAIN, stripe: { ...STRIPE, blocks: { left: 2, width: 6, height: 6 } } }).options.find((o) => o.stripe?.blocks === 2 && o.seams === 'vertical')!;
+    expect(blocks.slabs.filter((s) => s.what === 'block').map((s) => s.y)).toEqual([52, 110]);
+    expect(blocks.stripe!.fabric.working[1]).toBe('4 strips × 6 1/2 = 26');
+  });
+  test('one width that would do with a smaller overhang; a single way; a hundredth less', () => {
+    expect(planBacking({ width: 35, height: 60 }, PLAIN).remarks).toEqual(['With 2 1/2″ of overhang, enough for quilting at home, one width would do: 65″, 21″ less.']);
+    expect(planBacking({ width: 30, height: 30 }, { ...PLAIN, overhang: 2 })).toMatchObject({ options: [{ way: 'vertical', seams: 'none', slabs: [{ width: 34 }] }], because: 'The only way there is.' });
+    expect(planBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.4) }).because).toBe('Least cloth: 1 % less cloth than the next.');
+    expect(planBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 36) }).because).toBe('Least cloth: 13 % less cloth than the next.');
+  });
   test('what the plan says reaches them: leftover blocks, a backing as made', () => {
     const pile = Array.from({ length: 36 }, (_, i) => ({ id: `b${i}`, name: `B${i}`, width: 12.5, height: 12.5 }));
     const base = inchPlan({}).backing;
@@ -263,6 +289,37 @@ describe('batting, joined', () => {
     // 45 and 40 lapped 2" are 83, trimmed 2 1/2" at either end of 78: the lap lies from 40 1/2 to 42 1/2.
     expect(way(70, 50, 'pieces', { pieces })!.joins).toEqual([{ from: { x: 41.5, y: 0 }, to: { x: 41.5, y: 58 } }]);
     expect(way(44, 50, 'pieces', { pieces: [{ width: 60, height: 54 }] })).toMatchObject({ joins: [], area: 60 * 54, buy: null });
+  });
+  /** The least area of any two to four sheets alike laid side by side with 2" laps, tried one by one. */
+  const leastJoined = (w: number, h: number, roll: number): number => {
+    const sizes = [[36, 45], [45, 60], [60, 60], [72, 90], [81, 96], [90, 108], [120, 120]] as const;
+    let least = Infinity;
+    for (const [across, down] of [[w, h], [h, w]] as const) {
+      for (let k = 2; k <= 4; k++) {
+        const enough = (width: number) => k * width - (k - 1) * 2 >= across - 1e-9;
+        const one = (width: number) => width >= across - 1e-9;
+        for (const [a, b] of sizes.flatMap(([x, y]) => [[x, y], [y, x]] as const)) if (b >= down - 1e-9 && enough(a) && !one(a)) least = Math.min(least, k * a * b);
+        if (enough(roll) && !one(roll)) least = Math.min(least, k * down * roll);
+      }
+    }
+    return least;
+  };
+  test('joined, it is the least there is', () => {
+    fc.assert(fc.property(eighths(60, 150), eighths(60, 150), fc.constantFrom(48, 60, 90, 96), (width, height, rollWidth) => {
+      const found = way(width, height, 'joined', { rollWidth });
+      const least = leastJoined(width + 8, height + 8, rollWidth);
+      if (found) expect(found.area).toBeCloseTo(least, 6);
+      else expect(least).toBe(Infinity);
+    }), { numRuns: 100 });
+  });
+  test('of what is there the fewest pieces, whichever way round; at most four', () => {
+    const strips = (width: number, count: number) => Array.from({ length: count }, () => ({ width, height: 60 }));
+    // 98 across of 26: four reach 98; of 25 five would be wanted.
+    expect(way(90, 52, 'pieces', { pieces: strips(26, 5) })).toMatchObject({ area: 4 * 26 * 60, working: [expect.stringMatching(/side by side, lapped 2″, reach 98″/)] });
+    expect(way(90, 52, 'pieces', { pieces: strips(25, 5) })).toBeUndefined();
+    // On its side two are enough, upright it would be three.
+    expect(way(52, 72, 'pieces', { pieces: [{ width: 24, height: 80 }, { width: 24, height: 80 }, { width: 24, height: 80 }, { width: 42, height: 60 }, { width: 42, height: 60 }] })!.joins).toHaveLength(1);
+    expect(way(44, 50, 'pieces', { pieces: [{ width: 60, height: 54 }] })!.working).toEqual(['60 × 54″ holds 52 × 58″']);
   });
   test('a package is one, and says what it holds', () => {
     expect(way(37, 52, 'package')).toMatchObject({ buy: { value: 1, kind: 'count', working: ['The smallest package that holds 45 × 60″: 45 × 60″'] }, working: ['45 × 60″ holds 45 × 60″'], joins: [], area: 2700 });
