@@ -4,7 +4,7 @@ import config from '../../jest.config.js';
 export const TESTS_OF = {
   length: ['length'],
   setting: ['every-setting', 'settings', 'direction', 'properties'],
-  border: ['settings', 'measured', 'spacer'],
+  border: ['borders', 'settings', 'measured', 'spacer'],
   layer: ['layers', 'buying', 'working'],
   edge: ['edge-outline', 'edge-finishes', 'cloth-for-edge', 'template', 'edged-plans', 'working'],
   cutting: ['cutting', 'buying', 'joins', 'direction', 'settings', 'fabric-use', 'lie', 'working'],

@@ -81,7 +81,7 @@ describe('a size for all', () => {
   test('one block a quarter inch short among thirty: remake it', () => {
     const { choices, measured } = blockChoices(pileOf(...times(29, 12.5), 12.25));
     expect(measured).toBe(30);
-    expect(choices[0]).toMatchObject({ key: 'keep', cut, remade: 1, says: 'One block forces the other 29 down 1/4″. Remake it.' });
+    expect(choices[0]).toMatchObject({ key: 'keep', cut, remade: 1, coped: 0, says: 'One block forces the other 29 down 1/4″. Remake it.' });
     expect(choices.map((c) => c.key)).toEqual(['keep', 'trim-all', 'cope']);
     expect(choices[1]).toMatchObject({ cut: { width: 12.25, height: 12.25 }, remade: 0, counts: { trim: 29, fine: 1 } });
     expect(choices[2]).toMatchObject({ coped: 1, remade: 0 });
@@ -227,6 +227,7 @@ describe('the seam tested', () => {
   ])('%j: so many seams across, and so many slanting', (setting, square, slanting) => {
     const drift = seamDrift(inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting(setting) }), 3.375);
     expect(drift.row.value).toBeCloseTo((2 / 32) * (square + slanting / Math.SQRT2), 9);
+    expect(drift.row.working[0]).toContain([...(square > 0 ? [`${square} seams across × 2 × 0.031`] : []), ...(slanting > 0 ? [`${slanting} slanting seams across × 2 × 0.031 ÷ √2`] : [])].join(' + '));
   });
   test('a scant seam is said to be one', () => expect(seamDrift(row, 3.625).says.join(' ')).toMatch(/wider.*too short.*away from the needle/));
 });

@@ -33,14 +33,14 @@ describe('what a drawn piece is cut as', () => {
 describe('strips by hand', () => {
   // Packed with pencil and paper, shortest remnant that holds a piece first.
   test('remnants are used up, each as far as it holds, before a fresh strip is cut', () => {
-    const [group] = planStrips([need(27, 8), need(6, 5), need(5, 12), need(3, 9)], cloth).groups;
+    const [group] = planStrips([need(27, 8), need(6, 5), need(5, 12), need(3, 16, { oneWay: 'across' })], cloth).groups;
     // 8 strips leave 13 each; two remnants take two of 6 and leave 1, a third takes one and leaves 7; that 7 takes a 5, the
-    // five whole ones two each, and the twelfth a fresh strip; of what is left, 3 each in five remnants and 35 in the last.
+    // five whole ones two each, and the twelfth a fresh strip; of what is left, one of 3 comes out of each of five remnants and eleven out of the last.
     expect(group!.strips).toMatchObject({
       value: 9,
       working: [
         'Pieces of 27: 8 × 27, 1 to a strip of 40: 8 strips', 'Pieces of 6: 5 × 6 from what is left of strips already cut', 'Pieces of 5: 11 × 5 from what is left of strips already cut',
-        'Pieces of 5: 1 × 5, 8 to a strip of 40: 1 strip', 'Pieces of 3: 9 × 3 from what is left of strips already cut', 'Together 9 strips',
+        'Pieces of 5: 1 × 5, 8 to a strip of 40: 1 strip', 'Pieces of 3: 16 × 3 from what is left of strips already cut', 'Together 9 strips',
       ],
     });
   });

@@ -21,6 +21,20 @@ describe('a spacer border', () => {
     const before = plan('sides-first');
     for (const fit of spacerFits(before, layOut(before).sizes, 1)) expect((41 + 2 * fit.sides.value + 8) / 4).toBeCloseTo(fit.across, 9);
   });
+  test('it fits only where both ways come out even; a width off the ruler is told; a plain border has no repeats to fit', () => {
+    const of = (width: number, height: number) => {
+      const made = plan('squares', { block: { width, height } });
+      return { repeats: repeatsOf(made, layOut(made).sizes, 1), fits: spacerFits(made, layOut(made).sizes, 1) };
+    };
+    // 38 + 2 and 50 + 2 are ten and thirteen repeats; 39 + 2 and 51 + 2 are neither.
+    expect([of(19, 25), of(19, 25.5), of(19.5, 25), of(19.5, 25.5)].map((o) => o.repeats!.fits)).toEqual([true, false, false, false]);
+    expect(of(19.03, 25).fits[0]).toMatchObject({ onRuler: false });
+    expect(of(19, 25.03).fits[0]).toMatchObject({ onRuler: false });
+    const plain = plan('squares', { borders: [startBorder(1, 'accent'), startBorder(4, 'border')] });
+    expect([repeatsOf(plain, layOut(plain).sizes, 1), spacerFits(plain, layOut(plain).sizes, 1)]).toEqual([null, []]);
+    const butted = plan('sides-first');
+    expect(spacerFits(butted, layOut(butted).sizes, 1)[0]!.sides.working[0]).toMatch(/less 41 inside and 8 of its own corners, halved/);
+  });
   test('where no border is inside, a new one is put there', () => {
     const before = plan('mitred', { borders: [{ ...startBorder(4, 'border'), corners: 'mitred', repeat: 4 }], measured: [{ borders: 1, width: [49, 49, 49], height: [61, 61, 61] }] });
     const [best] = spacerFits(before, layOut(before).sizes, 0);

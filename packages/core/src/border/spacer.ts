@@ -1,7 +1,7 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { isOnRuler, limitIn } from '../length/rounding.ts';
-import { atLeast, near } from '../length/tolerance.ts';
+import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { startBorder } from '../plan/start.ts';
 import type { TopSize } from './sizes.ts';
@@ -74,7 +74,6 @@ export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number)
   const ends = widths(inside.height.value, on.side, spacer?.ends ?? least, 'Along a side');
   const fits = sides.flatMap((s) => ends.map((e) => ({ s, e, uneven: Math.abs(s.width - e.width), moved: Math.abs(s.width - (spacer?.sides ?? least)) + Math.abs(e.width - (spacer?.ends ?? least)) })));
   return fits
-    .filter(({ s, e }) => atLeast(s.width, least) && atLeast(e.width, least))
     .sort((a, b) => 2 * a.uneven + a.moved - 2 * b.uneven - b.moved)
     .slice(0, 3)
     .map(({ s, e }) => ({ sides: s.figure, ends: e.figure, across: s.count, down: e.count, onRuler: isOnRuler(s.width, unit) && isOnRuler(e.width, unit) }));
