@@ -45,6 +45,9 @@ export function countAt(pile: readonly PileBlock[], cut: CutTo, unit: Unit, seam
   return { counts, pointsLost };
 }
 
+/** The size the pattern wants blocks cut to: finished and a seam on every side, in the plan's unit. */
+export const meantCut = ({ block, seam }: Pick<Plan, 'block' | 'seam'>): CutTo => ({ width: block.width + 2 * seam, height: block.height + 2 * seam });
+
 /** Sizes that differ less than this both ways are square: 1/16" (from memory). */
 const OBLONG_INCHES = 1 / 16;
 
@@ -70,8 +73,8 @@ interface Held {
 }
 
 function heldAgainst(plan: Plan): Held | null {
-  const { pile, unit, seam, block } = plan;
-  const meant = { width: block.width + 2 * seam, height: block.height + 2 * seam };
+  const { pile, unit } = plan;
+  const meant = meantCut(plan);
   const ease = fromInches(EASE_INCHES, unit) + TOLERANCE;
   const straight = pile.flatMap((b) => {
     const measure = measureOf(b);
@@ -141,7 +144,7 @@ const fewEnough = (short: number, all: number): boolean => short <= Math.max(1, 
 /** The size the pile is proposed to be cut to; what was meant while nothing is measured. Every verdict on the pile is at this size. */
 export function proposedCut(plan: Plan): CutTo {
   const held = heldAgainst(plan);
-  if (!held) return { width: plan.block.width + 2 * plan.seam, height: plan.block.height + 2 * plan.seam };
+  if (!held) return meantCut(plan);
   const short = held.straight.filter((b) => isShort(b, held.usual, held.ease)).length;
   return sizeAt(held, short === 0 || fewEnough(short, held.straight.length) ? held.usual : smallestOff(held));
 }

@@ -4,6 +4,7 @@ import { fromInches, type Unit } from '../length/unit.ts';
 import { layOut } from '../layout/lay-out.ts';
 import type { Plan } from '../plan/shape.ts';
 import { mostSeams, type SeamsCrossed } from './seams-crossed.ts';
+import { EASE_INCHES } from './verdict.ts';
 
 /** What a seam test found, and what it does to this quilt. */
 export interface Drift {
@@ -23,9 +24,6 @@ export const testStrip = (unit: Unit): number => (unit === 'in' ? 1.5 : 4);
 
 /** What the three strips should measure together: 3 1/2" with quarter-inch seams (rule SM-1). */
 export const testTarget = (seam: number, unit: Unit): number => 3 * testStrip(unit) - 4 * seam;
-
-/** A drift that a long sash or border shows: 1/8" can still be eased (rule BL-1). */
-const SHOWS_INCHES = 1 / 8;
 
 /**
  * What a test of three strips sewn side by side says of the seam, and what the difference adds up to across
@@ -69,7 +67,8 @@ function driftAlong({ square, slanting }: SeamsCrossed, fat: number, which: 'acr
 function wordsFor(row: number, column: number, fat: number, unit: Unit): string[] {
   const amount = (v: number) => formatWithUnit(Math.abs(v), unit);
   const worst = Math.max(Math.abs(row), Math.abs(column));
-  if (worst <= fromInches(SHOWS_INCHES, unit)) return [`Over a whole row it comes to ${amount(worst)}: it can be eased in.`];
+  // More than can be eased shows at a long sash or border.
+  if (worst <= fromInches(EASE_INCHES, unit)) return [`Over a whole row it comes to ${amount(worst)}: it can be eased in.`];
   return [
     `A row comes out ${amount(row)} ${fat > 0 ? 'narrower' : 'wider'} and a column ${amount(column)} ${fat > 0 ? 'shorter' : 'longer'} than planned.`,
     `A sash or border cut to plan would be ${amount(worst)} too ${fat > 0 ? 'long' : 'short'}: cut it to what the centre measures.`,

@@ -3,7 +3,7 @@ import { formatSize, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import { wallOf } from '../wall/wall.ts';
-import { proposedCut } from './choices.ts';
+import { meantCut, proposedCut } from './choices.ts';
 import { type CutTo, type Verdict, verdictOn } from './verdict.ts';
 
 /** The pile of finished blocks held against the places the setting has for them. */
@@ -29,8 +29,8 @@ export interface Pile {
 
 /** Counts and measures the pile against the plan. */
 export function judgePile(plan: Plan, needed: number): Pile {
-  const { pile, block, seam, unit } = plan;
-  const meant = { width: block.width + 2 * seam, height: block.height + 2 * seam };
+  const { pile, seam, unit } = plan;
+  const meant = meantCut(plan);
   const cut = proposedCut(plan);
   const kinds = pile.map((b) => verdictOn(b, cut, unit, seam).kind);
   const of = (kind: Verdict['kind']) => pile.filter((_, i) => kinds[i] === kind);
