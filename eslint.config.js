@@ -4,9 +4,18 @@ import tseslint from 'typescript-eslint';
 
 /** Imports a room may not make; each message says where the thing belongs instead. */
 const walls = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
-const noServer = { regex: '(^@lattice/server)|(/server/src/)|(^(express|knex|better-sqlite3|node:))', message: 'The web app talks to the server over HTTP only.' };
-const noWeb = { regex: '(^@lattice/web)|(/web/src/)|(^react)|(^styled-components)', message: 'The server knows no interface.' };
-const publicFace = { regex: '(@lattice/core/)|(packages/core)', message: 'Import the core from @lattice/core, its public face.' };
+const noServer = {
+  regex: '(^@lattice/server)|(/server/src/)|(^(express|knex|better-sqlite3|node:))',
+  message: 'The web app talks to the server over HTTP only.',
+};
+const noWeb = {
+  regex: '(^@lattice/web)|(/web/src/)|(^react)|(^styled-components)',
+  message: 'The server knows no interface.',
+};
+const publicFace = {
+  regex: '(@lattice/core/)|(packages/core)',
+  message: 'Import the core from @lattice/core, its public face.',
+};
 
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', 'coverage', 'data', '.lattice', '.mutation', 'test-results'] },
@@ -29,17 +38,43 @@ export default tseslint.config(
   {
     files: ['packages/core/src/**/*.ts'],
     rules: {
-      ...walls({ regex: '^(?!\\.{1,2}/|zod$|papaparse$|culori/fn$)', message: 'The core imports nothing outside itself but zod, papaparse and culori.' }, {
-        regex: '/(apps|node_modules)/', message: 'The core imports nothing outside itself.',
-      }),
-      'no-restricted-globals': ['error', ...['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'Buffer', 'Date', 'performance', 'setTimeout', 'console'].map(
-        (name) => ({ name, message: 'The core is pure: pass in what it needs.' }),
-      )],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is pure: pass the random source in.' }],
+      ...walls(
+        {
+          regex: '^(?!\\.{1,2}/|zod$|papaparse$|culori/fn$)',
+          message: 'The core imports nothing outside itself but zod, papaparse and culori.',
+        },
+        {
+          regex: '/(apps|node_modules)/',
+          message: 'The core imports nothing outside itself.',
+        },
+      ),
+      'no-restricted-globals': [
+        'error',
+        ...[
+          'window',
+          'document',
+          'navigator',
+          'localStorage',
+          'fetch',
+          'process',
+          'Buffer',
+          'Date',
+          'performance',
+          'setTimeout',
+          'console',
+        ].map((name) => ({ name, message: 'The core is pure: pass in what it needs.' })),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core is pure: pass the random source in.' },
+      ],
     },
   },
   { files: ['apps/server/src/**/*.ts'], rules: walls(noWeb, publicFace) },
-  { files: ['apps/cli/src/**/*.ts'], rules: walls(noWeb, { ...noServer, regex: '(^@lattice/server)|(/server/src/)' }, publicFace) },
+  {
+    files: ['apps/cli/src/**/*.ts'],
+    rules: walls(noWeb, { ...noServer, regex: '(^@lattice/server)|(/server/src/)' }, publicFace),
+  },
   {
     files: ['apps/web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

@@ -1,7 +1,11 @@
 const swc = [
   '@swc/jest',
   {
-    jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } },
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+    },
     module: { type: 'commonjs' },
   },
 ];
@@ -26,7 +30,11 @@ export default {
     room('core', 'packages/core'),
     room('server', 'apps/server'),
     room('cli', 'apps/cli'),
-    { ...room('web', 'apps/web', 'jest-environment-jsdom'), setupFiles: ['<rootDir>/apps/web/test/support/globals.ts'], setupFilesAfterEnv: ['<rootDir>/apps/web/test/support/patience.ts'] },
+    {
+      ...room('web', 'apps/web', 'jest-environment-jsdom'),
+      setupFiles: ['<rootDir>/apps/web/test/support/globals.ts'],
+      setupFilesAfterEnv: ['<rootDir>/apps/web/test/support/patience.ts'],
+    },
     room('house', 'scripts'),
   ],
 };

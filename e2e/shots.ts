@@ -8,7 +8,10 @@ import { DemoServer } from './support/server.ts';
 const folder = path.resolve(import.meta.dirname, '../docs/screenshots');
 const server = new DemoServer();
 await server.start();
-const browser = await chromium.launch({ executablePath: process.env['LATTICE_CHROMIUM'] ?? 'chromium', args: CHROMIUM_FLAGS });
+const browser = await chromium.launch({
+  executablePath: process.env['LATTICE_CHROMIUM'] ?? 'chromium',
+  args: CHROMIUM_FLAGS,
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' });
 const shot = async (name: string) => {
   await page.evaluate(() => document.fonts.ready);

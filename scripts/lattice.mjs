@@ -1,14 +1,29 @@
 /** The commands behind ./lattice. Each is its own file; this names them. */
 const COMMANDS = {
-  demo: ['install, build, seed and serve the demo  [--port N] [--data DIR]', () => import('./commands/demo.mjs')],
-  test: ['install what is needed, then lint, types, unit and browser tests', () => import('./commands/test.mjs')],
+  demo: [
+    'install, build, seed and serve the demo  [--port N] [--data DIR]',
+    () => import('./commands/demo.mjs'),
+  ],
+  test: [
+    'install what is needed, then lint, types, unit and browser tests',
+    () => import('./commands/test.mjs'),
+  ],
   dev: ['serve with live reload for developers', () => import('./commands/dev.mjs')],
   shots: ['draw docs/screenshots from the demo', () => import('./commands/shots.mjs')],
-  mutate: ['put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors]', () => import('./commands/mutate.mjs')],
+  mutate: [
+    'put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors]',
+    () => import('./commands/mutate.mjs'),
+  ],
   bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
-  ask: ['quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]', () => import('./commands/core.mjs')],
-  fit: ['find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]', () => import('./commands/core.mjs')],
+  ask: [
+    'quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]',
+    () => import('./commands/core.mjs'),
+  ],
+  fit: [
+    'find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]',
+    () => import('./commands/core.mjs'),
+  ],
 };
 
 const [name, ...args] = process.argv.slice(2);

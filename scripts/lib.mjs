@@ -24,7 +24,12 @@ export function show(command, args, env = {}) {
 
 /** Runs a command quietly; answers its exit code and everything it printed. */
 export function quiet(command, args, env = {}) {
-  const { status, stdout, stderr } = spawnSync(command, args, { cwd: root, encoding: 'utf8', env: { ...process.env, ...env }, maxBuffer: 1 << 28 });
+  const { status, stdout, stderr } = spawnSync(command, args, {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+    maxBuffer: 1 << 28,
+  });
   return { code: status ?? 1, out: `${stdout ?? ''}${stderr ?? ''}` };
 }
 
@@ -37,7 +42,8 @@ export function hashOf(...places) {
   const add = (file) => {
     if (!existsSync(file)) return;
     if (statSync(file).isDirectory()) {
-      for (const entry of readdirSync(file).sort()) if (!['node_modules', 'dist', 'test'].includes(entry)) add(path.join(file, entry));
+      for (const entry of readdirSync(file).sort())
+        if (!['node_modules', 'dist', 'test'].includes(entry)) add(path.join(file, entry));
       return;
     }
     hash.update(path.relative(root, file)).update('\0').update(readFileSync(file)).update('\0');
@@ -57,12 +63,14 @@ export async function once(name, mark, work) {
 
 /** Stops with one clear line. */
 export class Stop extends Error {}
-export const stopped = (work) => async (...args) => {
-  try {
-    return await work(...args);
-  } catch (error) {
-    if (!(error instanceof Stop)) throw error;
-    console.error(error.message);
-    return 1;
-  }
-};
+export const stopped =
+  (work) =>
+  async (...args) => {
+    try {
+      return await work(...args);
+    } catch (error) {
+      if (!(error instanceof Stop)) throw error;
+      console.error(error.message);
+      return 1;
+    }
+  };

@@ -23,10 +23,13 @@ export function install() {
     const env = existsSync(path.join(headers, 'include/node/node.h')) ? { npm_config_nodedir: headers } : {};
     const attempt = () => quiet('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], env);
     let { code, out } = attempt();
-    if (code !== 0 && /gyp|python|make|g\+\+/i.test(out) && apt('python3', 'make', 'g++')) ({ code, out } = attempt());
+    if (code !== 0 && /gyp|python|make|g\+\+/i.test(out) && apt('python3', 'make', 'g++'))
+      ({ code, out } = attempt());
     if (code !== 0) {
       console.error(out.trim().split('\n').slice(-25).join('\n'));
-      throw new Stop('The packages could not be installed; npm’s own words are above. Check the network and the disk, then try again.');
+      throw new Stop(
+        'The packages could not be installed; npm’s own words are above. Check the network and the disk, then try again.',
+      );
     }
   });
 }
@@ -35,7 +38,14 @@ export function install() {
 export async function build() {
   await once('build', hashOf('apps/web', 'packages/core', 'package-lock.json'), async () => {
     console.error('Building the web app…');
-    const { code, out } = quiet(bin('vite'), ['build', 'apps/web', '--config', 'apps/web/vite.config.ts', '--logLevel', 'warn']);
+    const { code, out } = quiet(bin('vite'), [
+      'build',
+      'apps/web',
+      '--config',
+      'apps/web/vite.config.ts',
+      '--logLevel',
+      'warn',
+    ]);
     if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
   });
 }
@@ -58,7 +68,10 @@ export async function buildCommand() {
 const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];
 
 /** Chromium by name, on the path. */
-const findChromium = () => NAMES.map((name) => quiet('sh', ['-c', `command -v ${name}`]).out.trim()).find((found) => found !== '' && existsSync(found));
+const findChromium = () =>
+  NAMES.map((name) => quiet('sh', ['-c', `command -v ${name}`]).out.trim()).find(
+    (found) => found !== '' && existsSync(found),
+  );
 
 /** Path of Chromium, installed first where it is missing and may be. */
 export function chromium() {

@@ -6,7 +6,9 @@ export default defineConfig({
   root: import.meta.dirname,
   logLevel: 'warn',
   ssr: { noExternal: true, target: 'node' },
-  resolve: { alias: { '@lattice/core': path.resolve(import.meta.dirname, '../../packages/core/src/index.ts') } },
+  resolve: {
+    alias: { '@lattice/core': path.resolve(import.meta.dirname, '../../packages/core/src/index.ts') },
+  },
   build: {
     ssr: 'src/main.ts',
     target: 'node20',

@@ -12,17 +12,37 @@ export function* fit() {
   const start = startRequest(plan, { width: 90, height: 100 });
   const queen = { ...start, blocks: 30, borders: { ...start.borders, count: 3 } };
   const whole = searched(plan, queen, 20);
-  yield { case: 'fit', asked: 'queen, 12" blocks, three borders, every sash, float and border to the 1/8"', searchMs: round(whole.ms), aimMs: 1000, looked: whole.looked };
+  yield {
+    case: 'fit',
+    asked: 'queen, 12" blocks, three borders, every sash, float and border to the 1/8"',
+    searchMs: round(whole.ms),
+    aimMs: 1000,
+    looked: whole.looked,
+  };
 
-  const part = { ...queen, sash: { least: 1.5, most: 2 }, float: { least: 0, most: 0.25 }, borders: { ...queen.borders, most: 5 } };
+  const part = {
+    ...queen,
+    sash: { least: 1.5, most: 2 },
+    float: { least: 0, most: 0.25 },
+    borders: { ...queen.borders, most: 5 },
+  };
   const search = searched(plan, part, 20);
   const began = performance.now();
   const brute = bruteFits(plan, part);
   const bruteMs = performance.now() - began;
-  const same = JSON.stringify(search.best.map((f) => round(f.score))) === JSON.stringify(brute.best.map((f) => round(f.score)));
+  const same =
+    JSON.stringify(search.best.map((f) => round(f.score))) ===
+    JSON.stringify(brute.best.map((f) => round(f.score)));
   yield {
-    case: 'fit-against-everything', searchMs: round(search.ms), bruteMs: round(bruteMs), speedUp: round(bruteMs / search.ms), aim: 50,
-    candidates: brute.looked, looked: search.looked, candidatesASecond: Math.round(brute.looked / (search.ms / 1000)), sameBest: same,
+    case: 'fit-against-everything',
+    searchMs: round(search.ms),
+    bruteMs: round(bruteMs),
+    speedUp: round(bruteMs / search.ms),
+    aim: 50,
+    candidates: brute.looked,
+    looked: search.looked,
+    candidatesASecond: Math.round(brute.looked / (search.ms / 1000)),
+    sameBest: same,
   };
 }
 

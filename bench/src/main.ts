@@ -5,4 +5,5 @@ import { quick } from './quick.ts';
 import { wall } from './wall.ts';
 
 /** Every case; each prints one JSON line. Ratios within one run, since machines differ. */
-for (const line of [...pipeline(), ...edge(), ...fit(), ...wall(), ...quick()]) console.log(JSON.stringify(line));
+for (const line of [...pipeline(), ...edge(), ...fit(), ...wall(), ...quick()])
+  console.log(JSON.stringify(line));

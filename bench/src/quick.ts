@@ -26,7 +26,17 @@ export function* quick() {
     [path.join(root, 'lattice'), 'ask', 'binding', '--width', '60', '--height', '72'],
     [path.join(root, 'lattice'), 'compute', 'demo/potting-shed.plan.json'],
   ]);
-  for (const [name, time] of [['ask', ask!], ['compute', compute!]] as const) {
-    yield { case: 'quick', name, ms: Math.round(time), nodeMs: Math.round(bare!), ratioToNode: Math.round(100 * (time / bare!)) / 100, aim: 4 };
+  for (const [name, time] of [
+    ['ask', ask!],
+    ['compute', compute!],
+  ] as const) {
+    yield {
+      case: 'quick',
+      name,
+      ms: Math.round(time),
+      nodeMs: Math.round(bare!),
+      ratioToNode: Math.round(100 * (time / bare!)) / 100,
+      aim: 4,
+    };
   }
 }

@@ -28,9 +28,13 @@ export const DEMO = 'Potting-shed raffle quilt';
 
 /** Puts a copy of a demo quilt on the shelf under a name of its own, so that tests do not meet; answers its id. */
 export async function addCopy(page: Page, server: DemoServer, name: string, title = DEMO): Promise<string> {
-  const quilts = (await (await page.request.get(`${server.address}api/quilts`)).json()) as { plan: { title: string } }[];
+  const quilts = (await (await page.request.get(`${server.address}api/quilts`)).json()) as {
+    plan: { title: string };
+  }[];
   const { plan } = quilts.find((q) => q.plan.title === title)!;
-  const added = await page.request.post(`${server.address}api/quilts`, { data: { plan: { ...plan, title: name } } });
+  const added = await page.request.post(`${server.address}api/quilts`, {
+    data: { plan: { ...plan, title: name } },
+  });
   return ((await added.json()) as { id: string }).id;
 }
 
@@ -43,10 +47,12 @@ export async function openCopy(page: Page, server: DemoServer, title = DEMO): Pr
 
 export const size = (page: Page): Locator => page.getByTestId('finished-size');
 /** Text of an element on one line. */
-export const plain = async (locator: Locator): Promise<string> => (await locator.innerText()).replace(/\s+/g, ' ').trim();
+export const plain = async (locator: Locator): Promise<string> =>
+  (await locator.innerText()).replace(/\s+/g, ' ').trim();
 export const expectSize = (page: Page, text: string) => expect.poll(() => plain(size(page))).toBe(text);
 export const saved = (page: Page) => expect(page.getByText(/^Saved · revision \d+$/)).toBeVisible();
-export const field = (page: Page, label: string): Locator => page.getByRole('textbox', { name: label, exact: true });
+export const field = (page: Page, label: string): Locator =>
+  page.getByRole('textbox', { name: label, exact: true });
 export const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
 
 /** Opens a pick list by what its button says and takes an option. */

@@ -15,7 +15,11 @@ export class DemoServer {
   /** Starts it; a second start after `stop` finds the same data at the same port. */
   async start(): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
-    const child = spawn(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', '--demo', '--data', this.folder, '--port', port], { cwd: root });
+    const child = spawn(
+      path.join(root, 'node_modules/.bin/tsx'),
+      ['apps/server/src/main.ts', '--demo', '--data', this.folder, '--port', port],
+      { cwd: root },
+    );
     this.child = child;
     let said = '';
     this.address = await new Promise<string>((resolve, reject) => {

@@ -8,20 +8,27 @@ const toBlocks = async (page: Page) => {
 };
 const cell = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });
 
-test('measured, judged, cut to a size: the outlier is to be remade, and the quilt follows the size that is taken', async ({ page, server }) => {
+test('measured, judged, cut to a size: the outlier is to be remade, and the quilt follows the size that is taken', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toBlocks(page);
   const best = page.getByTestId('choice-keep');
   await expect(best).toContainText('proposed');
   await expect.poll(() => plain(best)).toContain('One block forces the other 29 down 1/4″. Remake it.');
-  await expect.poll(() => plain(page.getByTestId('verdicts'))).toMatch(/At 10 1\/2″: 1 too small, 2 trim, \d+ ease in, \d+ fine/);
+  await expect
+    .poll(() => plain(page.getByTestId('verdicts')))
+    .toMatch(/At 10 1\/2″: 1 too small, 2 trim, \d+ ease in, \d+ fine/);
 
   // The cut line moved an eighth by the keyboard: counts follow, and what would change is listed.
   const line = page.getByRole('slider', { name: 'Cut all to' });
   await line.focus();
   await page.keyboard.press('ArrowLeft');
   await expect(line).toHaveAttribute('aria-valuetext', '10 3/8″');
-  await expect.poll(() => plain(page.getByRole('list', { name: 'What would change' }))).toContain('Sashes 71 at 2 × 10 1/2″ → 71 at 2 × 10 3/8″');
+  await expect
+    .poll(() => plain(page.getByRole('list', { name: 'What would change' })))
+    .toContain('Sashes 71 at 2 × 10 1/2″ → 71 at 2 × 10 3/8″');
 
   // By mouse, back to where it was and a quarter below.
   const box = (await line.boundingBox())!;
@@ -40,7 +47,10 @@ test('measured, judged, cut to a size: the outlier is to be remade, and the quil
   await saved(page);
 });
 
-test('typed at speed: Enter goes down, fractions are read, what cannot be stays marked and says why', async ({ page, server }) => {
+test('typed at speed: Enter goes down, fractions are read, what cannot be stays marked and says why', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toBlocks(page);
   await cell(page, 'Wheelbarrow, width').fill('10 1/4');
@@ -90,14 +100,20 @@ test('the pile by kind: one kind shown alone, typed down within it', async ({ pa
   await expect(names).not.toHaveCount(count);
 });
 
-test('a table pasted from a spreadsheet is shown before it is taken; out to a CSV and in again it is the same', async ({ page, server }) => {
+test('a table pasted from a spreadsheet is shown before it is taken; out to a CSV and in again it is the same', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toBlocks(page);
-  const paste = (text: string) => cell(page, 'Bean row, width').evaluate((element, pasted) => {
-    const data = new DataTransfer();
-    data.setData('text', pasted);
-    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
-  }, text);
+  const paste = (text: string) =>
+    cell(page, 'Bean row, width').evaluate((element, pasted) => {
+      const data = new DataTransfer();
+      data.setData('text', pasted);
+      element.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
+    }, text);
   await cell(page, 'Bean row, width').focus();
   await paste('10 1/8\t10 1/4\n10\n\n10.5\tten');
   const sheet = page.getByRole('dialog');
@@ -111,10 +127,17 @@ test('a table pasted from a spreadsheet is shown before it is taken; out to a CS
   await expect(cell(page, 'Bean row, width')).toHaveValue('10 1/8');
   await expect(cell(page, 'Rain barrel, height')).toHaveValue('10');
 
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'To a CSV' }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'To a CSV' }).click(),
+  ]);
   const text = readFileSync((await file.path())!, 'utf8');
   expect(text.split('\n')[0]).toContain('width (in)');
-  await page.setInputFiles('input[type=file]', { name: 'blocks.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await page.setInputFiles('input[type=file]', {
+    name: 'blocks.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text),
+  });
   await expect(sheet).toContainText('30 blocks understood');
   await page.getByRole('button', { name: 'Put these 30 in place of the pile' }).click();
   await expect(cell(page, 'Bean row, width')).toHaveValue('10 1/8');
@@ -122,7 +145,10 @@ test('a table pasted from a spreadsheet is shown before it is taken; out to a CS
   await expect(page.getByRole('heading', { name: '31 blocks' })).toBeVisible();
 });
 
-test('the tape fills the cell the cursor is in and goes on; carried off it says so, and typing goes on', async ({ page, server }) => {
+test('the tape fills the cell the cursor is in and goes on; carried off it says so, and typing goes on', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toBlocks(page);
   await page.getByText('Take readings from a tape').click();
@@ -155,16 +181,23 @@ test('the tape fills the cell the cursor is in and goes on; carried off it says 
   await expect(page.getByText('The tape is listening')).toBeVisible();
 });
 
-test('a picture gives a block its face and colours; what is no picture is refused with a word', async ({ page, server }) => {
+test('a picture gives a block its face and colours; what is no picture is refused with a word', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toBlocks(page);
   await page.getByRole('button', { name: 'Open Wheelbarrow' }).click();
   const sheet = page.getByRole('dialog', { name: 'Wheelbarrow' });
   const picture = await page.screenshot({ clip: { x: 200, y: 300, width: 300, height: 200 } });
-  await sheet.locator('input[type=file]').setInputFiles({ name: 'block.png', mimeType: 'image/png', buffer: picture });
+  await sheet
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'block.png', mimeType: 'image/png', buffer: picture });
   await expect(sheet.locator('image')).toHaveAttribute('href', /^\/api\/pictures\//);
   await expect(sheet.getByRole('button', { name: 'No picture' })).toBeVisible();
-  await sheet.locator('input[type=file]').setInputFiles({ name: 'block.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not at all') });
+  await sheet
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'block.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not at all') });
   await expect(sheet.getByRole('alert')).toContainText('not a picture that can be read');
   await sheet.getByText('Points reach its seam line').click();
   await sheet.getByText('One-way print: keep it upright').click();
@@ -176,7 +209,10 @@ test('a picture gives a block its face and colours; what is no picture is refuse
   await expect(page.locator('image').first()).toHaveAttribute('href', /^\/api\/pictures\//);
 });
 
-test('the seam tested: what a fat one takes off a row, and how rows come out by chance', async ({ page, server }) => {
+test('the seam tested: what a fat one takes off a row, and how rows come out by chance', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toBlocks(page);
   await page.getByRole('textbox', { name: 'They measure' }).fill('3 3/8');
@@ -187,7 +223,8 @@ test('the seam tested: what a fat one takes off a row, and how rows come out by 
   await expect(page.getByRole('dialog')).toContainText('10 seams across × 2 × 0.031 = 0.625');
   await page.keyboard.press('Escape');
   await expect(page.getByText(/^\d+ rows in a hundred$/)).toBeVisible();
-  const share = async () => Number((await page.getByText(/^\d+ rows in a hundred$/).innerText()).split(' ')[0]);
+  const share = async () =>
+    Number((await page.getByText(/^\d+ rows in a hundred$/).innerText()).split(' ')[0]);
   await expect.poll(share).toBeLessThan(10);
   await page.getByRole('textbox', { name: 'They measure' }).fill('3 1/2');
   await page.getByRole('textbox', { name: 'They measure' }).press('Enter');

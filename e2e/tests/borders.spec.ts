@@ -1,6 +1,20 @@
-import { choose, expect, expectSize, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
+import {
+  choose,
+  expect,
+  expectSize,
+  field,
+  fill,
+  openCopy,
+  plain,
+  saved,
+  tab,
+  test,
+} from '../support/quilt.ts';
 
-test('borders: mitred and with corner squares, another width at the ends, cut along the selvage', async ({ page, server }) => {
+test('borders: mitred and with corner squares, another width at the ends, cut along the selvage', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Borders' }).click();
   await expect(page.getByTestId('corner')).toBeVisible();
@@ -44,7 +58,10 @@ test('every setting is drawn and has its list', async ({ page, server }) => {
   }
 });
 
-test('the centre is measured: a verdict, borders follow, what changed is listed, undo brings the plan back', async ({ page, server }) => {
+test('the centre is measured: a verdict, borders follow, what changed is listed, undo brings the plan back', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Borders' }).click();
   await page.getByRole('button', { name: 'The centre' }).click();
@@ -71,7 +88,10 @@ test('a border that repeats: a spacer is solved and one press sets it', async ({
   await choose(page, /Corners/, 'Corner squares', 1);
   await page.getByText('Cloth or piecing that repeats').nth(1).click();
   await expect(page.getByText(/15.25 repeats across and 18.13 down/)).toBeVisible();
-  await page.getByRole('button', { name: /^Use a spacer/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Use a spacer/ })
+    .first()
+    .click();
   await expect(page.getByText(/Comes out even: \d+ repeats across, \d+ down/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/15.25 repeats across/)).toBeVisible();

@@ -1,6 +1,9 @@
 import { expect, expectSize, plain, test } from '../support/quilt.ts';
 
-test('at the counter: asked, answered as strips and a shop cut, with its working, in either unit', async ({ page, server }) => {
+test('at the counter: asked, answered as strips and a shop cut, with its working, in either unit', async ({
+  page,
+  server,
+}) => {
   await page.goto(server.address);
   await page.getByRole('link', { name: 'Quick answers' }).click();
   const headline = page.getByTestId('headline');
@@ -29,7 +32,9 @@ test('sashing and bias are asked for by name', async ({ page, server }) => {
   await page.goto(`${server.address}ask/sashing`);
   // 3 × 4 of 12" with 1 1/2" sash outside too (common practice): 42 × 55 1/2, 31 sashes, 20 cornerstones.
   await expect.poll(() => plain(page.getByTestId('headline'))).toBe('42 × 55 1/2″, 12 blocks');
-  await expect.poll(() => plain(page.getByRole('region', { name: 'Answer' }))).toMatch(/Upright sashes 16 Level sashes 15 Cornerstones 20/);
+  await expect
+    .poll(() => plain(page.getByRole('region', { name: 'Answer' })))
+    .toMatch(/Upright sashes 16 Level sashes 15 Cornerstones 20/);
   await page.getByRole('link', { name: 'Bias', exact: true }).click();
   await expect.poll(() => plain(page.getByTestId('headline'))).toMatch(/^A square of 29″/);
   await page.getByRole('link', { name: 'Binding', exact: true }).click();
@@ -49,10 +54,24 @@ test.describe('on a phone, in one hand', () => {
   test.use({ viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true });
   test('every topic answers and nothing runs off the side', async ({ page, server }) => {
     await page.goto(`${server.address}ask/triangles`);
-    for (const name of ['Setting triangles', 'Quilt size', 'Sashing', 'Binding', 'Bias', 'Backing', 'Flange', 'Prairie points', 'Quilted blocks']) {
+    for (const name of [
+      'Setting triangles',
+      'Quilt size',
+      'Sashing',
+      'Binding',
+      'Bias',
+      'Backing',
+      'Flange',
+      'Prairie points',
+      'Quilted blocks',
+    ]) {
       await page.getByRole('link', { name, exact: true }).tap();
       await expect(page.getByTestId('headline')).toBeVisible();
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+      expect(
+        await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        ),
+      ).toBeLessThanOrEqual(0);
     }
   });
 });

@@ -1,6 +1,9 @@
 import { choose, expect, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
 
-test('the corner shows what is chosen; a finish that does not go with another is refused, with the way out', async ({ page, server }) => {
+test('the corner shows what is chosen; a finish that does not go with another is refused, with the way out', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Edge' }).click();
   await expect(page.getByTestId('edge-corner')).toBeVisible();
@@ -11,7 +14,9 @@ test('the corner shows what is chosen; a finish that does not go with another is
   await page.getByRole('button', { name: 'Use prairie points instead' }).click();
   await expect(page.getByTestId('points')).toContainText('Points in all');
   // 70 and 81 1/2 at 3 3/4 a point: 19 and 22, twice.
-  await expect.poll(() => plain(page.getByTestId('points'))).toMatch(/Points in all 82 Points across 19 Points down 22/);
+  await expect
+    .poll(() => plain(page.getByTestId('points')))
+    .toMatch(/Points in all 82 Points across 19 Points down 22/);
   await expect(page.getByText(/^a point every/)).toBeVisible();
   await tab(page, 'Buy');
   await expect.poll(() => plain(page.getByTestId('shopping-list'))).not.toContain('Binding');
@@ -20,7 +25,10 @@ test('the corner shows what is chosen; a finish that does not go with another is
   await expect(page.getByTestId('points')).toContainText('82');
 });
 
-test('scallops: divided, measured with a tape, bound on the bias, templates to print true to size', async ({ page, server }) => {
+test('scallops: divided, measured with a tape, bound on the bias, templates to print true to size', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Edge' }).click();
   await page.getByRole('button', { name: 'Flange' }).click();
@@ -42,11 +50,17 @@ test('scallops: divided, measured with a tape, bound on the bias, templates to p
   await expect(check).toBeVisible();
   // An inch is 96 CSS pixels.
   expect((await check.boundingBox())!.width).toBeCloseTo(96, 0);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'As SVG' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As SVG' }).click(),
+  ]);
   expect(download.suggestedFilename()).toMatch(/scallops\.svg$/);
 });
 
-test('joins: where they fall, moved by dragging the beginning, told when one lands on a corner', async ({ page, server }) => {
+test('joins: where they fall, moved by dragging the beginning, told when one lands on a corner', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Edge' }).click();
   await page.getByText('All round', { exact: true }).first().click();

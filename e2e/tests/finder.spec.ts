@@ -17,7 +17,8 @@ test('fit to a target: search, weigh, pick one, one undo takes it back', async (
   await expect(designs.first()).toContainText('uses every block');
 
   // Only sashed designs.
-  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips']) await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
+  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips'])
+    await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
   await expect(designs.first()).toContainText('Sashed');
   await designs.nth(1).click();
   await expect(designs.nth(1)).toHaveAttribute('aria-pressed', 'true');
@@ -30,7 +31,10 @@ test('fit to a target: search, weigh, pick one, one undo takes it back', async (
   await expectSize(page, '70 × 81 1/2″');
 });
 
-test('a target that cannot be is refused beside its field; leaving changes nothing; the chart picks too', async ({ page, server }) => {
+test('a target that cannot be is refused beside its field; leaving changes nothing; the chart picks too', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('button', { name: 'Fit to a target…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Fit to a target' });
@@ -42,9 +46,11 @@ test('a target that cannot be is refused beside its field; leaving changes nothi
   const chart = dialog.getByRole('img', { name: /designs: how far each misses/ });
   const box = (await chart.boundingBox())!;
   // Some point lies under a sweep over the plot; pressing it moves the choice.
-  const chosen = async () => designs.evaluateAll((all) => all.findIndex((b) => b.getAttribute('aria-pressed') === 'true'));
+  const chosen = async () =>
+    designs.evaluateAll((all) => all.findIndex((b) => b.getAttribute('aria-pressed') === 'true'));
   for (let y = 10; y < box.height - 40 && (await chosen()) === 0; y += 12) {
-    for (let x = 50; x < box.width - 10 && (await chosen()) === 0; x += 24) await page.mouse.click(box.x + x, box.y + y);
+    for (let x = 50; x < box.width - 10 && (await chosen()) === 0; x += 24)
+      await page.mouse.click(box.x + x, box.y + y);
   }
   expect(await chosen()).toBeGreaterThan(0);
   await dialog.getByRole('button', { name: 'Leave the quilt as it is' }).click();
@@ -60,7 +66,8 @@ test('as large as the blocks allow, and with only so much cloth in hand', async 
   await choose(page, /Aim/, 'As large as these blocks allow');
   await expect(designs.first()).not.toContainText('to make');
   await choose(page, /Aim/, 'A size');
-  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips']) await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
+  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips'])
+    await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
   await dialog.getByRole('button', { name: /Add cloth/ }).click();
   const cloth = dialog.getByRole('textbox', { name: 'Length for sashes' });
   await cloth.fill('1/8 yd');

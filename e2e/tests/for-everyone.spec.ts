@@ -9,9 +9,20 @@ const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/
 async function accessible(page: Page): Promise<void> {
   await page.evaluate(axeSource);
   const found = await page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run(root: Document, options: object): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> } };
-    const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-    return violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 160)} ${n.failureSummary ?? ''}`));
+    const { axe } = window as unknown as {
+      axe: {
+        run(
+          root: Document,
+          options: object,
+        ): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>;
+      };
+    };
+    const { violations } = await axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    });
+    return violations.flatMap((v) =>
+      v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 160)} ${n.failureSummary ?? ''}`),
+    );
   });
   expect(found).toEqual([]);
 }
@@ -80,18 +91,26 @@ for (const width of [320, 760, 2560]) {
     await openCopy(page, server);
     for (const name of ['Choose', 'Cut', 'Buy']) {
       await tab(page, name);
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(over).toBeLessThanOrEqual(0);
     }
     for (const stage of ['Blocks', 'Wall', 'Borders', 'Layers', 'Edge']) {
       await page.getByRole('link', { name: stage }).click();
       await expect(page).toHaveURL(new RegExp(stage.toLowerCase()));
       await page.waitForLoadState('networkidle');
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+      expect(
+        await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        ),
+      ).toBeLessThanOrEqual(0);
     }
     await page.goto(server.address);
     await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0);
   });
 }
 
@@ -140,10 +159,16 @@ test.describe('on a phone, by touch', () => {
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(42);
   });
 
-  test('layers and edge: the stage at work stays in sight on the rail, a way and a finish are chosen by touch', async ({ page, server }) => {
+  test('layers and edge: the stage at work stays in sight on the rail, a way and a finish are chosen by touch', async ({
+    page,
+    server,
+  }) => {
     await openCopy(page, server);
     await page.getByRole('link', { name: 'Layers' }).tap();
-    await page.getByRole('radiogroup', { name: 'Way of backing' }).getByText('Wide cloth, one width, no seam').tap();
+    await page
+      .getByRole('radiogroup', { name: 'Way of backing' })
+      .getByText('Wide cloth, one width, no seam')
+      .tap();
     await expect(page.getByRole('radio', { name: /Wide cloth/ })).toBeChecked();
     await page.getByRole('link', { name: 'Edge' }).tap();
     await expect(page.getByTestId('edge-corner')).toBeVisible();
@@ -153,6 +178,8 @@ test.describe('on a phone, by touch', () => {
     await expect(page.getByTestId('points')).toContainText('Points in all');
     await page.getByText('All round', { exact: true }).first().tap();
     await expect(page.getByText(/left open to turn/)).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0);
   });
 });

@@ -1,13 +1,21 @@
 import { choose, expect, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
 
-test('backing: every way drawn and compared, the overhang dragged on the tape, the choice bought', async ({ page, server }) => {
+test('backing: every way drawn and compared, the overhang dragged on the tape, the choice bought', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Layers' }).click();
   const ways = page.getByRole('radiogroup', { name: 'Way of backing' });
   // Two panels of 89 1/2" are 5 yd at 9.50; one width of the wide cloth is 2 1/4 yd at 24.00.
   await expect(ways.getByRole('radio').first()).toBeChecked();
-  await expect.poll(() => plain(page.getByTestId('backing-because'))).toMatch(/^It costs least without a stripe: 47\.50, and the next 54\.00\.$/);
-  await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', /^M39/);
+  await expect
+    .poll(() => plain(page.getByTestId('backing-because')))
+    .toMatch(/^It costs least without a stripe: 47\.50, and the next 54\.00\.$/);
+  await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute(
+    'd',
+    /^M39/,
+  );
   await ways.getByText('Wide cloth, one width, no seam').click();
   await expect(page.getByTestId('backing-seams').first().locator('path').first()).toHaveAttribute('d', '');
   await tab(page, 'Buy');
@@ -25,7 +33,10 @@ test('backing: every way drawn and compared, the overhang dragged on the tape, t
   await expect(field(page, 'Overhang on every side')).toHaveValue('3 1/2″');
 });
 
-test('the finishing service: refused with its reasons, put right, taken, booked, and told when the quilt changes', async ({ page, server }) => {
+test('the finishing service: refused with its reasons, put right, taken, booked, and told when the quilt changes', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Layers' }).click();
   await page.getByRole('button', { name: 'Measure it' }).click();
@@ -52,7 +63,9 @@ test('the finishing service: refused with its reasons, put right, taken, booked,
   await page.getByRole('link', { name: 'Setting' }).click();
   await fill(page, 'Border 2, finished', '6');
   await page.getByRole('link', { name: 'Layers' }).click();
-  await expect(page.getByTestId('booking')).toContainText(/It was booked as 70 × 81 1\/2″ and comes to 73 × 84 1\/2″ now/);
+  await expect(page.getByTestId('booking')).toContainText(
+    /It was booked as 70 × 81 1\/2″ and comes to 73 × 84 1\/2″ now/,
+  );
   await page.getByRole('button', { name: 'Quilt it myself instead' }).click();
   await expect(page.getByTestId('marking')).toContainText('Pins to baste with');
 });
@@ -75,12 +88,17 @@ test('batting: pieces that are there come first, joined where they have to be', 
   await page.getByRole('link', { name: 'Layers' }).click();
   const ways = page.getByRole('radiogroup', { name: 'Where the batting comes from' });
   await expect(ways.getByText('Package 81 × 96″')).toBeVisible();
-  for (const [i, width] of [[1, '45'], [2, '40']] as const) {
+  for (const [i, width] of [
+    [1, '45'],
+    [2, '40'],
+  ] as const) {
     await page.getByRole('button', { name: 'A piece that is there' }).click();
     await fill(page, `Piece ${i}, wide`, width);
     await fill(page, `Piece ${i}, long`, '96');
   }
-  await expect.poll(() => plain(ways.locator('label').first())).toContain('What is there: 45 × 96″ and 40 × 96″');
+  await expect
+    .poll(() => plain(ways.locator('label').first()))
+    .toContain('What is there: 45 × 96″ and 40 × 96″');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(ways.getByText('What is there')).toHaveCount(0);
 });

@@ -1,9 +1,24 @@
 import path from 'node:path';
-import { addCopy, choose, expect, expectSize, fill, field, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
+import {
+  addCopy,
+  choose,
+  expect,
+  expectSize,
+  fill,
+  field,
+  openCopy,
+  plain,
+  saved,
+  tab,
+  test,
+} from '../support/quilt.ts';
 
 const csv = path.resolve(import.meta.dirname, '../../demo/potting-shed-blocks.csv');
 
-test('by mouse: from the table of blocks to shop cuts, and still there after a reload and a restart', async ({ page, server }) => {
+test('by mouse: from the table of blocks to shop cuts, and still there after a reload and a restart', async ({
+  page,
+  server,
+}) => {
   await page.goto(server.address);
   await page.getByRole('button', { name: /Sashed sampler/ }).click();
   await expectSize(page, '50 × 63 1/2″');
@@ -35,7 +50,9 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   const tape = (await page.locator('[data-tape=across]').boundingBox())!;
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
-  await page.mouse.move(from.x + from.width / 2 + (tape.width / 70) * 0.5, from.y + from.height / 2, { steps: 4 });
+  await page.mouse.move(from.x + from.width / 2 + (tape.width / 70) * 0.5, from.y + from.height / 2, {
+    steps: 4,
+  });
   await page.mouse.up();
   await expect(field(page, 'Sash, finished')).toHaveValue('2″');
   await expectSize(page, '73 × 85″');
@@ -68,7 +85,10 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await expect(page.getByTestId('pile-summary')).toContainText('30 blocks, 30 places');
 });
 
-test('by keyboard alone: open, set on point, widen a border on the tape, read a working, reload', async ({ page, server }) => {
+test('by keyboard alone: open, set on point, widen a border on the tape, read a working, reload', async ({
+  page,
+  server,
+}) => {
   await addCopy(page, server, 'Raffle quilt by keyboard');
   await page.goto(server.address);
   const title = page.getByRole('link', { name: 'Raffle quilt by keyboard' });
@@ -77,7 +97,12 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
   const reach = async (what: ReturnType<typeof page.getByRole>) => {
     for (let i = 0; i < 80; i++) {
       await page.keyboard.press('Tab');
-      if (await what.evaluate((e) => e === document.activeElement || e.contains(document.activeElement)).catch(() => false)) return;
+      if (
+        await what
+          .evaluate((e) => e === document.activeElement || e.contains(document.activeElement))
+          .catch(() => false)
+      )
+        return;
     }
     throw new Error('not reached by keyboard');
   };
@@ -113,7 +138,13 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
 
   await page.keyboard.press('Shift+Tab');
   const cut = page.getByRole('tab', { name: 'Cut' });
-  for (let i = 0; i < 30 && !(await page.getByRole('tab', { name: 'Choose' }).evaluate((e) => e === document.activeElement)); i++) await page.keyboard.press('Shift+Tab');
+  for (
+    let i = 0;
+    i < 30 &&
+    !(await page.getByRole('tab', { name: 'Choose' }).evaluate((e) => e === document.activeElement));
+    i++
+  )
+    await page.keyboard.press('Shift+Tab');
   await page.keyboard.press('ArrowRight');
   await expect(cut).toHaveAttribute('aria-selected', 'true');
   await reach(page.getByRole('button', { name: /why squares of 15 1\/2″/ }));
@@ -123,10 +154,15 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
   await saved(page);
   await page.reload();
   await tab(page, 'Cut');
-  await expect.poll(() => plain(page.getByTestId('cutting-list'))).toContain('from 3 squares of 15 1/2″, cut twice corner to corner');
+  await expect
+    .poll(() => plain(page.getByTestId('cutting-list')))
+    .toContain('from 3 squares of 15 1/2″, cut twice corner to corner');
 });
 
-test('pointing at pieces lights their figures, pointing at figures lights their pieces', async ({ page, server }) => {
+test('pointing at pieces lights their figures, pointing at figures lights their pieces', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await tab(page, 'Cut');
   const sashes = page.getByTestId('cutting-list').getByRole('listitem').first();
@@ -138,5 +174,7 @@ test('pointing at pieces lights their figures, pointing at figures lights their 
   const path = page.locator('[data-part=border-1-side]');
   const box = (await path.boundingBox())!;
   await page.mouse.move(box.x + 4, board.y + board.height / 2);
-  await expect(page.getByTestId('cutting-list').getByRole('listitem').filter({ hasText: 'Border 2 sides' })).toHaveAttribute('data-pointed');
+  await expect(
+    page.getByTestId('cutting-list').getByRole('listitem').filter({ hasText: 'Border 2 sides' }),
+  ).toHaveAttribute('data-pointed');
 });

@@ -9,7 +9,10 @@ const file = (name: string, text: string) => {
   return path.join(folder, name);
 };
 
-test('a length that cannot be is refused beside its field; the last good drawing stays', async ({ page, server }) => {
+test('a length that cannot be is refused beside its field; the last good drawing stays', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   for (const [typed, message] of [
     ['twelve', '“twelve” is not a length.'],
@@ -40,17 +43,27 @@ test('a setting the blocks cannot take says why and stays as it was', async ({ p
   await expect(page.getByRole('radio', { name: /Sashed/ })).toBeChecked();
 });
 
-test('tables of blocks with faults: said line by line, good ones kept, nothing taken unasked', async ({ page, server }) => {
+test('tables of blocks with faults: said line by line, good ones kept, nothing taken unasked', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   const choose = async (name: string, text: string) => {
     await page.setInputFiles('input[type=file]', file(name, text));
     return page.getByRole('dialog');
   };
-  await expect(await choose('none.csv', 'name,size\nA,10')).toContainText('There is no column headed width and none headed height');
+  await expect(await choose('none.csv', 'name,size\nA,10')).toContainText(
+    'There is no column headed width and none headed height',
+  );
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-  await expect(await choose('many.csv', `width,height\n${'10.5,10.5\n'.repeat(10_000)}`)).toContainText('lists 10,000 blocks');
+  await expect(await choose('many.csv', `width,height\n${'10.5,10.5\n'.repeat(10_000)}`)).toContainText(
+    'lists 10,000 blocks',
+  );
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-  const mixed = await choose('mixed.csv', '\uFEFFname,width,height\n\nA,10 1/2,10 1/2\nB,26.67 cm,10.5\nC,ten,10.5\nD,26.7,26.7\n');
+  const mixed = await choose(
+    'mixed.csv',
+    '\uFEFFname,width,height\n\nA,10 1/2,10 1/2\nB,26.67 cm,10.5\nC,ten,10.5\nD,26.7,26.7\n',
+  );
   await expect(mixed).toContainText('2 blocks understood');
   await expect(mixed).toContainText('Line 5 (C), width: “ten” is not a length.');
   await expect(mixed).toContainText('looks like centimetres among inches');
@@ -58,7 +71,11 @@ test('tables of blocks with faults: said line by line, good ones kept, nothing t
   await expect(page.getByTestId('pile-summary')).toContainText('30 blocks');
 });
 
-test('two tabs: the later save is refused, nothing is lost, and the quilter chooses', async ({ page, server, context }) => {
+test('two tabs: the later save is refused, nothing is lost, and the quilter chooses', async ({
+  page,
+  server,
+  context,
+}) => {
   await openCopy(page, server);
   const other = await context.newPage();
   await other.goto(page.url());
@@ -82,11 +99,19 @@ test('two tabs: the later save is refused, nothing is lost, and the quilter choo
   await expectSize(page, '76 × 88 1/2″');
 });
 
-test('a lost connection: said at once, kept in the browser over a reload, saved when it is back', async ({ page, server, context }) => {
+test('a lost connection: said at once, kept in the browser over a reload, saved when it is back', async ({
+  page,
+  server,
+  context,
+}) => {
   await openCopy(page, server);
-  await context.route('**/api/quilts/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  await context.route('**/api/quilts/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
   await fill(page, 'Sash, finished', '2');
-  await expect(page.getByText(/The server cannot be reached\. What you have is kept in this browser/)).toBeVisible();
+  await expect(
+    page.getByText(/The server cannot be reached\. What you have is kept in this browser/),
+  ).toBeVisible();
   await page.reload();
   await expectSize(page, '73 × 85″');
   await expect(page.getByText(/cannot be reached/)).toBeVisible();
@@ -94,9 +119,15 @@ test('a lost connection: said at once, kept in the browser over a reload, saved 
   await saved(page);
 });
 
-test('a plan file goes out and comes in the same; a bad one is refused with its reason', async ({ page, server }) => {
+test('a plan file goes out and comes in the same; a bad one is refused with its reason', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download the plan file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download the plan file' }).click(),
+  ]);
   const kept = path.join(folder, 'kept.plan.json');
   await download.saveAs(kept);
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
@@ -106,9 +137,13 @@ test('a plan file goes out and comes in the same; a bad one is refused with its 
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   await page.setInputFiles('input[type=file]', file('bad.json', '{"schemaVersion": 9}'));
-  await expect(page.getByRole('alert')).toContainText('bad.json was not taken. This plan was made by a newer version');
+  await expect(page.getByRole('alert')).toContainText(
+    'bad.json was not taken. This plan was made by a newer version',
+  );
   await page.setInputFiles('input[type=file]', file('cut.json', '{"schemaVersion": 1, '));
-  await expect(page.getByRole('alert')).toContainText('cut.json was not taken. This file is not a quilt plan: it cannot be read as JSON');
+  await expect(page.getByRole('alert')).toContainText(
+    'cut.json was not taken. This file is not a quilt plan: it cannot be read as JSON',
+  );
 });
 
 test('taken off the shelf and put back; duplicated', async ({ page, server }) => {
@@ -116,7 +151,9 @@ test('taken off the shelf and put back; duplicated', async ({ page, server }) =>
   const cot = page.getByRole('link', { name: 'Cot quilt for the corner house', exact: true });
   await page.getByRole('button', { name: 'Duplicate Cot quilt for the corner house', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Cot quilt for the corner house, copy' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take Cot quilt for the corner house off the shelf', exact: true }).click();
+  await page
+    .getByRole('button', { name: 'Take Cot quilt for the corner house off the shelf', exact: true })
+    .click();
   await expect(cot).toHaveCount(0);
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(cot).toBeVisible();
@@ -131,7 +168,10 @@ test('an address that leads nowhere, a quilt that is not there', async ({ page, 
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
 });
 
-test('fabrics: a colour, a narrower width and another choice change what to buy', async ({ page, server }) => {
+test('fabrics: a colour, a narrower width and another choice change what to buy', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await tab(page, 'Buy');
   const first = page.getByTestId('shopping-list').getByRole('listitem').first();

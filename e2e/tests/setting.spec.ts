@@ -1,4 +1,17 @@
-import { choose, DEMO, expect, expectSize, field, fill, openCopy, plain, saved, size, tab, test } from '../support/quilt.ts';
+import {
+  choose,
+  DEMO,
+  expect,
+  expectSize,
+  field,
+  fill,
+  openCopy,
+  plain,
+  saved,
+  size,
+  tab,
+  test,
+} from '../support/quilt.ts';
 
 test('made for a bed: what it asks, what hangs over, and where the target lies', async ({ page, server }) => {
   await openCopy(page, server);
@@ -19,7 +32,10 @@ test('made for a bed: what it asks, what hangs over, and where the target lies',
   await expect(page.getByText('than the target')).toHaveCount(0);
 });
 
-test('on point with a float: set in the panel, dragged on its tape; the exact rule', async ({ page, server }) => {
+test('on point with a float: set in the panel, dragged on its tape; the exact rule', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server, 'Cot quilt for the corner house');
   const before = await plain(size(page));
   await fill(page, 'Float round the points', '3/4');
@@ -30,11 +46,17 @@ test('on point with a float: set in the panel, dragged on its tape; the exact ru
   await expect(field(page, 'Float round the points')).toHaveValue('7/8″');
   await choose(page, /Triangle squares/, /Exact/);
   await tab(page, 'Cut');
-  await page.getByRole('button', { name: /why squares of/ }).first().click();
+  await page
+    .getByRole('button', { name: /why squares of/ })
+    .first()
+    .click();
   await expect(page.getByRole('dialog')).toContainText('(2 + √2)');
 });
 
-test('edge cornerstones halved take the float away; straight grain can be marked', async ({ page, server }) => {
+test('edge cornerstones halved take the float away; straight grain can be marked', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByText('On point, sashed', { exact: true }).click();
   await expect(field(page, 'Float round the points')).toBeVisible();
@@ -45,9 +67,17 @@ test('edge cornerstones halved take the float away; straight grain can be marked
   await expect(page.locator('.grain path').first()).toHaveAttribute('d', /^M/);
 });
 
-test('every other block turned, its background swapped: drawn so, and how many to make is said', async ({ page, server }) => {
+test('every other block turned, its background swapped: drawn so, and how many to make is said', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
-  const turns = () => page.locator('svg[role=img] use').evaluateAll((all) => new Set(all.map((u) => u.getAttribute('transform')!.replace(/ [^ ]+ [^ ]+\)$/, ''))).size);
+  const turns = () =>
+    page
+      .locator('svg[role=img] use')
+      .evaluateAll(
+        (all) => new Set(all.map((u) => u.getAttribute('transform')!.replace(/ [^ ]+ [^ ]+\)$/, ''))).size,
+      );
   expect(await turns()).toBe(1);
   await choose(page, /Turned/, 'Every other, a quarter');
   await expect.poll(turns).toBe(2);
@@ -55,7 +85,10 @@ test('every other block turned, its background swapped: drawn so, and how many t
   await expect(page.getByText('15 of 30 blocks with the background swapped')).toBeVisible();
 });
 
-test('split into two: drawn with the border it takes, put on the shelf, the one quilt still there', async ({ page, server }) => {
+test('split into two: drawn with the border it takes, put on the shelf, the one quilt still there', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await page.getByRole('button', { name: 'Split into smaller quilts…' }).click();
   const first = page.getByRole('list', { name: 'Ways to split' }).getByRole('listitem').first();
@@ -67,7 +100,8 @@ test('split into two: drawn with the border it takes, put on the shelf, the one 
   await expect.poll(() => plain(first)).toContain('9 blocks each, 3 over');
   await first.getByRole('button', { name: 'Put these 3 on the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
-  for (const part of ['1 of 3', '2 of 3', '3 of 3']) await expect(page.getByRole('link', { name: new RegExp(`${DEMO}.*, ${part}`) })).toBeVisible();
+  for (const part of ['1 of 3', '2 of 3', '3 of 3'])
+    await expect(page.getByRole('link', { name: new RegExp(`${DEMO}.*, ${part}`) })).toBeVisible();
   await page.getByRole('link', { name: /, 2 of 3/ }).click();
   await page.getByRole('link', { name: 'Setting' }).click();
   await expect(page.getByTestId('pile-summary')).toContainText('9 blocks, 9 places');
@@ -79,7 +113,9 @@ test('quilted blocks: three layers a strip, marks to make, no backing', async ({
   await tab(page, 'Cut');
   const list = page.getByTestId('cutting-list');
   await expect.poll(() => plain(list)).toContain('Row strips, front 3 at 4 × 39 3/4″');
-  await expect.poll(() => plain(list)).toContain('Mark each row strip from one end where the upright sashes cross: 12 to 14, 25 3/4 to 27 3/4');
+  await expect
+    .poll(() => plain(list))
+    .toContain('Mark each row strip from one end where the upright sashes cross: 12 to 14, 25 3/4 to 27 3/4');
   await expect(page.getByText('nothing goes under the whole')).toBeVisible();
 });
 
@@ -87,7 +123,9 @@ test('the page itself never scrolls beside the drawing, whatever is chosen', asy
   await openCopy(page, server);
   for (const name of ['Choose', 'Cut', 'Buy']) {
     await tab(page, name);
-    expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight),
+    ).toBeLessThanOrEqual(0);
   }
   await tab(page, 'Choose');
   await fill(page, 'Sash, finished', '2');

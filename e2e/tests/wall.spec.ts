@@ -2,7 +2,8 @@ import type { Page } from '@playwright/test';
 import { choose, expect, openCopy, saved, test } from '../support/quilt.ts';
 
 const place = (page: Page, n: number) => page.locator(`[data-place="${n}"]`);
-const nameAt = async (page: Page, n: number) => (await place(page, n).getAttribute('aria-label'))!.replace(/^.*?: /, '').replace(/ by .*$/, '');
+const nameAt = async (page: Page, n: number) =>
+  (await place(page, n).getAttribute('aria-label'))!.replace(/^.*?: /, '').replace(/ by .*$/, '');
 const middle = async (page: Page, n: number) => {
   const box = (await place(page, n).boundingBox())!;
   return [box.x + box.width / 2, box.y + box.height / 2] as const;
@@ -11,7 +12,11 @@ async function toWall(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Wall' }).click();
   await expect(place(page, 29)).toBeVisible();
 }
-async function drag(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
+async function drag(
+  page: Page,
+  from: readonly [number, number],
+  to: readonly [number, number],
+): Promise<void> {
   await page.mouse.move(...from);
   await page.mouse.down();
   await page.mouse.move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2, { steps: 4 });
@@ -19,7 +24,10 @@ async function drag(page: Page, from: readonly [number, number], to: readonly [n
   await page.mouse.up();
 }
 
-test('by mouse: exchange, turn, lock, park, put back, several at once; undo; still there after a reload', async ({ page, server }) => {
+test('by mouse: exchange, turn, lock, park, put back, several at once; undo; still there after a reload', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toWall(page);
   const [first, last] = [await nameAt(page, 0), await nameAt(page, 29)];
@@ -59,7 +67,10 @@ test('by mouse: exchange, turn, lock, park, put back, several at once; undo; sti
   expect(await nameAt(page, 3)).toBe(parked);
 });
 
-test('by keyboard alone: go to a block, take it up, lay it elsewhere, turn, lock, undo', async ({ page, server }) => {
+test('by keyboard alone: go to a block, take it up, lay it elsewhere, turn, lock, undo', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toWall(page);
   await place(page, 0).focus();
@@ -81,7 +92,10 @@ test('by keyboard alone: go to a block, take it up, lay it elsewhere, turn, lock
   await expect.poll(() => nameAt(page, 0)).toBe(first);
 });
 
-test('arranged by the rules: fewer clashes, several to choose from, locked blocks stay, one undo takes it back', async ({ page, server }) => {
+test('arranged by the rules: fewer clashes, several to choose from, locked blocks stay, one undo takes it back', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toWall(page);
   await expect(page.getByTestId('score')).toContainText('24 clashes');
@@ -111,7 +125,11 @@ test('arranging can be stopped and left', async ({ page, server }) => {
   await toWall(page);
   const before = await nameAt(page, 0);
   await page.getByRole('button', { name: 'Arrange for me' }).click();
-  await page.getByRole('button', { name: 'Stop' }).or(page.getByRole('button', { name: 'Leave it as it lies' })).first().click();
+  await page
+    .getByRole('button', { name: 'Stop' })
+    .or(page.getByRole('button', { name: 'Leave it as it lies' }))
+    .first()
+    .click();
   await page.reload();
   await expect.poll(() => nameAt(page, 0)).toBe(before);
 });
@@ -133,7 +151,10 @@ test('a cloth auditioned: judged in words, seen on the wall, put back or taken',
   await expect(page.getByRole('button', { name: 'Flowerpot red' })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('seen by squinting and by other eyes; rows and places on the blocks; labels to print', async ({ page, server }) => {
+test('seen by squinting and by other eyes; rows and places on the blocks; labels to print', async ({
+  page,
+  server,
+}) => {
   await openCopy(page, server);
   await toWall(page);
   await choose(page, /View/, 'Squint: values only');

@@ -17,6 +17,10 @@ export const run = stopped(async (args) => {
   await install();
   await build();
   await buildCommand();
-  const flags = ['--demo', ...(port ? ['--port', port] : []), ...(data ? ['--data', path.resolve(process.env.LATTICE_CALLED_FROM ?? '.', data)] : [])];
+  const flags = [
+    '--demo',
+    ...(port ? ['--port', port] : []),
+    ...(data ? ['--data', path.resolve(process.env.LATTICE_CALLED_FROM ?? '.', data)] : []),
+  ];
   return show(bin('tsx'), ['apps/server/src/main.ts', ...flags]);
 });

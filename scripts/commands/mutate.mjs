@@ -12,17 +12,33 @@ const folder = path.join(root, 'node_modules/.lattice/mutation');
 
 function readFlags(args) {
   try {
-    return parseArgs({ args, allowPositionals: true, options: { sample: { type: 'string', default: '100' }, seed: { type: 'string', default: '1' }, all: { type: 'boolean', default: false }, survivors: { type: 'boolean', default: false } } });
+    return parseArgs({
+      args,
+      allowPositionals: true,
+      options: {
+        sample: { type: 'string', default: '100' },
+        seed: { type: 'string', default: '1' },
+        all: { type: 'boolean', default: false },
+        survivors: { type: 'boolean', default: false },
+      },
+    });
   } catch (error) {
-    throw new Stop(`./lattice mutate: ${error.message.split('\n')[0]} Known: [ROOM …], --sample N, --seed N, --all, --survivors.`);
+    throw new Stop(
+      `./lattice mutate: ${error.message.split('\n')[0]} Known: [ROOM …], --sample N, --seed N, --all, --survivors.`,
+    );
   }
 }
 
 /** What verdicts on a room's faults rest on beside the room itself: the rest of the core, its tests, and how they are run. */
 function stateWithout(room) {
   const files = ['packages/core/src', 'packages/core/test', 'scripts/mutation']
-    .flatMap((place) => readdirSync(path.join(root, place), { recursive: true }).filter((name) => path.extname(name) !== '').map((name) => `${place}/${name}`))
-    .filter((file) => !file.startsWith(`packages/core/src/${room}/`)).sort();
+    .flatMap((place) =>
+      readdirSync(path.join(root, place), { recursive: true })
+        .filter((name) => path.extname(name) !== '')
+        .map((name) => `${place}/${name}`),
+    )
+    .filter((file) => !file.startsWith(`packages/core/src/${room}/`))
+    .sort();
   const hash = createHash('sha256');
   for (const file of files) hash.update(`${file}\n`).update(readFileSync(path.join(root, file)));
   return hash.digest('hex').slice(0, 16);
@@ -31,7 +47,9 @@ function stateWithout(room) {
 /** Verdicts known from a run before are kept while only the room itself changes: a check that is new has to see every fault. */
 function forgetStale(room) {
   const known = `${room}.${stateWithout(room)}.known.json`;
-  for (const file of readdirSync(folder)) if (file.startsWith(`${room}.`) && file.endsWith('.known.json') && file !== known) rmSync(path.join(folder, file));
+  for (const file of readdirSync(folder))
+    if (file.startsWith(`${room}.`) && file.endsWith('.known.json') && file !== known)
+      rmSync(path.join(folder, file));
 }
 
 /** The mutation tool's own settings for one room. */
@@ -39,7 +57,11 @@ const settings = (room, mutate) => ({
   mutate,
   testRunner: 'jest',
   testRunnerNodeArgs: ['--experimental-vm-modules'],
-  jest: { projectType: 'custom', configFile: 'scripts/mutation/jest.config.mjs', enableFindRelatedTests: false },
+  jest: {
+    projectType: 'custom',
+    configFile: 'scripts/mutation/jest.config.mjs',
+    enableFindRelatedTests: false,
+  },
   mutator: { excludedMutations: ['StringLiteral'] },
   ignorePatterns: ['docs', 'apps', 'e2e', 'bench'],
   coverageAnalysis: 'perTest',
@@ -60,7 +82,8 @@ const settings = (room, mutate) => ({
 async function mutateRoom(room, { sample, seed, all }) {
   const { mutantsOf, sampled } = await import('../mutation/mutants.mjs');
   const mutants = await mutantsOf(room);
-  if (mutants.length === 0) throw new Stop(`./lattice mutate ${room}: the core has no room of this name, or no rule in it.`);
+  if (mutants.length === 0)
+    throw new Stop(`./lattice mutate ${room}: the core has no room of this name, or no rule in it.`);
   const { ranges } = sampled(mutants, all ? Infinity : Number(sample), Number(seed));
   mkdirSync(folder, { recursive: true });
   forgetStale(room);
@@ -75,7 +98,9 @@ async function mutateRoom(room, { sample, seed, all }) {
 
 /** Faults that were noticed (or sent a test round and round), and those that were not, each with its place. */
 function counted({ files }) {
-  const mutants = Object.entries(files).flatMap(([file, { mutants: own, source }]) => own.map((m) => ({ ...m, file, source })));
+  const mutants = Object.entries(files).flatMap(([file, { mutants: own, source }]) =>
+    own.map((m) => ({ ...m, file, source })),
+  );
   const put = mutants.filter((m) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(m.status));
   const survivors = put.filter((m) => m.status === 'Survived' || m.status === 'NoCoverage');
   return { put: put.length, killed: put.length - survivors.length, survivors };
@@ -94,7 +119,9 @@ export const run = stopped(async (args) => {
     const { all, put, killed, survivors } = await mutateRoom(room, values);
     const share = put === 0 ? 0 : (100 * killed) / put;
     if (share < AIM) below++;
-    console.log(`${room.padEnd(10)} ${String(killed).padStart(4)} of ${String(put).padStart(4)} noticed, ${share.toFixed(1)} %   (${all} in all)`);
+    console.log(
+      `${room.padEnd(10)} ${String(killed).padStart(4)} of ${String(put).padStart(4)} noticed, ${share.toFixed(1)} %   (${all} in all)`,
+    );
     if (values.survivors) for (const survivor of survivors) console.log(`   ${line(survivor)}`);
   }
   return below > 0 ? 1 : 0;

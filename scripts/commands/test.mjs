@@ -9,7 +9,9 @@ const ROOMS = ['packages/core', 'apps/server', 'apps/web', 'apps/cli', 'bench', 
 function check(name, command, args) {
   const started = Date.now();
   const { code, out } = quiet(command, args);
-  console.log(`${code === 0 ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+  console.log(
+    `${code === 0 ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - started) / 1000).toFixed(1)} s)`,
+  );
   if (code !== 0) console.log(out);
   return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
 }
@@ -30,17 +32,26 @@ export const run = stopped(async () => {
   await buildCommand();
   const LATTICE_CHROMIUM = chromium();
   const results = [
+    check('formatting', bin('prettier'), ['--check', '.']),
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
     ...ROOMS.map((room) => check(`types of ${room}`, bin('tsc'), ['-p', room])),
     await report(
-      'Unit tests', 'jest.json', bin('jest'), (place) => ['--json', `--outputFile=${place}`, '--silent', '--maxWorkers=100%'], () => ({}),
+      'Unit tests',
+      'jest.json',
+      bin('jest'),
+      (place) => ['--json', `--outputFile=${place}`, '--silent', '--maxWorkers=100%'],
+      () => ({}),
       (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
     ),
   ];
   await build();
   results.push(
     await report(
-      'Browser tests', 'browser.json', bin('playwright'), () => ['test', '--config', 'e2e/playwright.config.ts'], (place) => ({ LATTICE_CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: place }),
+      'Browser tests',
+      'browser.json',
+      bin('playwright'),
+      () => ['test', '--config', 'e2e/playwright.config.ts'],
+      (place) => ({ LATTICE_CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: place }),
       (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected + r.errors.length }),
     ),
   );

@@ -3,6 +3,10 @@ const { default: fc } = require('../../node_modules/fast-check/lib/cjs/fast-chec
 
 /** Put against hundreds of faults one after another, a property is tried on few cases: most faults show at once. */
 const MOST = 12;
-const few = { ...fc, assert: (property, parameters = {}) => fc.assert(property, { ...parameters, numRuns: Math.min(parameters.numRuns ?? MOST, MOST) }) };
+const few = {
+  ...fc,
+  assert: (property, parameters = {}) =>
+    fc.assert(property, { ...parameters, numRuns: Math.min(parameters.numRuns ?? MOST, MOST) }),
+};
 
 module.exports = { __esModule: true, ...few, default: few };

@@ -9,35 +9,67 @@ const root = path.resolve(__dirname, '../..');
 
 /** What the linter says of a text, were it a file at this place. */
 function lint(file: string, text: string): string {
-  return spawnSync(path.join(root, 'node_modules/.bin/eslint'), ['--stdin', '--stdin-filename', path.join(root, file)], { cwd: root, input: text, encoding: 'utf8' }).stdout;
+  return spawnSync(
+    path.join(root, 'node_modules/.bin/eslint'),
+    ['--stdin', '--stdin-filename', path.join(root, file)],
+    { cwd: root, input: text, encoding: 'utf8' },
+  ).stdout;
 }
 
 describe('the walls of the house', () => {
   test('core imports nothing from outside it, and nothing impure', () => {
-    const said = lint('packages/core/src/border/x.ts', [
-      "import { useState } from 'react';", "import fs from 'node:fs';", "import knex from 'knex';", "import { a } from '../../../../apps/web/src/main.tsx';",
-      "import { z } from 'zod';", "import { near } from '../length/tolerance.ts';",
-      'export const b = [useState, fs, knex, a, z, near, Date.now(), Math.random(), document.title];',
-    ].join('\n'));
-    for (const line of [1, 2, 3, 4]) expect(said).toMatch(new RegExp(`^ +${line}:.*(core imports nothing outside itself)`, 'm'));
+    const said = lint(
+      'packages/core/src/border/x.ts',
+      [
+        "import { useState } from 'react';",
+        "import fs from 'node:fs';",
+        "import knex from 'knex';",
+        "import { a } from '../../../../apps/web/src/main.tsx';",
+        "import { z } from 'zod';",
+        "import { near } from '../length/tolerance.ts';",
+        'export const b = [useState, fs, knex, a, z, near, Date.now(), Math.random(), document.title];',
+      ].join('\n'),
+    );
+    for (const line of [1, 2, 3, 4])
+      expect(said).toMatch(new RegExp(`^ +${line}:.*(core imports nothing outside itself)`, 'm'));
     for (const line of [5, 6]) expect(said).not.toMatch(new RegExp(`^ +${line}:`, 'm'));
     expect(said.match(/The core is pure/g)).toHaveLength(3);
   }, 30_000);
 
   test('web and server never import each other, and use only the core’s public face', () => {
-    expect(lint('apps/web/src/shelf/x.ts', "import { createApp } from '../../../server/src/app.ts';\nexport default createApp;")).toContain('over HTTP only');
-    expect(lint('apps/web/src/shelf/x.ts', "import { near } from '../../../../packages/core/src/length/tolerance.ts';\nexport default near;")).toContain('public face');
-    expect(lint('apps/server/src/x.ts', "import { api } from '../../web/src/app/api.ts';\nexport default api;")).toContain('knows no interface');
+    expect(
+      lint(
+        'apps/web/src/shelf/x.ts',
+        "import { createApp } from '../../../server/src/app.ts';\nexport default createApp;",
+      ),
+    ).toContain('over HTTP only');
+    expect(
+      lint(
+        'apps/web/src/shelf/x.ts',
+        "import { near } from '../../../../packages/core/src/length/tolerance.ts';\nexport default near;",
+      ),
+    ).toContain('public face');
+    expect(
+      lint('apps/server/src/x.ts', "import { api } from '../../web/src/app/api.ts';\nexport default api;"),
+    ).toContain('knows no interface');
   }, 30_000);
 
   test('going round in a circle is noticed', () => {
-    const said = lint('packages/core/src/length/tolerance.ts', "import { rulerUp } from './rounding.ts';\nexport const near = rulerUp;\nexport const TOLERANCE = 1;");
+    const said = lint(
+      'packages/core/src/length/tolerance.ts',
+      "import { rulerUp } from './rounding.ts';\nexport const near = rulerUp;\nexport const TOLERANCE = 1;",
+    );
     expect(said).toContain('Dependency cycle');
   }, 30_000);
 });
 
 describe('starting the server badly', () => {
-  const start = (...args: string[]) => spawnSync(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', ...args], { cwd: root, encoding: 'utf8', timeout: 20_000 });
+  const start = (...args: string[]) =>
+    spawnSync(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', ...args], {
+      cwd: root,
+      encoding: 'utf8',
+      timeout: 20_000,
+    });
   const oneLine = (run: { status: number | null; stderr: string }, words: RegExp) => {
     expect(run.status).toBe(1);
     expect(run.stderr.trim().split('\n')).toEqual([expect.stringMatching(words)]);
@@ -48,16 +80,26 @@ describe('starting the server badly', () => {
     const holder = createServer().listen(0, '127.0.0.1');
     await once(holder, 'listening');
     const { port } = holder.address() as { port: number };
-    oneLine(start('--port', String(port), '--data', folder), new RegExp(`^Port ${port} is in use\\. Choose another with --port N`));
+    oneLine(
+      start('--port', String(port), '--data', folder),
+      new RegExp(`^Port ${port} is in use\\. Choose another with --port N`),
+    );
     holder.close();
     oneLine(start('--port', 'seven', '--data', folder), /^--port seven: a port is a whole number/);
-    oneLine(start('--data', path.join(root, 'package.json', 'inside')), /cannot be written to\. Choose another with --data DIR\.$/);
+    oneLine(
+      start('--data', path.join(root, 'package.json', 'inside')),
+      /cannot be written to\. Choose another with --data DIR\.$/,
+    );
     rmSync(folder, { recursive: true });
   }, 60_000);
 
   test('asked to stop it stops cleanly', async () => {
     const folder = mkdtempSync(path.join(tmpdir(), 'lattice-stop-'));
-    const child = spawn(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', '--port', '0', '--data', folder], { cwd: root });
+    const child = spawn(
+      path.join(root, 'node_modules/.bin/tsx'),
+      ['apps/server/src/main.ts', '--port', '0', '--data', folder],
+      { cwd: root },
+    );
     await once(child.stdout, 'data');
     child.kill('SIGTERM');
     expect((await once(child, 'exit'))[0]).toBe(0);
@@ -68,22 +110,49 @@ describe('starting the server badly', () => {
 describe('an old Node, or none', () => {
   test('one clear line each', () => {
     const folder = mkdtempSync(path.join(tmpdir(), 'lattice-node-'));
-    const run = () => spawnSync('/bin/sh', [path.join(root, 'lattice'), 'demo'], { encoding: 'utf8', env: { PATH: `${folder}:/usr/sbin:/sbin` } });
+    const run = () =>
+      spawnSync('/bin/sh', [path.join(root, 'lattice'), 'demo'], {
+        encoding: 'utf8',
+        env: { PATH: `${folder}:/usr/sbin:/sbin` },
+      });
     symlinkSync('/usr/bin/dirname', path.join(folder, 'dirname'));
-    expect(run()).toMatchObject({ status: 1, stderr: 'Dapper Lattice needs Node 20.19 or newer, and there is no Node here. Install it, then try again.\n' });
-    writeFileSync(path.join(folder, 'node'), '#!/bin/sh\n[ "$1" = --version ] && echo v18.2.0 && exit 0\nexit 1\n', { mode: 0o755 });
-    expect(run()).toMatchObject({ status: 1, stderr: 'Dapper Lattice needs Node 20.19 or newer; this is v18.2.0. Install a newer one, then try again.\n' });
+    expect(run()).toMatchObject({
+      status: 1,
+      stderr:
+        'Dapper Lattice needs Node 20.19 or newer, and there is no Node here. Install it, then try again.\n',
+    });
+    writeFileSync(
+      path.join(folder, 'node'),
+      '#!/bin/sh\n[ "$1" = --version ] && echo v18.2.0 && exit 0\nexit 1\n',
+      { mode: 0o755 },
+    );
+    expect(run()).toMatchObject({
+      status: 1,
+      stderr:
+        'Dapper Lattice needs Node 20.19 or newer; this is v18.2.0. Install a newer one, then try again.\n',
+    });
     rmSync(folder, { recursive: true });
   });
 });
 
 describe('the trade’s rules', () => {
-  const rules = [...readFileSync(path.join(root, 'docs/trade-rules.md'), 'utf8').matchAll(/^### ([A-Z]{2}-\d+) · .+$/gm)].map(([, id]) => id!);
+  const rules = [
+    ...readFileSync(path.join(root, 'docs/trade-rules.md'), 'utf8').matchAll(/^### ([A-Z]{2}-\d+) · .+$/gm),
+  ].map(([, id]) => id!);
   const kinds = [...new Set(rules.map((id) => id.slice(0, 2)))];
-  const files = spawnSync('git', ['ls-files', '-co', '--exclude-standard', 'packages', 'apps', 'e2e'], { cwd: root, encoding: 'utf8' }).stdout.split('\n').filter((f) => /\.tsx?$/.test(f));
+  const files = spawnSync('git', ['ls-files', '-co', '--exclude-standard', 'packages', 'apps', 'e2e'], {
+    cwd: root,
+    encoding: 'utf8',
+  })
+    .stdout.split('\n')
+    .filter((f) => /\.tsx?$/.test(f));
   const cited = (of: (file: string) => boolean) => {
     const ids = new Set<string>();
-    for (const file of files.filter(of)) for (const [id] of readFileSync(path.join(root, file), 'utf8').matchAll(new RegExp(`\\b(?:${kinds.join('|')})-\\d+\\b`, 'g'))) ids.add(id);
+    for (const file of files.filter(of))
+      for (const [id] of readFileSync(path.join(root, file), 'utf8').matchAll(
+        new RegExp(`\\b(?:${kinds.join('|')})-\\d+\\b`, 'g'),
+      ))
+        ids.add(id);
     return ids;
   };
   const isTest = (file: string) => /\/test\/|^e2e\//.test(file);
@@ -101,7 +170,17 @@ describe('the trade’s rules', () => {
 describe('the project’s papers', () => {
   test('every screenshot is linked from the README, every script has its line there', () => {
     const readme = readFileSync(path.join(root, 'README.md'), 'utf8');
-    for (const command of ['demo', 'test', 'dev', 'shots', 'bench', 'mutate', 'compute', 'fit', 'ask']) expect(readme).toContain(`./lattice ${command}`);
-    for (const name of ['shelf', 'setting-sashed', 'setting-cut', 'setting-buy', 'borders', 'finder', 'setting-on-point-evening']) expect(readme).toContain(`docs/screenshots/${name}.png`);
+    for (const command of ['demo', 'test', 'dev', 'shots', 'bench', 'mutate', 'compute', 'fit', 'ask'])
+      expect(readme).toContain(`./lattice ${command}`);
+    for (const name of [
+      'shelf',
+      'setting-sashed',
+      'setting-cut',
+      'setting-buy',
+      'borders',
+      'finder',
+      'setting-on-point-evening',
+    ])
+      expect(readme).toContain(`docs/screenshots/${name}.png`);
   });
 });

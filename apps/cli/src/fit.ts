@@ -1,4 +1,15 @@
-import { findFits, type Fit, type FitRequest, fitRequestSchema, formatLength, formatSize, parseLength, type Plan, settingOf, startRequest } from '@lattice/core';
+import {
+  findFits,
+  type Fit,
+  type FitRequest,
+  fitRequestSchema,
+  formatLength,
+  formatSize,
+  parseLength,
+  type Plan,
+  settingOf,
+  startRequest,
+} from '@lattice/core';
 import { openPlan, type Surroundings } from './open-plan.ts';
 
 export interface FitFlags {
@@ -28,7 +39,10 @@ export function fit(file: string, flags: FitFlags, around: Surroundings): number
   while (!next.done) next = search.next();
   const best = next.value;
   if (flags.json) around.out(JSON.stringify({ unit: plan.unit, request, best }, null, 2));
-  else if (best.length === 0) around.out('No design of these blocks comes near that size. Allow a smaller block count, a wider border, more cloth or another setting.');
+  else if (best.length === 0)
+    around.out(
+      'No design of these blocks comes near that size. Allow a smaller block count, a wider border, more cloth or another setting.',
+    );
   else best.forEach((found, i) => around.out(line(found, i, plan)));
   return 0;
 }
@@ -39,19 +53,28 @@ function requestOf(plan: Plan, flags: FitFlags): FitRequest | string {
   if (typeof target === 'string') return target;
   const start = startRequest(plan, target);
   const blocks = flags.blocks === undefined ? start.blocks : Number(flags.blocks);
-  if (blocks !== null && (!Number.isInteger(blocks) || blocks < 1)) return `--blocks ${flags.blocks}: a whole number of blocks, 1 or more.`;
-  if (target === null && blocks === null) return '--target largest: say how many blocks there are with --blocks.';
+  if (blocks !== null && (!Number.isInteger(blocks) || blocks < 1))
+    return `--blocks ${flags.blocks}: a whole number of blocks, 1 or more.`;
+  if (target === null && blocks === null)
+    return '--target largest: say how many blocks there are with --blocks.';
   const count = flags.borders === undefined ? start.borders.count : Number(flags.borders);
   if (!Number.isInteger(count) || count < 0 || count > 3) return `--borders ${flags.borders}: 0, 1, 2 or 3.`;
   const sash = flags.sash === undefined ? null : parseLength(flags.sash, plan.unit);
-  if (sash && (!sash.ok || sash.value <= 0)) return `--sash ${flags.sash}: ${sash.ok ? 'a sash has to be wider than nothing.' : sash.message}`;
+  if (sash && (!sash.ok || sash.value <= 0))
+    return `--sash ${flags.sash}: ${sash.ok ? 'a sash has to be wider than nothing.' : sash.message}`;
   const inHand: FitRequest['inHand'] = [];
   for (const have of flags.have ?? []) {
     const cloth = clothOf(have, plan);
     if (typeof cloth === 'string') return cloth;
     inHand.push(cloth);
   }
-  return { ...start, blocks, ...(sash?.ok ? { sash: { least: sash.value, most: sash.value } } : {}), borders: { ...start.borders, count, even: flags.even ?? false }, inHand };
+  return {
+    ...start,
+    blocks,
+    ...(sash?.ok ? { sash: { least: sash.value, most: sash.value } } : {}),
+    borders: { ...start.borders, count, even: flags.even ?? false },
+    inHand,
+  };
 }
 
 function targetOf(text: string, { unit }: Plan): FitRequest['target'] | string {
@@ -67,14 +90,18 @@ function clothOf(text: string, { unit }: Plan): FitRequest['inHand'][number] | s
   const [use = '', amount = ''] = text.split('=');
   const known = fitRequestSchema.shape.inHand.element.shape.use.safeParse(use.trim());
   const length = parseLength(amount, unit);
-  if (!known.success) return `--have ${text}: cloth for one of ${fitRequestSchema.shape.inHand.element.shape.use.options.join(', ')}, like "sash=1 1/4 yd".`;
-  if (!length.ok || length.value <= 0) return `--have ${text}: ${length.ok ? 'an amount of cloth is missing.' : length.message}`;
+  if (!known.success)
+    return `--have ${text}: cloth for one of ${fitRequestSchema.shape.inHand.element.shape.use.options.join(', ')}, like "sash=1 1/4 yd".`;
+  if (!length.ok || length.value <= 0)
+    return `--have ${text}: ${length.ok ? 'an amount of cloth is missing.' : length.message}`;
   return { use: known.data, length: length.value };
 }
 
 function line({ setting, grid, borders, finished, over, score }: Fit, i: number, { unit }: Plan): string {
   const show = (v: number) => formatLength(v, unit);
-  const widths = borders.map((b) => (b.sides === b.ends ? show(b.sides) : `${show(b.sides)} and ${show(b.ends)} at the ends`));
+  const widths = borders.map((b) =>
+    b.sides === b.ends ? show(b.sides) : `${show(b.sides)} and ${show(b.ends)} at the ends`,
+  );
   const parts = [
     `${settingOf(setting.kind).name}, ${grid.across} × ${grid.down}`,
     'sash' in setting ? `sash ${show(setting.sash)}` : '',

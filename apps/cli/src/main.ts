@@ -5,15 +5,25 @@ import { compute } from './compute.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
 
-const around: Surroundings = { base: process.env['LATTICE_CALLED_FROM'] ?? '.', out: console.log, complain: console.error };
+const around: Surroundings = {
+  base: process.env['LATTICE_CALLED_FROM'] ?? '.',
+  out: console.log,
+  complain: console.error,
+};
 
 // Whoever reads may stop early, as `head` does; that is no fault.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
 /** What is wrong and what would be right, in one line: scripts read the first. */
 function complaint({ commands, options, registeredArguments }: Command, text: string): string {
-  const known = commands.length > 0 ? commands.map((c) => c.name()) : [...registeredArguments.map((a) => `<${a.name()}>`), ...options.map((o) => o.long)];
-  return `${text.trim().replace(/^error: /, 'lattice: ').replace(/\.$/, '')}; known: ${known.join(', ')}.\n`;
+  const known =
+    commands.length > 0
+      ? commands.map((c) => c.name())
+      : [...registeredArguments.map((a) => `<${a.name()}>`), ...options.map((o) => o.long)];
+  return `${text
+    .trim()
+    .replace(/^error: /, 'lattice: ')
+    .replace(/\.$/, '')}; known: ${known.join(', ')}.\n`;
 }
 
 const program = new Command('lattice')
@@ -34,7 +44,10 @@ program
   .command('fit')
   .description('Searches for the settings, grids, sashes and borders that bring a plan’s blocks to a size.')
   .argument('<plan>', 'a plan file, as the app exports it')
-  .requiredOption('--target <size>', 'width x height, like 90x100, in the plan’s unit unless a unit is written; or largest')
+  .requiredOption(
+    '--target <size>',
+    'width x height, like 90x100, in the plan’s unit unless a unit is written; or largest',
+  )
   .option('--blocks <count>', 'blocks on hand; the plan’s pile when left out')
   .option('--sash <width>', 'a sash that is fixed')
   .option('--borders <count>', 'borders in the stack, 0 to 3')
@@ -45,7 +58,9 @@ program
     process.exitCode = fit(file, { ...options, json: options.json ?? false }, around);
   });
 
-const counter = program.command('ask').description('Quick answers at the counter, with no project: lengths in inches unless --unit cm.');
+const counter = program
+  .command('ask')
+  .description('Quick answers at the counter, with no project: lengths in inches unless --unit cm.');
 for (const { name, describes, flags } of TOPICS) {
   const command = counter.command(name).description(describes);
   for (const { key, label } of flags) command.option(`--${key} <value>`, label);
@@ -58,11 +73,17 @@ for (const { name, describes, flags } of TOPICS) {
         const value = options[key.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase())];
         return typeof value === 'string' ? [[key, value] as const] : [];
       });
-      process.exitCode = ask(name, Object.fromEntries(written), { unit: String(options['unit']), json: options['json'] === true }, around);
+      process.exitCode = ask(
+        name,
+        Object.fromEntries(written),
+        { unit: String(options['unit']), json: options['json'] === true },
+        around,
+      );
     });
 }
 
-for (const command of [program, ...program.commands, ...counter.commands]) command.configureOutput({ outputError: (text, write) => write(complaint(command, text)) });
+for (const command of [program, ...program.commands, ...counter.commands])
+  command.configureOutput({ outputError: (text, write) => write(complaint(command, text)) });
 
 try {
   program.parse();

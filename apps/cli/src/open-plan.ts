@@ -23,6 +23,7 @@ export function openPlan(file: string, { base, complain }: Surroundings): Plan |
   }
   const read = readPlanText(text);
   if (read.ok) return read.plan;
-  for (const { line, column, place, message } of read.faults) complain(`${file}:${line}:${column}: ${place ? `${place}: ` : ''}${message}`);
+  for (const { line, column, place, message } of read.faults)
+    complain(`${file}:${line}:${column}: ${place ? `${place}: ` : ''}${message}`);
   return null;
 }

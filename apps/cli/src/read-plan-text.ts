@@ -37,11 +37,25 @@ export function readPlanText(raw: string): { ok: true; plan: Plan } | { ok: fals
   if (first || !tree) {
     // What follows the first slip is mostly its echo.
     const name = first ? printParseErrorCode(first.error) : 'ValueExpected';
-    return { ok: false, faults: [fault(first?.offset ?? 0, '', `This is not JSON: ${SYNTAX[name] ?? 'it cannot be read from here on'}.`)] };
+    return {
+      ok: false,
+      faults: [
+        fault(
+          first?.offset ?? 0,
+          '',
+          `This is not JSON: ${SYNTAX[name] ?? 'it cannot be read from here on'}.`,
+        ),
+      ],
+    };
   }
   const read = readPlan(JSON.parse(text));
   if (read.ok) return read;
-  return { ok: false, faults: read.problems.map(({ path, message }) => fault(nearest(tree, path)?.offset ?? 0, path.join('.'), message)) };
+  return {
+    ok: false,
+    faults: read.problems.map(({ path, message }) =>
+      fault(nearest(tree, path)?.offset ?? 0, path.join('.'), message),
+    ),
+  };
 }
 
 /** The node at this path, or the closest one above it when the field itself is missing. */

@@ -1,4 +1,17 @@
-import { type CutPiece, type Edge, type Figure, formatLength, formatSize, formatWithUnit, type Layers, numberOf, type Plan, type Quilt, settingOf, type Unit } from '@lattice/core';
+import {
+  type CutPiece,
+  type Edge,
+  type Figure,
+  formatLength,
+  formatSize,
+  formatWithUnit,
+  type Layers,
+  numberOf,
+  type Plan,
+  type Quilt,
+  settingOf,
+  type Unit,
+} from '@lattice/core';
 
 /** The whole result as lines of text, each figure followed by its working. */
 export function report(plan: Plan, quilt: Quilt): string[] {
@@ -12,18 +25,40 @@ export function report(plan: Plan, quilt: Quilt): string[] {
     ...heading(`Finished size  ${formatSize(width.value, height.value, unit)}`),
     ...why(width, 'across'),
     ...why(height, 'down'),
-    ...(quilt.target ? [`  ${quilt.target.against.text}`, ...(quilt.target.says ? [`  ${quilt.target.says}`] : [])] : []),
+    ...(quilt.target
+      ? [`  ${quilt.target.against.text}`, ...(quilt.target.says ? [`  ${quilt.target.says}`] : [])]
+      : []),
     ...heading('Cut'),
-    ...quilt.pieces.flatMap((piece) => [`  ${piece.count.value} ${piece.name}: ${cutText(piece, plan)}`, ...piece.count.working.map((line) => `      ${line}`), ...cutWorking(piece), ...piece.notes.map((note) => `      ${note}`)]),
-    ...(layers ? [...heading('Backing'), ...backingLines(layers, unit), ...heading('Batting'), ...battingLines(layers, unit)] : []),
+    ...quilt.pieces.flatMap((piece) => [
+      `  ${piece.count.value} ${piece.name}: ${cutText(piece, plan)}`,
+      ...piece.count.working.map((line) => `      ${line}`),
+      ...cutWorking(piece),
+      ...piece.notes.map((note) => `      ${note}`),
+    ]),
+    ...(layers
+      ? [
+          ...heading('Backing'),
+          ...backingLines(layers, unit),
+          ...heading('Batting'),
+          ...battingLines(layers, unit),
+        ]
+      : []),
     ...edgeLines(edge, unit),
     ...heading('Buy'),
-    ...quilt.fabrics.flatMap(({ fabric, needed, buy, notes }) => [`  ${buy.text.padEnd(9)} ${fabric.name}`, ...[...needed.working, ...buy.length.working, ...notes].map((line) => `      ${line}`)]),
-    ...(quilt.advice.length > 0 ? [...heading('Worth knowing'), ...quilt.advice.map((a) => `  ${a.message}`)] : []),
+    ...quilt.fabrics.flatMap(({ fabric, needed, buy, notes }) => [
+      `  ${buy.text.padEnd(9)} ${fabric.name}`,
+      ...[...needed.working, ...buy.length.working, ...notes].map((line) => `      ${line}`),
+    ]),
+    ...(quilt.advice.length > 0
+      ? [...heading('Worth knowing'), ...quilt.advice.map((a) => `  ${a.message}`)]
+      : []),
   ];
 }
 
-function backingLines({ backing: { width, height, because, remarks }, chosenBacking: chosen }: Layers, unit: Unit): string[] {
+function backingLines(
+  { backing: { width, height, because, remarks }, chosenBacking: chosen }: Layers,
+  unit: Unit,
+): string[] {
   const seams = chosen.seams === 'none' ? 'no seam' : `${chosen.seams} seams`;
   return [
     `  ${formatSize(width.value, height.value, unit)}: ${numberOf(chosen.panels, 'panel')}, ${seams}, ${formatWithUnit(chosen.fabric.value, unit)} of fabric`,
@@ -32,37 +67,68 @@ function backingLines({ backing: { width, height, because, remarks }, chosenBack
 }
 
 function battingLines({ batting: { width, height }, chosenBatting }: Layers, unit: Unit): string[] {
-  return [`  ${formatSize(width.value, height.value, unit)}: ${chosenBatting?.text ?? 'nothing is large enough; make the quilt of two'}`, ...(chosenBatting?.working ?? []).map((line) => `      ${line}`)];
+  return [
+    `  ${formatSize(width.value, height.value, unit)}: ${chosenBatting?.text ?? 'nothing is large enough; make the quilt of two'}`,
+    ...(chosenBatting?.working ?? []).map((line) => `      ${line}`),
+  ];
 }
 
 /** Whatever finishes the edge, each with its working. */
 function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
   const lines: string[] = [];
   if (flange) {
-    lines.push('', 'Flange', `  ${numberOf(flange.strips.value, 'strip')} of ${formatWithUnit(flange.cutWidth.value, unit)}: two ${formatWithUnit(flange.sides.value, unit)}, two ${formatWithUnit(flange.ends.value, unit)}`);
-    lines.push(...[...flange.cutWidth.working, ...flange.sides.working, ...flange.strips.working].map((line) => `      ${line}`));
+    lines.push(
+      '',
+      'Flange',
+      `  ${numberOf(flange.strips.value, 'strip')} of ${formatWithUnit(flange.cutWidth.value, unit)}: two ${formatWithUnit(flange.sides.value, unit)}, two ${formatWithUnit(flange.ends.value, unit)}`,
+    );
+    lines.push(
+      ...[...flange.cutWidth.working, ...flange.sides.working, ...flange.strips.working].map(
+        (line) => `      ${line}`,
+      ),
+    );
   }
   if (binding) {
     const { bias, strips, plainStrips, strictStrips, stripWidth, length } = binding;
-    lines.push('', 'Binding', bias
-      ? `  Bias strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}, from ${formatWithUnit(bias.cloth.value, unit)} of fabric`
-      : `  ${numberOf(strips.value, 'strip')} of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}`);
+    lines.push(
+      '',
+      'Binding',
+      bias
+        ? `  Bias strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}, from ${formatWithUnit(bias.cloth.value, unit)} of fabric`
+        : `  ${numberOf(strips.value, 'strip')} of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}`,
+    );
     const counts = [`the plain count ${plainStrips.value}`, `counting every join ${strictStrips.value}`];
-    if (!bias && new Set([strips.value, plainStrips.value, strictStrips.value]).size > 1) lines.push(`      ${counts.join(', ')}; bought ${strips.value}`);
-    lines.push(...[...length.working, ...(bias ? [...bias.cloth.working, ...bias.gives.working] : strips.working)].map((line) => `      ${line}`));
+    if (!bias && new Set([strips.value, plainStrips.value, strictStrips.value]).size > 1)
+      lines.push(`      ${counts.join(', ')}; bought ${strips.value}`);
+    lines.push(
+      ...[...length.working, ...(bias ? [...bias.cloth.working, ...bias.gives.working] : strips.working)].map(
+        (line) => `      ${line}`,
+      ),
+    );
   }
-  if (points) lines.push('', 'Prairie points', `  ${numberOf(points.total.value, 'point')}, ${points.across.count.value} across and ${points.down.count.value} down`, ...[...points.across.overlap.working, ...points.down.overlap.working].map((line) => `      ${line}`));
+  if (points)
+    lines.push(
+      '',
+      'Prairie points',
+      `  ${numberOf(points.total.value, 'point')}, ${points.across.count.value} across and ${points.down.count.value} down`,
+      ...[...points.across.overlap.working, ...points.down.overlap.working].map((line) => `      ${line}`),
+    );
   return lines;
 }
 
-const why = (figure: Figure, label: string): string[] => figure.working.map((line, i) => `  ${(i === 0 ? label : '').padEnd(7)}${line}`);
+const why = (figure: Figure, label: string): string[] =>
+  figure.working.map((line, i) => `  ${(i === 0 ? label : '').padEnd(7)}${line}`);
 
 function cutText({ cut, squares }: CutPiece, { unit }: Plan): string {
-  if (cut.shape === 'rectangle') return `${formatLength(cut.width.value, unit)} × ${formatWithUnit(cut.length.value, unit)}`;
+  if (cut.shape === 'rectangle')
+    return `${formatLength(cut.width.value, unit)} × ${formatWithUnit(cut.length.value, unit)}`;
   const how = cut.shape === 'quarter-square' ? 'twice' : 'once';
   const spare = squares!.leftOver > 0 ? `, ${squares!.leftOver} left over` : '';
   return `from ${numberOf(squares!.count.value, 'square')} of ${formatWithUnit(cut.side.value, unit)}, cut ${how} corner to corner${spare}`;
 }
 
 const cutWorking = ({ cut }: CutPiece): string[] =>
-  (cut.shape === 'rectangle' ? [...new Set([...cut.width.working, ...cut.length.working])] : cut.side.working).map((line) => `      ${line}`);
+  (cut.shape === 'rectangle'
+    ? [...new Set([...cut.width.working, ...cut.length.working])]
+    : cut.side.working
+  ).map((line) => `      ${line}`);

@@ -29,8 +29,18 @@ export interface AppOptions {
 export function createApp({ knex, outside, webFolder, log }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  if (log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms', { stream: { write: (line) => log(line.trimEnd()) } }));
-  app.use(helmet({ contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } }, strictTransportSecurity: false }));
+  if (log)
+    app.use(
+      morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms', {
+        stream: { write: (line) => log(line.trimEnd()) },
+      }),
+    );
+  app.use(
+    helmet({
+      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
   app.use(express.json({ limit: '4mb' }));
 

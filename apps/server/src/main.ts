@@ -26,7 +26,8 @@ const { values } = parseArgs({
 });
 
 const port = Number(values.port);
-if (!Number.isInteger(port) || port < 0 || port > 65535) stop(`--port ${values.port}: a port is a whole number from 1 to 65535.`);
+if (!Number.isInteger(port) || port < 0 || port > 65535)
+  stop(`--port ${values.port}: a port is a whole number from 1 to 65535.`);
 const dataFolder = path.resolve(values.data);
 try {
   mkdirSync(dataFolder, { recursive: true });
@@ -36,24 +37,34 @@ try {
 }
 
 const outside = { now: () => new Date(), newId: randomUUID, random: Math.random };
-const knex = await openDatabase(dataFolder).catch((error: Error) => stop(`The database in ${dataFolder} cannot be opened: ${error.message}`));
+const knex = await openDatabase(dataFolder).catch((error: Error) =>
+  stop(`The database in ${dataFolder} cannot be opened: ${error.message}`),
+);
 if (values.demo) {
   const seeded = await seedDemo(new QuiltRepository(knex), outside, path.join(root, 'demo'));
   if (seeded > 0) console.log(`Put ${seeded} demo quilts on the shelf.`);
 }
 
 const swept = await sweepPictures(new PictureRepository(knex), outside.now());
-if (swept > 0) console.log(`Deleted ${swept} ${swept === 1 ? 'picture' : 'pictures'} older than three months that no quilt names.`);
+if (swept > 0)
+  console.log(
+    `Deleted ${swept} ${swept === 1 ? 'picture' : 'pictures'} older than three months that no quilt names.`,
+  );
 
-const server = createApp({ knex, outside, webFolder: values.web, log: console.log }).listen(port, '127.0.0.1');
+const server = createApp({ knex, outside, webFolder: values.web, log: console.log }).listen(
+  port,
+  '127.0.0.1',
+);
 server.on('listening', () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   console.log(`Dapper Lattice is at http://127.0.0.1:${at}/  (data in ${dataFolder}; stop with Ctrl+C)`);
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EADDRINUSE') stop(`Port ${port} is in use. Choose another with --port N, or stop what is using it.`);
-  if (error.code === 'EACCES') stop(`Port ${port} may not be opened here. Choose one above 1024 with --port N.`);
+  if (error.code === 'EADDRINUSE')
+    stop(`Port ${port} is in use. Choose another with --port N, or stop what is using it.`);
+  if (error.code === 'EACCES')
+    stop(`Port ${port} may not be opened here. Choose one above 1024 with --port N.`);
   stop(`The server could not start: ${error.message}`);
 });
 

@@ -8,7 +8,12 @@ import { LongArm } from '../src/simulators/long-arm.ts';
 /** A Wednesday. */
 const now = () => new Date('2026-11-25T10:00:00Z');
 const job = (change: Partial<LongArmJob> = {}): LongArmJob => ({
-  unit: 'in', top: { width: 70, height: 81.5 }, backing: { width: 78, height: 89.5, diagonals: [118.7, 118.9] }, batting: { width: 78, height: 89.5 }, pattern: 'all-over', ...change,
+  unit: 'in',
+  top: { width: 70, height: 81.5 },
+  backing: { width: 78, height: 89.5, diagonals: [118.7, 118.9] },
+  batting: { width: 78, height: 89.5 },
+  pattern: 'all-over',
+  ...change,
 });
 const reasons = (change: Partial<LongArmJob>) => {
   const answer = new LongArm(now).quote(job(change));
@@ -20,27 +25,57 @@ describe('the finishing service stand-in', () => {
     const service = new LongArm(now);
     const first = service.quote(job());
     // 70 × 81.5 = 5705 square inches at 0.025; ten days of work wait, so it begins on the eleventh working day: Thursday fortnight.
-    expect(first).toMatchObject({ accepted: true, price: 142.63, ahead: 6, starts: '2026-12-10', ready: '2026-12-14' });
+    expect(first).toMatchObject({
+      accepted: true,
+      price: 142.63,
+      ahead: 6,
+      starts: '2026-12-10',
+      ready: '2026-12-14',
+    });
     const { number } = service.book(job());
     expect(number).toBe('LA-101');
     expect(service.quote(job())).toMatchObject({ ahead: 7, starts: '2026-12-14' });
     expect(service.cancel('LA-101')).toBe(true);
     expect(service.cancel('LA-101')).toBe(false);
     expect(service.quote(job())).toMatchObject({ ahead: 6, starts: '2026-12-10' });
-    for (const date of [(first as { starts: string }).starts, (first as { ready: string }).ready]) expect([0, 6]).not.toContain(new Date(date).getUTCDay());
+    for (const date of [(first as { starts: string }).starts, (first as { ready: string }).ready])
+      expect([0, 6]).not.toContain(new Date(date).getUTCDay());
   });
   // Rule BK-2: 4" all round for a long-arm machine.
   test('says every reason against a job, with the figures', () => {
-    expect(reasons({ backing: { width: 75, height: 89.5, diagonals: null } })).toEqual([expect.stringMatching(/stands over by 2 1\/2″; the clamps need 4″/)]);
-    expect(reasons({ batting: { width: 72, height: 90 } })).toEqual([expect.stringMatching(/batting is short: it stands over by 1″/)]);
-    expect(reasons({ backing: { width: 78, height: 89.5, diagonals: [117, 119] } })).toEqual([expect.stringMatching(/not square: corner to corner it differs by 2″/)]);
-    expect(reasons({ top: { width: 116, height: 116 }, backing: { width: 124, height: 124, diagonals: null }, batting: { width: 124, height: 124 } })).toEqual([expect.stringMatching(/frame is 118″ wide/)]);
-    expect(reasons({ backing: { width: 71, height: 82, diagonals: [100, 103] }, batting: { width: 60, height: 60 } })).toHaveLength(3);
+    expect(reasons({ backing: { width: 75, height: 89.5, diagonals: null } })).toEqual([
+      expect.stringMatching(/stands over by 2 1\/2″; the clamps need 4″/),
+    ]);
+    expect(reasons({ batting: { width: 72, height: 90 } })).toEqual([
+      expect.stringMatching(/batting is short: it stands over by 1″/),
+    ]);
+    expect(reasons({ backing: { width: 78, height: 89.5, diagonals: [117, 119] } })).toEqual([
+      expect.stringMatching(/not square: corner to corner it differs by 2″/),
+    ]);
+    expect(
+      reasons({
+        top: { width: 116, height: 116 },
+        backing: { width: 124, height: 124, diagonals: null },
+        batting: { width: 124, height: 124 },
+      }),
+    ).toEqual([expect.stringMatching(/frame is 118″ wide/)]);
+    expect(
+      reasons({
+        backing: { width: 71, height: 82, diagonals: [100, 103] },
+        batting: { width: 60, height: 60 },
+      }),
+    ).toHaveLength(3);
   });
   test('in centimetres the same rules, and 10 cm is enough for 4"', () => {
-    const metric = { unit: 'cm' as const, top: { width: 150, height: 180 }, batting: { width: 170, height: 200 } };
+    const metric = {
+      unit: 'cm' as const,
+      top: { width: 150, height: 180 },
+      batting: { width: 170, height: 200 },
+    };
     expect(reasons({ ...metric, backing: { width: 170, height: 200, diagonals: null } })).toEqual([]);
-    expect(reasons({ ...metric, backing: { width: 165, height: 200, diagonals: null } })).toEqual([expect.stringMatching(/stands over by 7.5 cm/)]);
+    expect(reasons({ ...metric, backing: { width: 165, height: 200, diagonals: null } })).toEqual([
+      expect.stringMatching(/stands over by 7.5 cm/),
+    ]);
   });
   test('a small job costs the least there is; custom work costs more and takes longer', () => {
     const small = new LongArm(now).quote(job({ top: { width: 36, height: 36 } }));
@@ -58,13 +93,19 @@ describe('over HTTP', () => {
   afterEach(() => knex.destroy());
   test('quotes, books, refuses to book what it would not take, and does not read nonsense', async () => {
     const app = createApp({ knex, outside: { now, newId: () => 'x', random: () => 0.5 } });
-    expect((await request(app).post('/api/long-arm/quotes').send(job())).body).toMatchObject({ accepted: true });
+    expect((await request(app).post('/api/long-arm/quotes').send(job())).body).toMatchObject({
+      accepted: true,
+    });
     const booked = await request(app).post('/api/long-arm/bookings').send(job());
     expect(booked.status).toBe(201);
     expect(booked.body).toMatchObject({ number: 'LA-101', answer: { accepted: true } });
     expect((await request(app).delete('/api/long-arm/bookings/LA-101')).status).toBe(204);
-    expect((await request(app).delete('/api/long-arm/bookings/LA-101')).body).toMatchObject({ code: 'no-such-booking' });
-    const refused = await request(app).post('/api/long-arm/bookings').send(job({ batting: { width: 40, height: 40 } }));
+    expect((await request(app).delete('/api/long-arm/bookings/LA-101')).body).toMatchObject({
+      code: 'no-such-booking',
+    });
+    const refused = await request(app)
+      .post('/api/long-arm/bookings')
+      .send(job({ batting: { width: 40, height: 40 } }));
     expect(refused.status).toBe(409);
     expect(refused.body).toMatchObject({ number: null, answer: { accepted: false } });
     for (const body of [{}, { ...job(), top: { width: -1, height: 4 } }, { ...job(), pattern: 'stars' }]) {

@@ -9,13 +9,22 @@ import { QuiltRepository } from '../src/quilts/repository.ts';
 
 let knex: Knex;
 let ids = 0;
-const outside = { now: () => new Date(Date.UTC(2026, 10, 24)), newId: () => `picture-${ids++}`, random: () => 0.5 };
-const send = (bytes: Buffer, filename = 'block.jpg') => request(createApp({ knex, outside })).post('/api/pictures').attach('picture', bytes, filename);
-const fetched = async (id: string) => (await request(createApp({ knex, outside })).get(`/api/pictures/${id}`).buffer(true).parse((response, done) => {
-  const chunks: Buffer[] = [];
-  response.on('data', (chunk: Buffer) => chunks.push(chunk));
-  response.on('end', () => done(null, Buffer.concat(chunks)));
-})) as unknown as { status: number; headers: Record<string, string>; body: Buffer };
+const outside = {
+  now: () => new Date(Date.UTC(2026, 10, 24)),
+  newId: () => `picture-${ids++}`,
+  random: () => 0.5,
+};
+const send = (bytes: Buffer, filename = 'block.jpg') =>
+  request(createApp({ knex, outside })).post('/api/pictures').attach('picture', bytes, filename);
+const fetched = async (id: string) =>
+  (await request(createApp({ knex, outside }))
+    .get(`/api/pictures/${id}`)
+    .buffer(true)
+    .parse((response, done) => {
+      const chunks: Buffer[] = [];
+      response.on('data', (chunk: Buffer) => chunks.push(chunk));
+      response.on('end', () => done(null, Buffer.concat(chunks)));
+    })) as unknown as { status: number; headers: Record<string, string>; body: Buffer };
 
 beforeEach(async () => {
   knex = await openDatabase(':memory:');
@@ -24,11 +33,19 @@ afterEach(() => knex.destroy());
 
 /** Red above, blue below: wide as it was taken. */
 const picture = (width = 900, height = 600) =>
-  sharp({ create: { width, height, channels: 3, background: '#c03020' } }).composite([{ input: { create: { width, height: Math.round(height / 2), channels: 3, background: '#203080' } }, gravity: 'south' }]);
+  sharp({ create: { width, height, channels: 3, background: '#c03020' } }).composite([
+    {
+      input: { create: { width, height: Math.round(height / 2), channels: 3, background: '#203080' } },
+      gravity: 'south',
+    },
+  ]);
 
 describe('a picture of a block', () => {
   test('is made square and small, re-encoded, without what the camera wrote; its colours are found', async () => {
-    const photo = await picture().withExif({ IFD0: { Copyright: 'secret place' } }).jpeg().toBuffer();
+    const photo = await picture()
+      .withExif({ IFD0: { Copyright: 'secret place' } })
+      .jpeg()
+      .toBuffer();
     expect(photo.toString('latin1')).toContain('secret place');
     const { status, body } = await send(photo);
     expect(status).toBe(201);
@@ -43,15 +60,26 @@ describe('a picture of a block', () => {
     // Orientation 6: the camera was held a quarter to the left, so what was left is up (published in the Exif standard).
     const photo = await picture(600, 900).withMetadata({ orientation: 6 }).jpeg().toBuffer();
     const { body } = await send(photo);
-    const { data } = await sharp((await fetched(body.id)).body).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    const { data } = await sharp((await fetched(body.id)).body)
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     const at = (x: number, y: number) => [...data.subarray(3 * (y * 480 + x), 3 * (y * 480 + x) + 3)];
     // Blue lay below; turned a quarter to the right it lies at the left.
     expect(at(40, 240)[2]).toBeGreaterThan(at(40, 240)[0]!);
     expect(at(440, 240)[0]).toBeGreaterThan(at(440, 240)[2]!);
   });
   test('a moving one gives its first picture, and says so', async () => {
-    const frames = await Promise.all(['#ff0000', '#00ff00'].map((background) => sharp({ create: { width: 60, height: 60, channels: 3, background } }).png().toBuffer()));
-    const moving = await sharp(frames, { join: { animated: true } }).gif().toBuffer();
+    const frames = await Promise.all(
+      ['#ff0000', '#00ff00'].map((background) =>
+        sharp({ create: { width: 60, height: 60, channels: 3, background } })
+          .png()
+          .toBuffer(),
+      ),
+    );
+    const moving = await sharp(frames, { join: { animated: true } })
+      .gif()
+      .toBuffer();
     const { status, body } = await send(moving, 'block.gif');
     expect(status).toBe(201);
     expect(body.notes).toEqual(['It moves: only its first picture was taken.']);
@@ -60,8 +88,21 @@ describe('a picture of a block', () => {
   test.each<[string, () => Buffer | Promise<Buffer>, number, RegExp]>([
     ['text', () => Buffer.from('not a picture at all'), 415, /not a picture that can be read/],
     ['an empty file', () => Buffer.alloc(0), 415, /not a picture that can be read|No picture/],
-    ['a picture cut short', async () => (await picture().png().toBuffer()).subarray(0, 300), 415, /not a picture that can be read/],
-    ['a drawing with a script', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><script>alert(1)</script></svg>'), 415, /can hold a program/],
+    [
+      'a picture cut short',
+      async () => (await picture().png().toBuffer()).subarray(0, 300),
+      415,
+      /not a picture that can be read/,
+    ],
+    [
+      'a drawing with a script',
+      () =>
+        Buffer.from(
+          '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><script>alert(1)</script></svg>',
+        ),
+      415,
+      /can hold a program/,
+    ],
     ['a picture of absurd size', () => hugePng(), 413, /more dots than any camera/],
     ['a file larger than any photo', () => Buffer.alloc(26_000_000), 413, /larger than any photo/],
   ])('%s is refused with a clear word', async (_, make, status, message) => {
@@ -78,7 +119,11 @@ describe('a picture of a block', () => {
 
 /** A tiny file whose head promises 30,000 × 30,000 dots. */
 async function hugePng(): Promise<Buffer> {
-  const png = Buffer.from(await sharp({ create: { width: 8, height: 8, channels: 3, background: '#fff' } }).png().toBuffer());
+  const png = Buffer.from(
+    await sharp({ create: { width: 8, height: 8, channels: 3, background: '#fff' } })
+      .png()
+      .toBuffer(),
+  );
   png.writeUInt32BE(30_000, 16);
   png.writeUInt32BE(30_000, 20);
   png.writeUInt32BE(crc32(png.subarray(12, 29)), 29);
@@ -96,9 +141,17 @@ function crc32(bytes: Buffer): number {
 }
 
 describe('pictures no quilt names', () => {
-  const kept = (id: string, made: string) => new PictureRepository(knex).insert({ id, bytes: Buffer.from('x'), created_at: made });
+  const kept = (id: string, made: string) =>
+    new PictureRepository(knex).insert({ id, bytes: Buffer.from('x'), created_at: made });
   const quilt = (id: string, picture: string, removed: string | null) =>
-    new QuiltRepository(knex).insert({ id, revision: 1, plan: JSON.stringify({ pile: [{ picture }] }), created_at: '', updated_at: '', removed_at: removed });
+    new QuiltRepository(knex).insert({
+      id,
+      revision: 1,
+      plan: JSON.stringify({ pile: [{ picture }] }),
+      created_at: '',
+      updated_at: '',
+      removed_at: removed,
+    });
   test('go when they are old; those that a quilt names stay, even one taken off the shelf', async () => {
     const [old, young] = ['2026-01-01T00:00:00.000Z', '2026-11-20T00:00:00.000Z'];
     await kept('named-000001', old);
@@ -110,6 +163,7 @@ describe('pictures no quilt names', () => {
     const pictures = new PictureRepository(knex);
     expect(await sweepPictures(pictures, outside.now())).toBe(1);
     expect(await pictures.find('forgotten-001')).toBeUndefined();
-    for (const id of ['named-000001', 'put-away-0001', 'just-made-001']) expect(await pictures.find(id)).toBeDefined();
+    for (const id of ['named-000001', 'put-away-0001', 'just-made-001'])
+      expect(await pictures.find(id)).toBeDefined();
   });
 });

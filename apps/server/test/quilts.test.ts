@@ -12,10 +12,15 @@ import { seedDemo } from '../src/seed/seed.ts';
 let knex: Knex;
 let tick = 0;
 let ids = 0;
-const outside = { now: () => new Date(Date.UTC(2026, 10, 24, 8, 0, tick++)), newId: () => `quilt-${ids++}`, random: () => 0.5 };
+const outside = {
+  now: () => new Date(Date.UTC(2026, 10, 24, 8, 0, tick++)),
+  newId: () => `quilt-${ids++}`,
+  random: () => 0.5,
+};
 const app = (log?: (line: string) => void) => createApp({ knex, outside, ...(log ? { log } : {}) });
 const plan = startPlan('sashed-sampler');
-const add = async () => (await request(app()).post('/api/quilts').send({ plan })).body as { id: string; revision: number };
+const add = async () =>
+  (await request(app()).post('/api/quilts').send({ plan })).body as { id: string; revision: number };
 
 beforeEach(async () => {
   tick = 0;
@@ -34,7 +39,9 @@ describe('quilts over HTTP', () => {
   test('a write raises the revision; last worked on comes first', async () => {
     const first = await add();
     await add();
-    const saved = await request(app()).put(`/api/quilts/${first.id}`).send({ revision: 1, plan: { ...plan, title: 'Renamed' } });
+    const saved = await request(app())
+      .put(`/api/quilts/${first.id}`)
+      .send({ revision: 1, plan: { ...plan, title: 'Renamed' } });
     expect(saved.status).toBe(200);
     expect(saved.body).toMatchObject({ revision: 2, plan: { title: 'Renamed' } });
     expect((await request(app()).get('/api/quilts')).body[0].id).toBe(first.id);
@@ -42,17 +49,27 @@ describe('quilts over HTTP', () => {
 
   test('a stale write is refused with the newer quilt, and nothing is overwritten', async () => {
     const { id } = await add();
-    await request(app()).put(`/api/quilts/${id}`).send({ revision: 1, plan: { ...plan, title: 'First tab' } });
-    const stale = await request(app()).put(`/api/quilts/${id}`).send({ revision: 1, plan: { ...plan, title: 'Second tab' } });
+    await request(app())
+      .put(`/api/quilts/${id}`)
+      .send({ revision: 1, plan: { ...plan, title: 'First tab' } });
+    const stale = await request(app())
+      .put(`/api/quilts/${id}`)
+      .send({ revision: 1, plan: { ...plan, title: 'Second tab' } });
     expect(stale.status).toBe(409);
-    expect(stale.body).toMatchObject({ code: 'stale', details: { revision: 2, plan: { title: 'First tab' } } });
+    expect(stale.body).toMatchObject({
+      code: 'stale',
+      details: { revision: 2, plan: { title: 'First tab' } },
+    });
     expect(stale.body.message).toContain('Nothing was overwritten');
     expect((await request(app()).get(`/api/quilts/${id}`)).body.plan.title).toBe('First tab');
   });
 
   test('of two writes at once, exactly one is taken', async () => {
     const { id } = await add();
-    const write = (title: string) => request(app()).put(`/api/quilts/${id}`).send({ revision: 1, plan: { ...plan, title } });
+    const write = (title: string) =>
+      request(app())
+        .put(`/api/quilts/${id}`)
+        .send({ revision: 1, plan: { ...plan, title } });
     const statuses = (await Promise.all([write('A'), write('B'), write('C')])).map((r) => r.status).sort();
     expect(statuses).toEqual([200, 409, 409]);
   });
@@ -73,16 +90,23 @@ describe('quilts over HTTP', () => {
   ])('%s is refused in words, with its place', async (_, body, status, code, message) => {
     const answer = await request(app()).post('/api/quilts').send(body);
     expect(answer.status).toBe(status);
-    expect(answer.body).toMatchObject({ code, message: expect.stringMatching(message), details: expect.any(Array) });
+    expect(answer.body).toMatchObject({
+      code,
+      message: expect.stringMatching(message),
+      details: expect.any(Array),
+    });
     expect((await request(app()).get('/api/quilts')).body).toEqual([]);
   });
 
   test('bad JSON, a body too large, a missing revision, a wrong address', async () => {
-    const send = (body: string) => request(app()).post('/api/quilts').set('content-type', 'application/json').send(body);
+    const send = (body: string) =>
+      request(app()).post('/api/quilts').set('content-type', 'application/json').send(body);
     expect((await send('{"plan":')).body).toMatchObject({ code: 'not-json' });
     expect((await send(JSON.stringify({ plan: 'x'.repeat(5_000_000) }))).status).toBe(413);
     const { id } = await add();
-    expect((await request(app()).put(`/api/quilts/${id}`).send({ plan })).body).toMatchObject({ code: 'bad-request' });
+    expect((await request(app()).put(`/api/quilts/${id}`).send({ plan })).body).toMatchObject({
+      code: 'bad-request',
+    });
     expect((await request(app()).get('/api/nothing')).body).toMatchObject({ code: 'no-such-address' });
     expect((await request(app()).get('/api/quilts/none')).body).toMatchObject({ code: 'no-such-quilt' });
   });
@@ -90,7 +114,9 @@ describe('quilts over HTTP', () => {
   test('a full disk is said to be one', async () => {
     const full = Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
     jest.spyOn(QuiltRepository.prototype, 'insert').mockRejectedValueOnce(full);
-    expect((await request(app()).post('/api/quilts').send({ plan })).body).toMatchObject({ code: 'disk-full' });
+    expect((await request(app()).post('/api/quilts').send({ plan })).body).toMatchObject({
+      code: 'disk-full',
+    });
   });
 
   test('a quilt that cannot be read does not hide the others', async () => {
@@ -133,17 +159,23 @@ describe('on disk', () => {
     opened.push(second);
     expect(await new QuiltRepository(second).count()).toBe(count);
     // The shelf has quilts: seeding again adds none.
-    expect(await seedDemo(new QuiltRepository(second), outside, path.resolve(__dirname, '../../../demo'))).toBe(0);
+    expect(
+      await seedDemo(new QuiltRepository(second), outside, path.resolve(__dirname, '../../../demo')),
+    ).toBe(0);
   });
 
   test('the potting-shed quilt is seeded with the thirty blocks of its table', async () => {
     await seedDemo(new QuiltRepository(knex), outside, path.resolve(__dirname, '../../../demo'));
-    const list = (await request(app()).get('/api/quilts')).body as { plan: { title: string; pile: unknown[] } }[];
+    const list = (await request(app()).get('/api/quilts')).body as {
+      plan: { title: string; pile: unknown[] };
+    }[];
     expect(list.find((q) => q.plan.title === 'Potting-shed raffle quilt')!.plan.pile).toHaveLength(30);
   });
 
   test('a demo plan that cannot be read is named', async () => {
     writeFileSync(path.join(folder, 'odd.plan.json'), '{"schemaVersion": 1}');
-    await expect(seedDemo(new QuiltRepository(knex), outside, folder)).rejects.toThrow(/demo\/odd\.plan\.json/);
+    await expect(seedDemo(new QuiltRepository(knex), outside, folder)).rejects.toThrow(
+      /demo\/odd\.plan\.json/,
+    );
   });
 });

@@ -51,7 +51,12 @@ describe('over HTTP', () => {
     const server = createApp({ knex, outside }).listen(0);
     await once(server, 'listening');
     const at = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/tape`;
-    const post = (path: string, body: object) => fetch(`${at}/${path}`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    const post = (path: string, body: object) =>
+      fetch(`${at}/${path}`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      });
     const stream = await fetch(`${at}/readings`);
     const reader = stream.body!.getReader();
     const next = async () => new TextDecoder().decode((await reader.read()).value);
@@ -61,11 +66,16 @@ describe('over HTTP', () => {
     await post('carry', { inReach: false });
     expect((await reader.read()).done).toBe(true);
     expect((await fetch(`${at}/readings`)).status).toBe(503);
-    expect((await (await post('squeeze', { millimetres: 100 })).json()) as object).toMatchObject({ code: 'tape-out-of-reach' });
+    expect((await (await post('squeeze', { millimetres: 100 })).json()) as object).toMatchObject({
+      code: 'tape-out-of-reach',
+    });
     server.close();
     server.closeAllConnections();
   });
   test('asked for nonsense', async () => {
-    for (const body of [{}, { millimetres: -4 }, { millimetres: 'long' }]) expect((await request(createApp({ knex, outside })).post('/api/tape/squeeze').send(body)).status).toBe(400);
+    for (const body of [{}, { millimetres: -4 }, { millimetres: 'long' }])
+      expect((await request(createApp({ knex, outside })).post('/api/tape/squeeze').send(body)).status).toBe(
+        400,
+      );
   });
 });

@@ -12,8 +12,17 @@ import { SizeChoices } from '../src/stages/blocks/SizeChoices.tsx';
 import { TapePanel } from '../src/stages/blocks/TapePanel.tsx';
 import { readTable } from '../src/stages/blocks/readTable.ts';
 
-const block = (id: string, width: number | null, more: Partial<PileBlock> = {}): PileBlock => ({ id, name: id.toUpperCase(), width, height: width, ...more });
-const plan: Plan = { ...startPlan('sashed-sampler'), pile: [block('b1', 12.5), block('b2', 12.5), block('b3', 12.25)] };
+const block = (id: string, width: number | null, more: Partial<PileBlock> = {}): PileBlock => ({
+  id,
+  name: id.toUpperCase(),
+  width,
+  height: width,
+  ...more,
+});
+const plan: Plan = {
+  ...startPlan('sashed-sampler'),
+  pile: [block('b1', 12.5), block('b2', 12.5), block('b3', 12.25)],
+};
 
 describe('changes of the pile', () => {
   test('one block changed; a field given as undefined goes', () => {
@@ -23,25 +32,46 @@ describe('changes of the pile', () => {
     expect(marked.pile[0]).toBe(plan.pile[0]);
   });
   test('more blocks get ids nobody has', () => {
-    const more = withMoreBlocks({ ...plan, pile: [...plan.pile, block('b5', 12)] }, [{ name: 'New', width: null, height: null }, { name: 'Newer', width: null, height: null }]);
+    const more = withMoreBlocks({ ...plan, pile: [...plan.pile, block('b5', 12)] }, [
+      { name: 'New', width: null, height: null },
+      { name: 'Newer', width: null, height: null },
+    ]);
     expect(new Set(more.pile.map((b) => b.id)).size).toBe(more.pile.length);
     expect(more.pile.at(-1)!.name).toBe('Newer');
   });
   test('taken off; put in place; sizes filled in from a block on', () => {
     expect(withoutBlocks(plan, ['b1', 'b3']).pile.map((b) => b.id)).toEqual(['b2']);
-    expect(withPile({ ...plan, wall: [{ block: 'b1', turn: 0, locked: false }] }, [block('n', 12)])).toMatchObject({ pile: [{ id: 'n' }], wall: [] });
+    expect(
+      withPile({ ...plan, wall: [{ block: 'b1', turn: 0, locked: false }] }, [block('n', 12)]),
+    ).toMatchObject({ pile: [{ id: 'n' }], wall: [] });
     const filled = withSizesFrom(plan, 1, [block('x', 10), block('y', 11), block('z', 12)]);
-    expect(filled.pile.map((b) => [b.id, b.width])).toEqual([['b1', 12.5], ['b2', 10], ['b3', 11]]);
+    expect(filled.pile.map((b) => [b.id, b.width])).toEqual([
+      ['b1', 12.5],
+      ['b2', 10],
+      ['b3', 11],
+    ]);
   });
 });
 
 describe('a length in the table', () => {
-  function Cell({ start, onCommit }: { start: number | null; onCommit: (value: number | null) => string | null }) {
+  function Cell({
+    start,
+    onCommit,
+  }: {
+    start: number | null;
+    onCommit: (value: number | null) => string | null;
+  }) {
     const [value, setValue] = useState(start);
     const [problem, setProblem] = useState<string | null>(null);
     return (
       <>
-        <LengthCell label="A, width" cell="0-width" value={value} unit="in" onProblem={setProblem} onFocus={() => undefined}
+        <LengthCell
+          label="A, width"
+          cell="0-width"
+          value={value}
+          unit="in"
+          onProblem={setProblem}
+          onFocus={() => undefined}
           onCommit={(v) => {
             const wrong = onCommit(v);
             if (wrong === null) setValue(v);
@@ -63,7 +93,9 @@ describe('a length in the table', () => {
     expect(onCommit).toHaveBeenLastCalledWith(12.5);
   });
   test('emptied it is not measured; what cannot be stays, marked, until Escape', async () => {
-    const onCommit = jest.fn((value: number | null) => (value !== null && value > 60 ? 'That cannot be right.' : null));
+    const onCommit = jest.fn((value: number | null) =>
+      value !== null && value > 60 ? 'That cannot be right.' : null,
+    );
     render(<Cell start={12.5} onCommit={onCommit} />);
     const cell = screen.getByLabelText('A, width');
     await userEvent.clear(cell);
@@ -82,7 +114,11 @@ describe('a length in the table', () => {
 describe('the pile by kind', () => {
   test('counts, sizes, and one kind at a time', async () => {
     const onChoose = jest.fn();
-    const pile = [block('a', 12.5, { kind: 'Star' }), block('b', 12.25, { kind: 'star' }), block('c', null, { kind: 'Cross' })];
+    const pile = [
+      block('a', 12.5, { kind: 'Star' }),
+      block('b', 12.25, { kind: 'star' }),
+      block('c', null, { kind: 'Cross' }),
+    ];
     const { rerender } = render(<KindsSection pile={pile} unit="in" chosen={null} onChoose={onChoose} />);
     const star = screen.getByRole('button', { name: /2 star/ });
     expect(star.textContent).toContain('12 1/4 to 12 1/2');
@@ -103,7 +139,11 @@ describe('what to cut them to', () => {
     store.dispatch(planOpened(plan));
     store.dispatch(clearHistory());
     const onCut = jest.fn();
-    render(<Provider store={store}><SizeChoices cut={{ width: cut, height: cut }} onCut={onCut} /></Provider>);
+    render(
+      <Provider store={store}>
+        <SizeChoices cut={{ width: cut, height: cut }} onCut={onCut} />
+      </Provider>,
+    );
     return { store, onCut };
   }
   test('the proposal first, each with its cost; choosing one moves the line', async () => {
@@ -117,7 +157,9 @@ describe('what to cut them to', () => {
   });
   test('at another size what would change is listed, and taking it makes the quilt for that block', async () => {
     const { store } = show(12.25);
-    expect(within(screen.getByRole('list', { name: 'What would change' })).getAllByRole('listitem').length).toBeGreaterThan(3);
+    expect(
+      within(screen.getByRole('list', { name: 'What would change' })).getAllByRole('listitem').length,
+    ).toBeGreaterThan(3);
     await userEvent.click(screen.getByRole('button', { name: /Make the quilt for/ }));
     expect(store.getState().plan.present!.block).toEqual({ width: 11.75, height: 11.75 });
   });
@@ -160,11 +202,22 @@ describe('the tape', () => {
 });
 
 describe('a table from a file', () => {
-  const files = (file: { name: string; size: number; text: () => Promise<string> }) => [file] as unknown as FileList;
+  const files = (file: { name: string; size: number; text: () => Promise<string> }) =>
+    [file] as unknown as FileList;
   test('none, too large, unreadable, good', async () => {
     expect(await readTable(null, 'in')).toBeNull();
-    expect((await readTable(files({ name: 'a.csv', size: 9e6, text: async () => '' }), 'in'))!.problems[0]).toContain('larger than any table');
-    expect((await readTable(files({ name: 'a.csv', size: 9, text: async () => Promise.reject(new Error('no')) }), 'in'))!.problems[0]).toContain('could not be read');
-    expect((await readTable(files({ name: 'a.csv', size: 9, text: async () => 'width,height\n10,10' }), 'in'))!.blocks).toHaveLength(1);
+    expect(
+      (await readTable(files({ name: 'a.csv', size: 9e6, text: async () => '' }), 'in'))!.problems[0],
+    ).toContain('larger than any table');
+    expect(
+      (await readTable(
+        files({ name: 'a.csv', size: 9, text: async () => Promise.reject(new Error('no')) }),
+        'in',
+      ))!.problems[0],
+    ).toContain('could not be read');
+    expect(
+      (await readTable(files({ name: 'a.csv', size: 9, text: async () => 'width,height\n10,10' }), 'in'))!
+        .blocks,
+    ).toHaveLength(1);
   });
 });

@@ -82,7 +82,13 @@ test('a count field keeps a number that cannot be, with its reason', async () =>
 });
 
 test('a figure opens its working', async () => {
-  render(<Why figure={{ value: 8, kind: 'length', working: ['7.071 short side + 7/8 = 7.946', 'next 1/8 up: 8″'] }} text="8″" what="8″" />);
+  render(
+    <Why
+      figure={{ value: 8, kind: 'length', working: ['7.071 short side + 7/8 = 7.946', 'next 1/8 up: 8″'] }}
+      text="8″"
+      what="8″"
+    />,
+  );
   await userEvent.click(screen.getByRole('button', { name: '8″: why 8″' }));
   expect(screen.getByRole('dialog').textContent).toContain('next 1/8 up: 8″');
 });

@@ -7,7 +7,11 @@ import { CounterPage } from '../src/counter/CounterPage.tsx';
 import { answer, answerWith } from './support/network.ts';
 import { choose, type } from './support/show.tsx';
 
-beforeEach(() => Object.assign(globalThis, { matchMedia: () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }) }));
+beforeEach(() =>
+  Object.assign(globalThis, {
+    matchMedia: () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }),
+  }),
+);
 
 const show = (topic: string) =>
   render(
@@ -24,8 +28,15 @@ const said = () => screen.getByRole('region', { name: 'Answer' }).textContent!.r
 
 describe('every question has an answer, drawn', () => {
   test.each([
-    ['setting-triangles', /18 ?1\/4/], ['quilt-size', /36×48/], ['sashing', /42×551\/2″,12blocks/], ['binding', /8strips,5\/8yd.*whichwouldnotgetround7/], ['bias', /Asquareof29″/],
-    ['backing', /2panels,horizontalseams,37\/8yd/], ['flange', /7strips,1\/4yd/], ['prairie-points', /70points/], ['quilted-blocks', /Rowstrips,cutlong39″/],
+    ['setting-triangles', /18 ?1\/4/],
+    ['quilt-size', /36×48/],
+    ['sashing', /42×551\/2″,12blocks/],
+    ['binding', /8strips,5\/8yd.*whichwouldnotgetround7/],
+    ['bias', /Asquareof29″/],
+    ['backing', /2panels,horizontalseams,37\/8yd/],
+    ['flange', /7strips,1\/4yd/],
+    ['prairie-points', /70points/],
+    ['quilted-blocks', /Rowstrips,cutlong39″/],
   ])('%s', (topic, words) => {
     show(topic);
     expect(said()).toMatch(words);
@@ -36,7 +47,11 @@ describe('every question has an answer, drawn', () => {
 test('strips lie on the cloth that is asked for, the last as far as it is used', () => {
   show('binding');
   // Round 60 × 72 and 10 more is 274, and seven joins take 17 1/2": seven strips of 40 and 11 1/2 of the eighth, 20" of cloth, sold as 22 1/2.
-  expect(screen.getByRole('img', { name: '8 strips on 22 1/2″ of fabric, the last used for 11 1/2″' }).getAttribute('viewBox')).toBe('0 0 40 22.5');
+  expect(
+    screen
+      .getByRole('img', { name: '8 strips on 22 1/2″ of fabric, the last used for 11 1/2″' })
+      .getAttribute('viewBox'),
+  ).toBe('0 0 40 22.5');
 });
 
 test('choices read as words; another grain is drawn and answered for itself', async () => {
@@ -75,7 +90,11 @@ test('a quilt is made of an answer; out of reach, that is said and the answer st
     if (request.method === 'POST') sent = JSON.parse(await request.text()) as typeof sent;
     return answer(201, { id: 'q9', revision: 1, updatedAt: '', plan: sent?.plan });
   });
-  await userEvent.click(within(screen.getByRole('region', { name: 'Answer' })).getByRole('button', { name: 'Make a quilt of this' }));
+  await userEvent.click(
+    within(screen.getByRole('region', { name: 'Answer' })).getByRole('button', {
+      name: 'Make a quilt of this',
+    }),
+  );
   expect(await screen.findByText('opened')).toBeTruthy();
   expect(sent!.plan.target).toEqual({ of: 'size', width: 60, height: 72 });
 });

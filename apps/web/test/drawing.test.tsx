@@ -8,12 +8,32 @@ import { seamPath } from '../src/drawing/paths.ts';
 import { Tape } from '../src/drawing/Tape.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');
-const pile = (count: number): Plan['pile'] => Array.from({ length: count }, (_, i) => ({ id: `b${i}`, name: `B${i}`, face: i % 2 ? 'star' : 'pinwheel', colours: ['#112233', '#445566'], width: 12.5, height: 12.5 }));
+const pile = (count: number): Plan['pile'] =>
+  Array.from({ length: count }, (_, i) => ({
+    id: `b${i}`,
+    name: `B${i}`,
+    face: i % 2 ? 'star' : 'pinwheel',
+    colours: ['#112233', '#445566'],
+    width: 12.5,
+    height: 12.5,
+  }));
 
 function tape(onMove = jest.fn((): string | null => null), direction: 'across' | 'down' = 'across') {
   const { layout } = computeQuilt(plan);
   render(
-    <Tape direction={direction} bands={layout.bands[direction]} unit="in" scale={8} start={50} offset={50} colourOf={() => '#2e4a5f'} pointed={[]} onPoint={jest.fn()} partsOf={() => ['upright', 'level']} onMove={onMove} />,
+    <Tape
+      direction={direction}
+      bands={layout.bands[direction]}
+      unit="in"
+      scale={8}
+      start={50}
+      offset={50}
+      colourOf={() => '#2e4a5f'}
+      pointed={[]}
+      onPoint={jest.fn()}
+      partsOf={() => ['upright', 'level']}
+      onMove={onMove}
+    />,
   );
   return onMove;
 }
@@ -22,7 +42,10 @@ describe('a tape', () => {
   test('one grip for each width one can choose, in the tab order, saying its width', () => {
     tape();
     const grips = screen.getAllByRole('slider');
-    expect(grips.map((g) => [g.getAttribute('aria-label'), g.getAttribute('aria-valuetext')])).toEqual([['Border 1 width', '4″'], ['Sash width', '1 1/2″']]);
+    expect(grips.map((g) => [g.getAttribute('aria-label'), g.getAttribute('aria-valuetext')])).toEqual([
+      ['Border 1 width', '4″'],
+      ['Sash width', '1 1/2″'],
+    ]);
     expect(grips.every((g) => g.tabIndex === 0)).toBe(true);
   });
   test('arrow keys move by one mark of the ruler, either way', async () => {
@@ -37,7 +60,11 @@ describe('a tape', () => {
     const onMove = tape(undefined, 'down');
     act(() => screen.getByRole('slider', { name: 'Border 1 width' }).focus());
     await userEvent.keyboard('{ArrowUp}');
-    expect(onMove).toHaveBeenLastCalledWith({ what: 'border', index: 0, side: 'ends' }, 4.125, expect.any(String));
+    expect(onMove).toHaveBeenLastCalledWith(
+      { what: 'border', index: 0, side: 'ends' },
+      4.125,
+      expect.any(String),
+    );
   });
   test('a width that cannot be is said in the bubble', async () => {
     tape(jest.fn(() => 'A sash of 13″ is wider than the block.'));
@@ -53,7 +80,12 @@ describe('a tape', () => {
 });
 
 describe('the drawing', () => {
-  const draw = (drawn: Plan) => render(<svg><QuiltArt plan={drawn} layout={layOut(drawn)} /></svg>).container;
+  const draw = (drawn: Plan) =>
+    render(
+      <svg>
+        <QuiltArt plan={drawn} layout={layOut(drawn)} />
+      </svg>,
+    ).container;
   test('a block for each of the pile, each look defined once', () => {
     const svg = draw({ ...plan, pile: pile(12) });
     expect(svg.querySelectorAll('use')).toHaveLength(12);
@@ -61,7 +93,10 @@ describe('the drawing', () => {
   });
   test('two blocks that change places leave every other one’s reference as it was', () => {
     const blocks = pile(12).map((b, i) => ({ ...b, colours: [`#11223${i.toString(16)}`, '#445566'] }));
-    const references = (drawn: Plan['pile']) => [...draw({ ...plan, pile: drawn }).querySelectorAll('use')].map((use) => use.getAttribute('href')!.split('-').at(-1));
+    const references = (drawn: Plan['pile']) =>
+      [...draw({ ...plan, pile: drawn }).querySelectorAll('use')].map((use) =>
+        use.getAttribute('href')!.split('-').at(-1),
+      );
     const before = references(blocks);
     const after = references([blocks[11]!, ...blocks.slice(1, 11), blocks[0]!]);
     expect(new Set(before).size).toBe(12);
@@ -83,14 +118,35 @@ describe('the drawing', () => {
     expect(partPath(layOut(plan), 'nothing')).toBe('');
   });
   test('a face is laid on its block, turned with it', () => {
-    expect(ontoOutline([{ x: 1, y: 2 }, { x: 4, y: 2 }, { x: 4, y: 5 }, { x: 1, y: 5 }])).toBe('matrix(3 0 0 3 1 2)');
-    expect(ontoOutline([{ x: 5, y: 0 }, { x: 10, y: 5 }, { x: 5, y: 10 }, { x: 0, y: 5 }])).toBe('matrix(5 5 -5 5 5 0)');
+    expect(
+      ontoOutline([
+        { x: 1, y: 2 },
+        { x: 4, y: 2 },
+        { x: 4, y: 5 },
+        { x: 1, y: 5 },
+      ]),
+    ).toBe('matrix(3 0 0 3 1 2)');
+    expect(
+      ontoOutline([
+        { x: 5, y: 0 },
+        { x: 10, y: 5 },
+        { x: 5, y: 10 },
+        { x: 0, y: 5 },
+      ]),
+    ).toBe('matrix(5 5 -5 5 5 0)');
   });
 });
 
 test('seams of a backing: one between two slabs that lie side by side, none round the outside, blocks let in have none', () => {
   const slab = (what: Slab['what'], x: number, width: number): Slab => ({ what, x, y: 0, width, height: 90 });
   expect(seamPath([slab('panel', 0, 40)])).toBe('');
-  expect(seamPath([slab('panel', 0, 40), slab('stripe', 40, 6), slab('panel', 46, 40), slab('block', 41, 4)])).toBe('M40 0V90M46 0V90');
-  expect(seamPath([{ ...slab('panel', 0, 80), height: 40 }, { ...slab('panel', 0, 80), y: 40, height: 40 }])).toBe('M0 40H80');
+  expect(
+    seamPath([slab('panel', 0, 40), slab('stripe', 40, 6), slab('panel', 46, 40), slab('block', 41, 4)]),
+  ).toBe('M40 0V90M46 0V90');
+  expect(
+    seamPath([
+      { ...slab('panel', 0, 80), height: 40 },
+      { ...slab('panel', 0, 80), y: 40, height: 40 },
+    ]),
+  ).toBe('M0 40H80');
 });

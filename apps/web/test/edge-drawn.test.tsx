@@ -7,12 +7,20 @@ import { choose, show as showOf } from './support/show.tsx';
 
 const plan = startPlan('sashed-sampler');
 const show = (edge: Partial<Plan['edge']> = {}, binding: Partial<Plan['binding']> = {}) => {
-  const { store, now } = showOf(<EdgeStage />, { ...plan, edge: { ...plan.edge, ...edge }, binding: { ...plan.binding, ...binding } });
+  const { store, now } = showOf(<EdgeStage />, {
+    ...plan,
+    edge: { ...plan.edge, ...edge },
+    binding: { ...plan.binding, ...binding },
+  });
   return { now, quilt: () => selectQuilt(store.getState()) };
 };
 const view = (name: string) => userEvent.click(screen.getByRole('radio', { name }));
 /** Every number in a path, in order. */
-const numbers = (path: Element) => path.getAttribute('d')!.match(/-?\d+(\.\d+)?(e-?\d+)?/g)?.map(Number) ?? [];
+const numbers = (path: Element) =>
+  path
+    .getAttribute('d')!
+    .match(/-?\d+(\.\d+)?(e-?\d+)?/g)
+    ?.map(Number) ?? [];
 
 describe('in close-up', () => {
   test('the corner that is shaped is shown: at the foot where only the foot is', () => {
@@ -56,7 +64,9 @@ describe('all round', () => {
   test('points: as many as the figures count, each as high as half its square less a seam', async () => {
     const { quilt } = show({ finishes: ['prairie-points'] });
     await view('All round');
-    const drawn = [...screen.getByTestId('edge-round').querySelectorAll('path')].map(numbers).filter((n) => n.length === 6 && n[1] === 0 && n[5] === 0 && n[3]! < 0);
+    const drawn = [...screen.getByTestId('edge-round').querySelectorAll('path')]
+      .map(numbers)
+      .filter((n) => n.length === 6 && n[1] === 0 && n[5] === 0 && n[3]! < 0);
     expect(drawn.length).toBe(quilt().edge.points!.total.value);
     for (const [, , , tip] of drawn) expect(-tip!).toBeCloseTo(pointHeight(4, 0.25), 9);
     expect(document.body.textContent).toContain('left open to turn, 6″');
@@ -69,7 +79,9 @@ describe('bias plan', () => {
     await view('Bias plan');
     const strips = screen.getByTestId('bias-strips');
     const { cut } = quilt().edge.binding!.bias!;
-    const said = [...strips.querySelectorAll('text')].map((t) => Number.parseInt(t.textContent!, 10)).sort((a, b) => a - b);
+    const said = [...strips.querySelectorAll('text')]
+      .map((t) => Number.parseInt(t.textContent!, 10))
+      .sort((a, b) => a - b);
     expect(said).toEqual(cut!.strips.map((_, i) => i + 1));
     expect(document.body.textContent!.replace(/\s/g, '')).toContain('firstcut11/4″fromthedoublefold');
   });
@@ -77,15 +89,22 @@ describe('bias plan', () => {
     const { quilt } = show({ shape: 'rounded' }, { grain: 'bias-tube' });
     await view('Bias plan');
     // The oblong, the lanes and the seam.
-    expect(screen.getByTestId('bias-tube').querySelectorAll('path')).toHaveLength(2 + quilt().edge.binding!.bias!.tube!.lanes);
+    expect(screen.getByTestId('bias-tube').querySelectorAll('path')).toHaveLength(
+      2 + quilt().edge.binding!.bias!.tube!.lanes,
+    );
   });
   test('with a flange built in the strips are as wide as the main one', async () => {
-    const { quilt } = show({ shape: 'rounded' }, { grain: 'bias-square', flange: { visible: 0.125, fabric: 'accent' } });
+    const { quilt } = show(
+      { shape: 'rounded' },
+      { grain: 'bias-square', flange: { visible: 0.125, fabric: 'accent' } },
+    );
     const { binding } = quilt().edge;
     // 2 1/2" folded is 1 1/4": the main strip is 1/4" narrower than half of both.
     expect(binding!.cutWidth).toBe(binding!.flange!.main.value);
     expect(binding!.cutWidth).toBeLessThan(2.5);
-    const steps = within(screen.getByRole('list', { name: 'Order of cutting and joining' })).getAllByRole('listitem').map((li) => li.textContent!.replace(/\s/g, ''));
+    const steps = within(screen.getByRole('list', { name: 'Order of cutting and joining' }))
+      .getAllByRole('listitem')
+      .map((li) => li.textContent!.replace(/\s/g, ''));
     expect(steps.join()).toMatch(/oftheflange’sclothcutstripsof/);
   });
   test('straight strips have no bias plan; leaving bias goes back to the corner', async () => {
@@ -118,6 +137,8 @@ test('a binding shows as wide as the figures say, flange and all', async () => {
   const { quilt } = show({ finishes: ['flange', 'binding'] });
   await view('All round');
   const finished = quilt().edge.binding!.finished.value;
-  const widths = [...screen.getByTestId('edge-round').querySelectorAll('path[stroke-width]')].map((p) => Number(p.getAttribute('stroke-width')));
+  const widths = [...screen.getByTestId('edge-round').querySelectorAll('path[stroke-width]')].map((p) =>
+    Number(p.getAttribute('stroke-width')),
+  );
   expect(widths).toContain(2 * finished);
 });

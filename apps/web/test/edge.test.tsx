@@ -9,7 +9,12 @@ import { selectQuilt } from '../src/quilt/selectors.ts';
 import { choose, show as showOf, type } from './support/show.tsx';
 
 const plan = startPlan('sashed-sampler');
-const show = (edge: Partial<Plan['edge']> = {}, binding: Partial<Plan['binding']> = {}) => showOf(<EdgeStage />, { ...plan, edge: { ...plan.edge, ...edge }, binding: { ...plan.binding, ...binding } });
+const show = (edge: Partial<Plan['edge']> = {}, binding: Partial<Plan['binding']> = {}) =>
+  showOf(<EdgeStage />, {
+    ...plan,
+    edge: { ...plan.edge, ...edge },
+    binding: { ...plan.binding, ...binding },
+  });
 
 describe('finishes', () => {
   test('points beside a binding are refused with the reason, and one press uses them instead', async () => {
@@ -63,9 +68,18 @@ describe('binding', () => {
     await choose(/Fold$/, 'Single');
     await choose(/Cut$/, 'Bias, from a square');
     await choose(/Allowance$/, /next 10/);
-    expect(now().binding).toMatchObject({ stripWidth: 2.25, fold: 'single', grain: 'bias-square', school: 'round-up-sides' });
-    expect(screen.getByTestId('binding-figures').textContent).toMatch(/By the rule of the root.*It gives, joined/);
-    expect(screen.getByRole('list', { name: 'Order of cutting and joining' }).textContent).toMatch(/half a strip: 1 1\/8″/);
+    expect(now().binding).toMatchObject({
+      stripWidth: 2.25,
+      fold: 'single',
+      grain: 'bias-square',
+      school: 'round-up-sides',
+    });
+    expect(screen.getByTestId('binding-figures').textContent).toMatch(
+      /By the rule of the root.*It gives, joined/,
+    );
+    expect(screen.getByRole('list', { name: 'Order of cutting and joining' }).textContent).toMatch(
+      /half a strip: 1 1\/8″/,
+    );
   });
   test('a flange built in; leftovers used up', async () => {
     const { now } = show();
@@ -83,7 +97,13 @@ describe('binding', () => {
   test('where it begins is chosen, told when it is bad, and left to the figures again', async () => {
     const { now } = show();
     await type('Begin, from the left', '1');
-    expect(screen.getByText((_, node) => node?.getAttribute('role') === 'note' && /A join falls 3\/4″ from a corner/.test(node.textContent ?? ''))).toBeTruthy();
+    expect(
+      screen.getByText(
+        (_, node) =>
+          node?.getAttribute('role') === 'note' &&
+          /A join falls 3\/4″ from a corner/.test(node.textContent ?? ''),
+      ),
+    ).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Farthest from corners' }));
     expect(now().binding.start).toBeNull();
     expect(screen.getByTestId('binding-joins').textContent).toMatch(/Beginning and last join: bottom/);
@@ -91,11 +111,18 @@ describe('binding', () => {
 });
 
 describe('how it is made', () => {
-  const steps = () => within(screen.getByRole('list', { name: 'Order of cutting and joining' })).getAllByRole('listitem').map((li) => li.textContent!);
+  const steps = () =>
+    within(screen.getByRole('list', { name: 'Order of cutting and joining' }))
+      .getAllByRole('listitem')
+      .map((li) => li.textContent!);
   // Rule CT-1: where the work can hurt, the usual care.
   test('the cutter, the iron and the needle are told of', () => {
     show();
-    expect(screen.getByText(/Close the cutter at every put-down and cut away from yourself.*never leave an iron on.*Pins out before the needle meets them/)).toBeTruthy();
+    expect(
+      screen.getByText(
+        /Close the cutter at every put-down and cut away from yourself.*never leave an iron on.*Pins out before the needle meets them/,
+      ),
+    ).toBeTruthy();
   });
   // Rule BD-4.
   test('straight strips: cut, joined at 45°, folded, begun where the joins are best', () => {
@@ -107,7 +134,9 @@ describe('how it is made', () => {
   });
   test('one continuous strip is marked in lanes and joined into a tube', () => {
     show({ shape: 'rounded' }, { grain: 'bias-tube', fold: 'single' });
-    expect(steps().join()).toMatch(/corner to corner.*Mark \d+ lanes.*into a tube.*Press one long edge under/);
+    expect(steps().join()).toMatch(
+      /corner to corner.*Mark \d+ lanes.*into a tube.*Press one long edge under/,
+    );
   });
 });
 
@@ -138,16 +167,21 @@ test('the close-up measures what the figures say', () => {
 
 test('what the edge takes is on the cutting list', () => {
   showOf(<EdgeToCut />, { ...plan, edge: { ...plan.edge, finishes: ['flange', 'binding'] } });
-  expect(screen.getByTestId('binding').textContent).toMatch(/Flange, strips.*Binding, with corners and tails.*Strips, selvage to selvage/);
+  expect(screen.getByTestId('binding').textContent).toMatch(
+    /Flange, strips.*Binding, with corners and tails.*Strips, selvage to selvage/,
+  );
 });
 
 describe('templates to print', () => {
   test('each true to size in its own unit, with a square to check by', () => {
     showOf(<ScallopPage />, { ...plan, edge: { ...plan.edge, shape: 'scalloped' } });
-    expect(screen.getByRole('img', { name: 'Square to check the printing by' }).getAttribute('width')).toBe('1in');
+    expect(screen.getByRole('img', { name: 'Square to check the printing by' }).getAttribute('width')).toBe(
+      '1in',
+    );
     const templates = screen.getAllByTestId('template');
     expect(templates.length).toBeGreaterThanOrEqual(2);
-    for (const svg of templates) expect(svg.getAttribute('width')).toBe(`${svg.getAttribute('viewBox')!.split(' ')[2]}in`);
+    for (const svg of templates)
+      expect(svg.getAttribute('width')).toBe(`${svg.getAttribute('viewBox')!.split(' ')[2]}in`);
   });
   test('without scallops the way to them is said', () => {
     showOf(<ScallopPage />, plan);

@@ -11,7 +11,8 @@ import { show as showOf } from './support/show.tsx';
 
 const plan = startPlan('sashed-sampler');
 
-const show = (what: React.ReactNode, change: Partial<Plan> = {}) => showOf(what, { ...plan, ...change }).store;
+const show = (what: React.ReactNode, change: Partial<Plan> = {}) =>
+  showOf(what, { ...plan, ...change }).store;
 const now = (store: ReturnType<typeof show>) => store.getState().plan.present!;
 
 describe('the cutting list', () => {
@@ -20,7 +21,9 @@ describe('the cutting list', () => {
     const lines = within(screen.getByTestId('cutting-list')).getAllByRole('listitem');
     const { pieces } = selectQuilt(store.getState());
     expect(lines).toHaveLength(pieces.length);
-    lines.forEach((line, i) => expect(line.textContent).toContain(`${pieces[i]!.name}${pieces[i]!.count.value} at`));
+    lines.forEach((line, i) =>
+      expect(line.textContent).toContain(`${pieces[i]!.name}${pieces[i]!.count.value} at`),
+    );
   });
   test('pointing at a line lights its parts, leaving puts them out', async () => {
     const store = show(<CuttingList />);
@@ -31,7 +34,12 @@ describe('the cutting list', () => {
     expect(store.getState().view.pointed).toEqual([]);
   });
   test('triangles say what square they come from, and what is left over', () => {
-    show(<CuttingList />, { setting: { kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' }, block: { width: 10, height: 10 }, grid: { across: 1, down: 2 }, borders: [] });
+    show(<CuttingList />, {
+      setting: { kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' },
+      block: { width: 10, height: 10 },
+      grid: { across: 1, down: 2 },
+      borders: [],
+    });
     const list = screen.getByTestId('cutting-list').textContent!;
     expect(list).toContain('from 1 square of 15 1/2″, cut twice corner to corner; 2 left over');
     expect(list).toContain('from 2 squares of 8″, cut once corner to corner');
@@ -44,7 +52,21 @@ describe('the cutting list', () => {
 
 describe('what to buy', () => {
   test('each fabric with its shop cut; an unused one can be taken off, a used one cannot', async () => {
-    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'spare', name: 'Spare', colour: '#123456', usableWidth: 40, price: null, direction: 'none', alike: false, shrinkage: 0 }] });
+    const store = show(<Buying />, {
+      fabrics: [
+        ...plan.fabrics,
+        {
+          id: 'spare',
+          name: 'Spare',
+          colour: '#123456',
+          usableWidth: 40,
+          price: null,
+          direction: 'none',
+          alike: false,
+          shrinkage: 0,
+        },
+      ],
+    });
     expect(screen.getByTestId('shopping-list').textContent).toContain('5/8 yd');
     expect(screen.queryByRole('button', { name: 'Take Sash off the list' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Take Spare off the list' }));
@@ -58,13 +80,29 @@ describe('what to buy', () => {
     expect(now(store).fabrics[0]!.price).toBe(12);
     // 5/8 yd at 12.
     expect(screen.getByTestId('shopping-list').textContent).toMatch(/costs 7\.50/);
-    expect(screen.getByTestId('together').textContent).toBe('Together 7.50, without the 4 whose price is not said.');
+    expect(screen.getByTestId('together').textContent).toBe(
+      'Together 7.50, without the 4 whose price is not said.',
+    );
     await userEvent.clear(first!);
     await userEvent.tab();
     expect(now(store).fabrics[0]!.price).toBeNull();
   });
   test('a new fabric gets an id nobody has', async () => {
-    const store = show(<Buying />, { fabrics: [...plan.fabrics, { id: 'fabric-6', name: 'Six', colour: '#123456', usableWidth: 40, price: null, direction: 'none', alike: false, shrinkage: 0 }] });
+    const store = show(<Buying />, {
+      fabrics: [
+        ...plan.fabrics,
+        {
+          id: 'fabric-6',
+          name: 'Six',
+          colour: '#123456',
+          usableWidth: 40,
+          price: null,
+          direction: 'none',
+          alike: false,
+          shrinkage: 0,
+        },
+      ],
+    });
     await userEvent.click(screen.getByRole('button', { name: 'Add a fabric' }));
     const ids = now(store).fabrics.map((f) => f.id);
     expect(new Set(ids).size).toBe(ids.length);

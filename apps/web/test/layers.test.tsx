@@ -5,7 +5,11 @@ import { LayersToCut } from '../src/figures/UnderAndRound.tsx';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
 import { choose, show as showOf, type } from './support/show.tsx';
 
-const plan: Plan = { ...startPlan('sashed-sampler'), block: { width: 14, height: 14 }, grid: { across: 4, down: 5 } };
+const plan: Plan = {
+  ...startPlan('sashed-sampler'),
+  block: { width: 14, height: 14 },
+  grid: { across: 4, down: 5 },
+};
 const show = (change: Partial<Plan> = {}) => showOf(<LayersStage />, { ...plan, ...change });
 
 describe('backing', () => {
@@ -51,7 +55,11 @@ describe('batting', () => {
     await type('Piece 1, wide', '90');
     await type('Piece 1, long', '108');
     expect(now().batting.pieces).toEqual([{ width: 90, height: 108 }]);
-    expect(within(screen.getByRole('radiogroup', { name: 'Where the batting comes from' })).getAllByRole('radio')[0]!.closest('label')!.textContent).toContain('What is there: 90 × 108″');
+    expect(
+      within(screen.getByRole('radiogroup', { name: 'Where the batting comes from' }))
+        .getAllByRole('radio')[0]!
+        .closest('label')!.textContent,
+    ).toContain('What is there: 90 × 108″');
     await userEvent.click(screen.getByRole('button', { name: 'Take piece 1 off the list' }));
     expect(now().batting.pieces).toEqual([]);
   });
@@ -65,7 +73,9 @@ describe('quilting at home', () => {
     await choose(/Lines/, 'Along the seams');
     expect(now().quilting.marking).toBe('ditch');
     expect(marking.textContent).not.toContain('Lines to mark');
-    expect(screen.getByRole('list', { name: 'Basting and marking' }).textContent).toMatch(/pins a hand’s breadth apart/);
+    expect(screen.getByRole('list', { name: 'Basting and marking' }).textContent).toMatch(
+      /pins a hand’s breadth apart/,
+    );
   });
 });
 

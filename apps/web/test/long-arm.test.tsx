@@ -10,8 +10,18 @@ const start = startPlan('sashed-sampler');
 const plan: Plan = { ...start, quilting: { ...start.quilting, by: 'long-arm' } };
 const show = (change: Partial<Plan> = {}) => showOf(<LayersStage />, { ...plan, ...change });
 
-const takes: LongArmAnswer = { accepted: true, price: 96.5, ahead: 3, starts: '2026-12-09', ready: '2026-12-16', working: ['Three quilts are ahead of it.'] };
-const refuses: LongArmAnswer = { accepted: false, reasons: ['The backing stands out by 2″ at the sides; 4″ is wanted.', 'The batting is short.'] };
+const takes: LongArmAnswer = {
+  accepted: true,
+  price: 96.5,
+  ahead: 3,
+  starts: '2026-12-09',
+  ready: '2026-12-16',
+  working: ['Three quilts are ahead of it.'],
+};
+const refuses: LongArmAnswer = {
+  accepted: false,
+  reasons: ['The backing stands out by 2″ at the sides; 4″ is wanted.', 'The batting is short.'],
+};
 
 /** A finishing service that keeps what it was sent. */
 class Service {
@@ -125,7 +135,19 @@ test('its queue filled while one thought: the refusal is shown and nothing is bo
 });
 
 test('a quilt that changed since it was booked says both sizes and asks again', async () => {
-  show({ quilting: { ...plan.quilting, booking: { number: 'LA-7', width: 40, height: 50, price: 80, starts: '2026-12-09', ready: '2026-12-16' } } });
+  show({
+    quilting: {
+      ...plan.quilting,
+      booking: {
+        number: 'LA-7',
+        width: 40,
+        height: 50,
+        price: 80,
+        starts: '2026-12-09',
+        ready: '2026-12-16',
+      },
+    },
+  });
   expect(screen.getByTestId('booking').textContent).toMatch(/It was booked as 40 × 50″ and comes to/);
   await press('Ask again');
   await screen.findByText('Ask the finishing service');

@@ -18,8 +18,12 @@ class FakeServer {
     if (this.down) throw new TypeError('network');
     if (request.method === 'PUT') {
       this.puts++;
-      const { revision, plan: sent } = JSON.parse(await request.text()) as { revision: number; plan: typeof plan };
-      if (revision !== this.quilt.revision) return answer(409, { code: 'stale', message: 'stale', details: this.quilt });
+      const { revision, plan: sent } = JSON.parse(await request.text()) as {
+        revision: number;
+        plan: typeof plan;
+      };
+      if (revision !== this.quilt.revision)
+        return answer(409, { code: 'stale', message: 'stale', details: this.quilt });
       this.quilt = { ...this.quilt, revision: revision + 1, plan: sent };
       if (this.loseAnswer) {
         this.loseAnswer = false;
@@ -132,7 +136,8 @@ describe('a draft from an earlier visit', () => {
 });
 
 test('changes of one drag are undone as one', () => {
-  for (const sash of [1.625, 1.75, 1.875]) store.dispatch(planChanged({ ...plan, setting: { ...plan.setting, sash } as never }, 'drag-1'));
+  for (const sash of [1.625, 1.75, 1.875])
+    store.dispatch(planChanged({ ...plan, setting: { ...plan.setting, sash } as never }, 'drag-1'));
   store.dispatch(planChanged({ ...plan, title: 'After' }));
   expect(store.getState().plan.past).toHaveLength(2);
   store.dispatch(undo());

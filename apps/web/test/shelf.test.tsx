@@ -12,12 +12,26 @@ import { show as showOf } from './support/show.tsx';
 
 const start = startPlan('sashed-sampler');
 const three: [number, number, number] = [40, 40, 40];
-const sewn: Plan = { ...start, title: 'Sewn', borders: [], measured: [{ borders: 0, width: three, height: three }] };
-const counted: Plan = { ...start, title: 'Counted', pile: [{ id: 'a', name: 'A', width: null, height: null }] };
+const sewn: Plan = {
+  ...start,
+  title: 'Sewn',
+  borders: [],
+  measured: [{ borders: 0, width: three, height: three }],
+};
+const counted: Plan = {
+  ...start,
+  title: 'Counted',
+  pile: [{ id: 'a', name: 'A', width: null, height: null }],
+};
 
 /** A shelf in memory. */
 class ShelfServer {
-  quilts: StoredQuilt[] = [start, sewn, counted].map((plan, i) => ({ id: `q${i}`, revision: 1, updatedAt: '', plan }));
+  quilts: StoredQuilt[] = [start, sewn, counted].map((plan, i) => ({
+    id: `q${i}`,
+    revision: 1,
+    updatedAt: '',
+    plan,
+  }));
   gone: StoredQuilt[] = [];
   down = false;
   call = async (request: PlainRequest): Promise<Response> => {
@@ -41,14 +55,20 @@ class ShelfServer {
 }
 let server: ShelfServer;
 beforeEach(() => {
-  Object.assign(globalThis, { matchMedia: () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }) });
+  Object.assign(globalThis, {
+    matchMedia: () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }),
+  });
   server = new ShelfServer();
   answerWith((request) => server.call(request));
 });
 
 function Opened() {
   const { id, stage } = useParams();
-  return <p>{id} opened at {stage}</p>;
+  return (
+    <p>
+      {id} opened at {stage}
+    </p>
+  );
 }
 const show = () =>
   render(
@@ -69,7 +89,9 @@ describe('the shelf', () => {
     for (const [title, stage] of Object.entries(cards)) {
       const link = await screen.findByRole('link', { name: title });
       expect(link.getAttribute('href')).toMatch(new RegExp(`/quilts/q\\d/${stage}$`));
-      expect(link.parentElement!.textContent!.toLowerCase().replace(/\s/g, ' ')).toContain(`sashed · at ${stage}`);
+      expect(link.parentElement!.textContent!.toLowerCase().replace(/\s/g, ' ')).toContain(
+        `sashed · at ${stage}`,
+      );
     }
     await userEvent.click(screen.getByRole('link', { name: 'Sewn' }));
     expect(screen.getByText('q1 opened at layers')).toBeTruthy();
@@ -84,12 +106,30 @@ describe('the shelf', () => {
     expect(await screen.findByRole('link', { name: 'Sewn' })).toBeTruthy();
   });
   test('a copy keeps the plan, but for what a service has booked of the one, and says that it is one; a new one is opened at once', async () => {
-    const booked: Plan = { ...counted, quilting: { ...counted.quilting, by: 'long-arm', booking: { number: 'LA-3', width: 50, height: 60, price: 80, starts: '2026-12-09', ready: '2026-12-16' } } };
+    const booked: Plan = {
+      ...counted,
+      quilting: {
+        ...counted.quilting,
+        by: 'long-arm',
+        booking: {
+          number: 'LA-3',
+          width: 50,
+          height: 60,
+          price: 80,
+          starts: '2026-12-09',
+          ready: '2026-12-16',
+        },
+      },
+    };
     server.quilts = server.quilts.map((q) => (q.plan === counted ? { ...q, plan: booked } : q));
     show();
     await userEvent.click(await screen.findByRole('button', { name: 'Duplicate Counted' }));
     expect(await screen.findByRole('link', { name: 'Counted, copy' })).toBeTruthy();
-    expect(server.quilts.at(-1)!.plan).toEqual({ ...booked, title: 'Counted, copy', quilting: { ...booked.quilting, booking: null } });
+    expect(server.quilts.at(-1)!.plan).toEqual({
+      ...booked,
+      title: 'Counted, copy',
+      quilting: { ...booked.quilting, booking: null },
+    });
     await userEvent.click(screen.getAllByRole('button', { name: /blocks of/ })[0]!);
     expect(await screen.findByText(/^new\d opened at setting$/)).toBeTruthy();
   });
@@ -113,7 +153,14 @@ describe('the rail', () => {
   test('settled stages say so, the others do not', () => {
     showOf(<Rail />, sewn);
     const names = screen.getAllByRole('link').map((link) => link.textContent);
-    expect(names).toEqual(['Blocks', 'Setting, settled', 'Wall, settled', 'Borders, settled', 'Layers', 'Edge']);
+    expect(names).toEqual([
+      'Blocks',
+      'Setting, settled',
+      'Wall, settled',
+      'Borders, settled',
+      'Layers',
+      'Edge',
+    ]);
   });
   test('the pile in a line: none, some, all as they should be', () => {
     const rail = (plan: Plan) => {
@@ -122,7 +169,14 @@ describe('the rail', () => {
       return screen.getByRole('navigation', { name: 'Stages' }).querySelector('.summary')!.textContent;
     };
     expect(rail(start)).toBe('No blocks measured yet.');
-    expect(rail({ ...counted, pile: [...counted.pile, { id: 'b', name: 'B', width: 12.5, height: 13 }] })).toBe('1 of 2 blocks measured. 1 off by more than 1/8″.');
-    expect(rail({ ...counted, pile: [{ id: 'b', name: 'B', width: start.block.width + 0.5, height: start.block.height + 0.5 }] })).toMatch(/All can be sewn in as they are\.$/);
+    expect(
+      rail({ ...counted, pile: [...counted.pile, { id: 'b', name: 'B', width: 12.5, height: 13 }] }),
+    ).toBe('1 of 2 blocks measured. 1 off by more than 1/8″.');
+    expect(
+      rail({
+        ...counted,
+        pile: [{ id: 'b', name: 'B', width: start.block.width + 0.5, height: start.block.height + 0.5 }],
+      }),
+    ).toMatch(/All can be sewn in as they are\.$/);
   });
 });

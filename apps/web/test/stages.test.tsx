@@ -9,7 +9,10 @@ import { LieSection } from '../src/stages/setting/LieSection.tsx';
 import { TargetSection } from '../src/stages/setting/TargetSection.tsx';
 import { choose, show as showOf, type } from './support/show.tsx';
 
-const plan: Plan = { ...startPlan('sashed-sampler'), borders: [startBorder(2, 'accent'), startBorder(4, 'border')] };
+const plan: Plan = {
+  ...startPlan('sashed-sampler'),
+  borders: [startBorder(2, 'accent'), startBorder(4, 'border')],
+};
 
 const show = (what: React.ReactNode, change: Partial<Plan> = {}) => showOf(what, { ...plan, ...change });
 
@@ -22,25 +25,38 @@ describe('measuring the top', () => {
     expect(now().measured[1]).toMatchObject({ borders: 1, width: [46.5, 46.5, 46.5] });
   });
   test('a verdict, and what changed', async () => {
-    const { now } = show(<MeasureSection />, { measured: [{ borders: 0, width: [42.5, 42.5, 42.5], height: [56, 56, 56] }] });
+    const { now } = show(<MeasureSection />, {
+      measured: [{ borders: 0, width: [42.5, 42.5, 42.5], height: [56, 56, 56] }],
+    });
     expect(screen.getByText(/It measures what was planned/)).toBeTruthy();
     await type('Height down the middle', '55 1/2');
     expect(now().measured[0]!.height).toEqual([56, 55.5, 56]);
     expect(screen.getByText(/ease the edge to it/)).toBeTruthy();
-    expect(within(screen.getByTestId('changes')).getByText('Border 1 sides').parentElement!.textContent).toContain('2 at 2 1/2 × 56″ → 2 at 2 1/2 × 55 1/2″');
+    expect(
+      within(screen.getByTestId('changes')).getByText('Border 1 sides').parentElement!.textContent,
+    ).toContain('2 at 2 1/2 × 56″ → 2 at 2 1/2 × 55 1/2″');
     await userEvent.click(screen.getByRole('button', { name: /Forget what was measured/ }));
     expect(now().measured).toEqual([]);
   });
   test('a border taken off takes what was measured with it on', () => {
-    const measured = [{ borders: 0, width: [1, 1, 1], height: [1, 1, 1] }, { borders: 1, width: [2, 2, 2], height: [2, 2, 2] }, { borders: 2, width: [3, 3, 3], height: [3, 3, 3] }] as Plan['measured'];
+    const measured = [
+      { borders: 0, width: [1, 1, 1], height: [1, 1, 1] },
+      { borders: 1, width: [2, 2, 2], height: [2, 2, 2] },
+      { borders: 2, width: [3, 3, 3], height: [3, 3, 3] },
+    ] as Plan['measured'];
     expect(withoutBorder({ ...plan, measured }, 1).measured.map((m) => m.borders)).toEqual([0, 1]);
-    expect(withoutBorder({ ...plan, measured }, 0)).toMatchObject({ borders: [{ sides: 4 }], measured: [{ borders: 0 }] });
+    expect(withoutBorder({ ...plan, measured }, 0)).toMatchObject({
+      borders: [{ sides: 4 }],
+      measured: [{ borders: 0 }],
+    });
   });
 });
 
 describe('a border that repeats', () => {
   test('says how many repeats, and one press sets the spacer', async () => {
-    const { now } = show(<RepeatFields index={1} />, { borders: [startBorder(2, 'accent'), { ...startBorder(4, 'border'), corners: 'squares', repeat: 5 }] });
+    const { now } = show(<RepeatFields index={1} />, {
+      borders: [startBorder(2, 'accent'), { ...startBorder(4, 'border'), corners: 'squares', repeat: 5 }],
+    });
     // 42 + 4 = 46 and 55 1/2 + 4 = 59 1/2 in fives.
     expect(screen.getByRole('status').textContent).toContain('9.2 repeats across and 11.9 down');
     await userEvent.click(screen.getAllByRole('button', { name: /^Use a spacer/ })[0]!);
@@ -72,7 +88,11 @@ describe('what the quilt is for', () => {
   });
   test('from one kind of target to another', async () => {
     const { now } = show(<TargetSection />);
-    for (const [option, of] of [[/A size/, 'size'], [/A wall/, 'wall'], [/A bed/, 'bed']] as const) {
+    for (const [option, of] of [
+      [/A size/, 'size'],
+      [/A wall/, 'wall'],
+      [/A bed/, 'bed'],
+    ] as const) {
       await choose(/Made for/, option);
       expect(now().target!.of).toBe(of);
     }

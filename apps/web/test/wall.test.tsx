@@ -1,4 +1,17 @@
-import { type Clash, clashesOf, type Crowd, layOut, type PileBlock, type Plan, rowLabels, START_RULES, startBorder, startPlan, wallJob, wallOf } from '@lattice/core';
+import {
+  type Clash,
+  clashesOf,
+  type Crowd,
+  layOut,
+  type PileBlock,
+  type Plan,
+  rowLabels,
+  START_RULES,
+  startBorder,
+  startPlan,
+  wallJob,
+  wallOf,
+} from '@lattice/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Audition, withTried } from '../src/stages/wall/Audition.tsx';
@@ -8,8 +21,22 @@ import { Tray } from '../src/stages/wall/Tray.tsx';
 import { placeWords, WallBoard } from '../src/stages/wall/WallBoard.tsx';
 import { viewFilter, ViewFilters, VIEWS } from '../src/stages/wall/views.tsx';
 
-const block = (id: string, kind: string): PileBlock => ({ id, name: `Block ${id}`, maker: 'Ada', kind, face: 'star', colours: ['#3f7d6e', '#c4532f'], width: 12.5, height: 12.5 });
-const plan: Plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 2 }, borders: [startBorder(3, 'border')], pile: [block('a', 'x'), block('b', 'x'), block('c', 'y'), block('d', 'z'), block('e', 'z')] };
+const block = (id: string, kind: string): PileBlock => ({
+  id,
+  name: `Block ${id}`,
+  maker: 'Ada',
+  kind,
+  face: 'star',
+  colours: ['#3f7d6e', '#c4532f'],
+  width: 12.5,
+  height: 12.5,
+});
+const plan: Plan = {
+  ...startPlan('sashed-sampler'),
+  grid: { across: 2, down: 2 },
+  borders: [startBorder(3, 'border')],
+  pile: [block('a', 'x'), block('b', 'x'), block('c', 'y'), block('d', 'z'), block('e', 'z')],
+};
 const layout = layOut(plan);
 const pieces = layout.pieces.filter((p) => p.place !== undefined);
 const labels = rowLabels(pieces);
@@ -19,7 +46,9 @@ const job = wallJob(plan, layout, rules);
 
 test('what is read out of a place', () => {
   expect(placeWords(places[2]!, labels[2]!)).toBe('Row 2, place 1: Block c by Ada');
-  expect(placeWords({ ...places[0]!, turn: 2, locked: true }, labels[0]!)).toBe('Row 1, place 1: Block a by Ada, turned half round, locked');
+  expect(placeWords({ ...places[0]!, turn: 2, locked: true }, labels[0]!)).toBe(
+    'Row 1, place 1: Block a by Ada, turned half round, locked',
+  );
   expect(placeWords({ block: null, turn: 0, locked: false }, labels[3]!)).toBe('Row 2, place 2: empty');
 });
 
@@ -28,7 +57,16 @@ describe('clashes', () => {
     const onPoint = jest.fn();
     const onChoose = jest.fn();
     const clashes = clashesOf(job);
-    render(<ClashList clashes={clashes} crowds={[]} places={places} labels={labels} onPoint={onPoint} onChoose={onChoose} />);
+    render(
+      <ClashList
+        clashes={clashes}
+        crowds={[]}
+        places={places}
+        labels={labels}
+        onPoint={onPoint}
+        onChoose={onChoose}
+      />,
+    );
     const [line] = screen.getAllByRole('button');
     expect(line!.textContent).toBe('Block a and Block b (1·1, 1·2): the same kind');
     await userEvent.click(line!);
@@ -36,22 +74,61 @@ describe('clashes', () => {
     expect(onChoose).toHaveBeenCalledWith(clashes[0]);
   });
   test('very many are shown as far as anybody goes through them, the rest on demand', async () => {
-    const many = Array.from({ length: 75 }, (_, i): Clash => ({ a: i, b: i + 1, how: 'side', reasons: ['kind'] }));
+    const many = Array.from({ length: 75 }, (_, i): Clash => ({
+      a: i,
+      b: i + 1,
+      how: 'side',
+      reasons: ['kind'],
+    }));
     const row = <T,>(of: readonly T[]): T[] => Array.from({ length: 76 }, (_, i) => of[i % of.length]!);
-    render(<ClashList clashes={many} crowds={[]} places={row(places)} labels={row(labels)} onPoint={jest.fn()} onChoose={jest.fn()} />);
+    render(
+      <ClashList
+        clashes={many}
+        crowds={[]}
+        places={row(places)}
+        labels={row(labels)}
+        onPoint={jest.fn()}
+        onChoose={jest.fn()}
+      />,
+    );
     expect(screen.getByText('Clashes: 75')).toBeTruthy();
     expect(screen.getAllByRole('listitem')).toHaveLength(60);
     await userEvent.click(screen.getByRole('button', { name: 'Show the other 15' }));
     expect(screen.getAllByRole('listitem')).toHaveLength(75);
   });
   test('none is said', () => {
-    render(<ClashList clashes={[]} crowds={[]} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
+    render(
+      <ClashList
+        clashes={[]}
+        crowds={[]}
+        places={places}
+        labels={labels}
+        onPoint={jest.fn()}
+        onChoose={jest.fn()}
+      />,
+    );
     expect(screen.getByText(/None: no two that meet/)).toBeTruthy();
   });
   test('those that cannot be avoided are told with the reason', () => {
-    const crowds: Crowd[] = [{ by: 'kind', of: 'star', hang: 12, room: 9, least: 3 }, { by: 'maker', of: 'Ada', hang: 10, room: 9, least: 1 }];
-    render(<ClashList clashes={[]} crowds={crowds} places={places} labels={labels} onPoint={jest.fn()} onChoose={jest.fn()} />);
-    expect(screen.getByText('12 blocks of the kind “star” hang here, and only 9 can lie without meeting along a side or at a corner: at least 3 clashes stay, however they are laid.')).toBeTruthy();
+    const crowds: Crowd[] = [
+      { by: 'kind', of: 'star', hang: 12, room: 9, least: 3 },
+      { by: 'maker', of: 'Ada', hang: 10, room: 9, least: 1 },
+    ];
+    render(
+      <ClashList
+        clashes={[]}
+        crowds={crowds}
+        places={places}
+        labels={labels}
+        onPoint={jest.fn()}
+        onChoose={jest.fn()}
+      />,
+    );
+    expect(
+      screen.getByText(
+        '12 blocks of the kind “star” hang here, and only 9 can lie without meeting along a side or at a corner: at least 3 clashes stay, however they are laid.',
+      ),
+    ).toBeTruthy();
     expect(screen.getByText(/^10 blocks by Ada hang here.*at least 1 clash stays/)).toBeTruthy();
   });
 });
@@ -88,11 +165,24 @@ describe('a cloth auditioned', () => {
     const onTry = jest.fn();
     const onTake = jest.fn();
     const blocks = plan.pile;
-    const { rerender } = render(<Audition plan={plan} layout={layout} blocks={blocks} tried={null} onTry={onTry} onTake={onTake} />);
-    expect(screen.getByTestId('contrast').textContent).toContain('This sash disappears beside all 5 of your blocks');
+    const { rerender } = render(
+      <Audition plan={plan} layout={layout} blocks={blocks} tried={null} onTry={onTry} onTake={onTake} />,
+    );
+    expect(screen.getByTestId('contrast').textContent).toContain(
+      'This sash disappears beside all 5 of your blocks',
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Border' }));
     expect(onTry).toHaveBeenLastCalledWith({ use: { what: 'sash' }, fabric: 'border', colour: '#2e4a5f' });
-    rerender(<Audition plan={plan} layout={layout} blocks={blocks} tried={{ use: { what: 'sash' }, fabric: 'border', colour: '#2e4a5f' }} onTry={onTry} onTake={onTake} />);
+    rerender(
+      <Audition
+        plan={plan}
+        layout={layout}
+        blocks={blocks}
+        tried={{ use: { what: 'sash' }, fabric: 'border', colour: '#2e4a5f' }}
+        onTry={onTry}
+        onTake={onTake}
+      />,
+    );
     expect(screen.getByTestId('contrast').textContent).toContain('stands clear');
     await userEvent.click(screen.getByRole('button', { name: 'Use this cloth' }));
     expect(onTake).toHaveBeenCalled();
@@ -106,14 +196,41 @@ describe('a cloth auditioned', () => {
 
 describe('arranging', () => {
   const base = {
-    plan, job, clashes: 2, rules, onRules: jest.fn(), seed: 1, onSeed: jest.fn(), spares: false, onSpares: jest.fn(), picked: 0, onPick: jest.fn(), onStart: jest.fn(), onStop: jest.fn(), onTake: jest.fn(), onLeave: jest.fn(),
+    plan,
+    job,
+    clashes: 2,
+    rules,
+    onRules: jest.fn(),
+    seed: 1,
+    onSeed: jest.fn(),
+    spares: false,
+    onSpares: jest.fn(),
+    picked: 0,
+    onPick: jest.fn(),
+    onStart: jest.fn(),
+    onStop: jest.fn(),
+    onTake: jest.fn(),
+    onLeave: jest.fn(),
   };
   test('as it lies, started, running with its progress, stopped', async () => {
     const { rerender } = render(<ArrangeSection {...base} arranging={null} />);
     expect(screen.getByTestId('score').textContent).toContain('As it lies: 2 clashes');
     await userEvent.click(screen.getByRole('button', { name: 'Arrange for me' }));
     expect(base.onStart).toHaveBeenCalled();
-    rerender(<ArrangeSection {...base} arranging={{ job, before: null, running: true, done: 0.4, latest: null, proposals: [], failed: false }} />);
+    rerender(
+      <ArrangeSection
+        {...base}
+        arranging={{
+          job,
+          before: null,
+          running: true,
+          done: 0.4,
+          latest: null,
+          proposals: [],
+          failed: false,
+        }}
+      />,
+    );
     expect(screen.getByRole('progressbar').textContent).toContain('40%');
     await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
     expect(base.onStop).toHaveBeenCalled();
@@ -121,11 +238,21 @@ describe('arranging', () => {
   test('proposals to choose from, with what they score against before', async () => {
     const arrangement = { at: job.at, turns: job.turns };
     const arranging = {
-      job, before: { clashes: 2, unevenness: 4 }, running: false, done: 1, latest: arrangement, failed: false,
-      proposals: [{ arrangement, score: { clashes: 0, unevenness: 1.25 } }, { arrangement, score: { clashes: 1, unevenness: 1 } }],
+      job,
+      before: { clashes: 2, unevenness: 4 },
+      running: false,
+      done: 1,
+      latest: arrangement,
+      failed: false,
+      proposals: [
+        { arrangement, score: { clashes: 0, unevenness: 1.25 } },
+        { arrangement, score: { clashes: 1, unevenness: 1 } },
+      ],
     };
     render(<ArrangeSection {...base} clashes={0} arranging={arranging} />);
-    expect(screen.getByTestId('score').textContent).toBe('Before: 2 clashes, uneven 4.0. Now: no clash. Less is better.');
+    expect(screen.getByTestId('score').textContent).toBe(
+      'Before: 2 clashes, uneven 4.0. Now: no clash. Less is better.',
+    );
     const [first, second] = screen.getAllByRole('button', { name: /uneven/ });
     expect(first!.textContent).toBe('No clash, uneven 1.3');
     await userEvent.click(second!);
@@ -136,7 +263,12 @@ describe('arranging', () => {
     expect(base.onLeave).toHaveBeenCalled();
   });
   test('a worker that failed is said; an order only where a gradient is asked for', () => {
-    const { rerender } = render(<ArrangeSection {...base} arranging={{ job, before: null, running: false, done: 0, latest: null, proposals: [], failed: true }} />);
+    const { rerender } = render(
+      <ArrangeSection
+        {...base}
+        arranging={{ job, before: null, running: false, done: 0, latest: null, proposals: [], failed: true }}
+      />,
+    );
     expect(screen.getByRole('alert').textContent).toContain('stopped working');
     expect(screen.queryByText('Order')).toBeNull();
     rerender(<ArrangeSection {...base} rules={{ ...rules, gradient: 3 }} arranging={null} />);
@@ -146,12 +278,21 @@ describe('arranging', () => {
 
 // Machado, Oliveira and Fernandes 2009: white stays white to an eye that lacks a kind of cone, so every row adds up to one.
 test('every view but the plain one has its filter, and leaves white white', () => {
-  const { container } = render(<svg><ViewFilters blur={0.3} /></svg>);
+  const { container } = render(
+    <svg>
+      <ViewFilters blur={0.3} />
+    </svg>,
+  );
   for (const { id } of VIEWS) {
     expect(viewFilter(id)).toBe(id === 'plain' ? undefined : `url(#view-${id})`);
     if (id === 'plain') continue;
-    const numbers = container.querySelector(`#view-${id} feColorMatrix`)!.getAttribute('values')!.split(' ').map(Number);
-    for (let row = 0; row < 3; row++) expect(numbers.slice(row * 5, row * 5 + 3).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 4);
+    const numbers = container
+      .querySelector(`#view-${id} feColorMatrix`)!
+      .getAttribute('values')!
+      .split(' ')
+      .map(Number);
+    for (let row = 0; row < 3; row++)
+      expect(numbers.slice(row * 5, row * 5 + 3).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 4);
   }
 });
 
@@ -159,8 +300,20 @@ describe('drawn on the wall', () => {
   const board = (change: Partial<React.ComponentProps<typeof WallBoard>> = {}) =>
     render(
       <WallBoard
-        plan={plan} layout={layout} pieces={pieces} places={places} labels={labels} showLabels={false} view="plain" clashes={clashesOf(job)} pointedClash={null} chosen={[]} carried={null}
-        onPress={jest.fn()} onKey={jest.fn()} {...change}
+        plan={plan}
+        layout={layout}
+        pieces={pieces}
+        places={places}
+        labels={labels}
+        showLabels={false}
+        view="plain"
+        clashes={clashesOf(job)}
+        pointedClash={null}
+        chosen={[]}
+        carried={null}
+        onPress={jest.fn()}
+        onKey={jest.fn()}
+        {...change}
       />,
     ).container;
   /** Beginnings of lines in a path: one for each thread, or knot. */
@@ -168,7 +321,11 @@ describe('drawn on the wall', () => {
   const threads = (container: Element) => [...container.querySelectorAll('.clashes path')];
 
   test('a thread and a knot for every clash, side by side whole, corner to corner dashed', () => {
-    const clashes: Clash[] = [{ a: 0, b: 1, how: 'side', reasons: ['kind'] }, { a: 2, b: 3, how: 'side', reasons: ['kind'] }, { a: 0, b: 3, how: 'corner', reasons: ['maker'] }];
+    const clashes: Clash[] = [
+      { a: 0, b: 1, how: 'side', reasons: ['kind'] },
+      { a: 2, b: 3, how: 'side', reasons: ['kind'] },
+      { a: 0, b: 3, how: 'corner', reasons: ['maker'] },
+    ];
     const [under, side, corner, knots, ...more] = threads(board({ clashes }));
     expect([under, side, corner, knots].map((path) => begun(path!))).toEqual([3, 2, 1, 3]);
     expect(side!.getAttribute('stroke-dasharray')).toBeNull();
@@ -185,8 +342,14 @@ describe('drawn on the wall', () => {
     const clashes: Clash[] = [{ a: 0, b: 1, how: 'side', reasons: ['kind'] }];
     const [, , , knots] = threads(board({ clashes }));
     // A circle of two half circles, begun at its left: its middle is a radius to the right.
-    const [x, y, r] = knots!.getAttribute('d')!.match(/-?[\d.]+/g)!.map(Number);
-    const [a, b] = [pieces[0]!.outline, pieces[1]!.outline].map((outline) => ({ x: outline.reduce((s, p) => s + p.x, 0) / 4, y: outline.reduce((s, p) => s + p.y, 0) / 4 }));
+    const [x, y, r] = knots!
+      .getAttribute('d')!
+      .match(/-?[\d.]+/g)!
+      .map(Number);
+    const [a, b] = [pieces[0]!.outline, pieces[1]!.outline].map((outline) => ({
+      x: outline.reduce((s, p) => s + p.x, 0) / 4,
+      y: outline.reduce((s, p) => s + p.y, 0) / 4,
+    }));
     expect(x! + r!).toBeCloseTo((a!.x + b!.x) / 2, 9);
     expect(y).toBeCloseTo((a!.y + b!.y) / 2, 9);
   });
@@ -195,6 +358,11 @@ describe('drawn on the wall', () => {
     expect(board({ places: locked }).querySelectorAll('rect[rx="0.1"]')).toHaveLength(1);
     expect(board().querySelectorAll('text.label')).toHaveLength(0);
     const marked = board({ showLabels: true });
-    expect([...marked.querySelectorAll('text.label')].map((text) => text.textContent)).toEqual(['1·1', '1·2', '2·1', '2·2']);
+    expect([...marked.querySelectorAll('text.label')].map((text) => text.textContent)).toEqual([
+      '1·1',
+      '1·2',
+      '2·1',
+      '2·2',
+    ]);
   });
 });

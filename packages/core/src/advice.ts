@@ -44,14 +44,18 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, laye
   // No border wider than the block (rule BO-8).
   plan.borders.forEach((border, i) => {
     if (Math.max(border.sides, border.ends) > shorter + TOLERANCE) {
-      say(['borders', i, 'sides'], `This border is wider than the block (${formatWithUnit(shorter, plan.unit)}). It will draw the eye away from the blocks.`);
+      say(
+        ['borders', i, 'sides'],
+        `This border is wider than the block (${formatWithUnit(shorter, plan.unit)}). It will draw the eye away from the blocks.`,
+      );
     }
   });
   for (const { fabric, tooNarrow } of fabrics) {
     const index = plan.fabrics.findIndex((f) => f.id === fabric.id);
     for (const message of tooNarrow) say(['fabrics', index, 'usableWidth'], message);
   }
-  if (plan.places.swap !== 'none') say(['places', 'swap'], `${lies.swapped.working[0]}: make that many so, and the rest as usual.`);
+  if (plan.places.swap !== 'none')
+    say(['places', 'swap'], `${lies.swapped.working[0]}: make that many so, and the rest as usual.`);
   say(['measured'], measuredOtherwise(plan, layout.sizes));
   for (const { path, message } of joinsThatShow(plan, pieces, fabrics)) say(path, message);
   if (layers) said.push(...battingAdvice(plan, layout));
@@ -65,10 +69,17 @@ const OTHERWISE_INCHES = 2;
 /** A top that measured so unlike its plan that the plan was perhaps changed since. */
 function measuredOtherwise({ unit }: Plan, sizes: readonly TopSize[]): string | null {
   const most = fromInches(OTHERWISE_INCHES, unit);
-  const off = sizes.find((s) => s.measured && (Math.abs(s.used.width.value - s.planned.width.value) > most || Math.abs(s.used.height.value - s.planned.height.value) > most));
+  const off = sizes.find(
+    (s) =>
+      s.measured &&
+      (Math.abs(s.used.width.value - s.planned.width.value) > most ||
+        Math.abs(s.used.height.value - s.planned.height.value) > most),
+  );
   if (!off) return null;
-  return `${off.borders === 0 ? 'The centre' : `The top with ${off.borders === 1 ? 'its first border' : `${off.borders} borders`}`} was planned ${formatSize(off.planned.width.value, off.planned.height.value, unit)} and measured ${formatSize(off.used.width.value, off.used.height.value, unit)}. `
-    + 'If the plan was changed since, measure again, or forget the measurement.';
+  return (
+    `${off.borders === 0 ? 'The centre' : `The top with ${off.borders === 1 ? 'its first border' : `${off.borders} borders`}`} was planned ${formatSize(off.planned.width.value, off.planned.height.value, unit)} and measured ${formatSize(off.used.width.value, off.used.height.value, unit)}. ` +
+    'If the plan was changed since, measure again, or forget the measurement.'
+  );
 }
 
 /** Joins that cannot be kept from the middle or an end of a strip, with what one strip more would do. */
@@ -78,11 +89,16 @@ function joinsThatShow({ unit }: Plan, pieces: readonly CutPiece[], fabrics: rea
     strips.flatMap(({ joined, yields }): Advice[] => {
       const use = pieces.find((p) => yields.some((y) => y.key === p.key && y.joins.length > 0))?.use;
       if (!joined || joined.clear >= shows || !use) return [];
-      const mended = joined.withOneMore >= shows ? ` Cut one strip more and it moves to ${formatWithUnit(joined.withOneMore, unit)} away.` : '';
-      return [{
-        path: use.what === 'border' ? ['borders', use.index, 'sides'] : ['setting', 'sash'],
-        message: `A join falls ${formatWithUnit(joined.clear, unit)} from the middle or an end of its strip, however they are cut.${mended}`,
-      }];
+      const mended =
+        joined.withOneMore >= shows
+          ? ` Cut one strip more and it moves to ${formatWithUnit(joined.withOneMore, unit)} away.`
+          : '';
+      return [
+        {
+          path: use.what === 'border' ? ['borders', use.index, 'sides'] : ['setting', 'sash'],
+          message: `A join falls ${formatWithUnit(joined.clear, unit)} from the middle or an end of its strip, however they are cut.${mended}`,
+        },
+      ];
     }),
   );
 }
@@ -96,4 +112,3 @@ function sashProportion({ setting, block, unit }: Plan): string | null {
   if (setting.sash < shorter / 12 - TOLERANCE) return `This sash is narrow for the block. ${usual}`;
   return null;
 }
-

@@ -40,10 +40,15 @@ export function computeQuilt(plan: Plan): Quilt {
   const finished = { width: top.width.value, height: top.height.value };
   const pieces = cutPieces(plan, layout);
   const pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value);
-  const layers = settingOf(plan.setting.kind).quilted ? null : planLayers(plan, layout, finished, Math.max(0, pile.blocks - pile.needed));
+  const layers = settingOf(plan.setting.kind).quilted
+    ? null
+    : planLayers(plan, layout, finished, Math.max(0, pile.blocks - pile.needed));
   const edge = planEdge(plan, finished);
   const lies = countLies(plan, layout);
-  const fabrics = cutFabrics(plan, pieces, [...(layers ? layerDemands(plan, layers) : []), ...edgeDemands(plan, edge)]);
+  const fabrics = cutFabrics(plan, pieces, [
+    ...(layers ? layerDemands(plan, layers) : []),
+    ...edgeDemands(plan, edge),
+  ]);
   return {
     layout,
     finished: top,
@@ -65,12 +70,20 @@ export function computeQuilt(plan: Plan): Quilt {
  */
 export function computeAgain(plan: Plan, before: { readonly plan: Plan; readonly quilt: Quilt }): Quilt {
   const { quilt } = before;
-  if ((Object.keys(plan) as (keyof Plan)[]).some((key) => key !== 'wall' && plan[key] !== before.plan[key])) return computeQuilt(plan);
+  if ((Object.keys(plan) as (keyof Plan)[]).some((key) => key !== 'wall' && plan[key] !== before.plan[key]))
+    return computeQuilt(plan);
   const pile = judgePile(plan, quilt.pile.needed);
   return { ...quilt, pile, advice: adviseOn(plan, { ...quilt, pile }) };
 }
 
-function comparedWith(target: Target, finished: { width: number; height: number }, unit: Unit): Quilt['target'] {
+function comparedWith(
+  target: Target,
+  finished: { width: number; height: number },
+  unit: Unit,
+): Quilt['target'] {
   const size = targetSize(target, unit);
-  return { ...size, against: compareWithTarget(finished, { width: size.width.value, height: size.height.value }, unit) };
+  return {
+    ...size,
+    against: compareWithTarget(finished, { width: size.width.value, height: size.height.value }, unit),
+  };
 }

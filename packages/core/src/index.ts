@@ -20,7 +20,22 @@ export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
 export { finishedWidth } from './edge/binding-widths.ts';
 export { type BindingJoin, type BindingJoins } from './edge/binding-joins.ts';
-export { BINDING_GRAINS, type BindingGrain, EDGE_FINISHES, EDGE_SHAPE_NAMES, EDGE_SHAPES, type EdgeFinish, type EdgeShape, FINISH_NAMES, FOLD_NAMES, GRAIN_NAMES, POINT_FOLDS, type PointFold, type Side, SIDES } from './edge/choices.ts';
+export {
+  BINDING_GRAINS,
+  type BindingGrain,
+  EDGE_FINISHES,
+  EDGE_SHAPE_NAMES,
+  EDGE_SHAPES,
+  type EdgeFinish,
+  type EdgeShape,
+  FINISH_NAMES,
+  FOLD_NAMES,
+  GRAIN_NAMES,
+  POINT_FOLDS,
+  type PointFold,
+  type Side,
+  SIDES,
+} from './edge/choices.ts';
 export { type Edge, type EdgePoints, planEdge } from './edge/edge.ts';
 export { type Scallops } from './edge/scallops.ts';
 export { scallopTemplates, sheetsOf, type Template } from './edge/template.ts';
@@ -41,16 +56,38 @@ export { type BattingOption } from './layer/batting.ts';
 export { BACKING_WAYS, type BackingWay, MARKING_NAMES, type Marking, MARKINGS } from './layer/choices.ts';
 export { BATTING_COLOURS, FIBRE_IDS, type FibreId, FIBRES } from './layer/fibres.ts';
 export { backingCloth, type Layers } from './layer/layers.ts';
-export { LONG_ARM_PATTERNS, type LongArmAnswer, longArmAnswerSchema, type LongArmJob, longArmJobSchema } from './layer/long-arm.ts';
+export {
+  LONG_ARM_PATTERNS,
+  type LongArmAnswer,
+  longArmAnswerSchema,
+  type LongArmJob,
+  longArmJobSchema,
+} from './layer/long-arm.ts';
 export { SKEW_INCHES } from './layer/made.ts';
 export { type Slab } from './layer/slabs.ts';
 export { type Layout, layOut } from './layout/lay-out.ts';
 export { type GrainMark, grainMark } from './layout/grain.ts';
 export { type Lie, lieOf } from './layout/lie.ts';
 export { middleOf, reachOf } from './layout/outline.ts';
-export { type Band, type BandHandle, rectangle as rectangleOf, type FabricUse, type Part, type Piece, type Point, type Role } from './layout/piece.ts';
+export {
+  type Band,
+  type BandHandle,
+  rectangle as rectangleOf,
+  type FabricUse,
+  type Part,
+  type Piece,
+  type Point,
+  type Role,
+} from './layout/piece.ts';
 export { ROLE_NAMES } from './layout/roles.ts';
-export { formatFine, formatLength, formatRun, formatSize, formatWithUnit, unitMark } from './length/format.ts';
+export {
+  formatFine,
+  formatLength,
+  formatRun,
+  formatSize,
+  formatWithUnit,
+  unitMark,
+} from './length/format.ts';
 export { type ParsedLength, parseLength } from './length/parse.ts';
 export { limitIn, rulerNearest } from './length/rounding.ts';
 export { near } from './length/tolerance.ts';
@@ -60,7 +97,17 @@ export { asAnotherQuilt } from './plan/another-top.ts';
 export { convertPlan } from './plan/convert.ts';
 export { BORDER_LIMIT, GRID_LIMIT, planProblems, type Problem } from './plan/problems.ts';
 export { type ReadPlan, readPlan } from './plan/read.ts';
-export { BLOCK_VALUES, type Fabric, type Measured, PILE_LIMIT, type PileBlock, type Plan, SCHEMA_VERSION, type Target, type WallSpot } from './plan/shape.ts';
+export {
+  BLOCK_VALUES,
+  type Fabric,
+  type Measured,
+  PILE_LIMIT,
+  type PileBlock,
+  type Plan,
+  SCHEMA_VERSION,
+  type Target,
+  type WallSpot,
+} from './plan/shape.ts';
 export { startBorder, startPlan, STARTS, type StartId } from './plan/start.ts';
 export { progressOf, type Stage, STAGES } from './progress/stages.ts';
 export { USUAL } from './usual/lengths.ts';
@@ -72,7 +119,14 @@ export { applyFit } from './target/apply.ts';
 export { type TargetComparison } from './target/compare.ts';
 export { BEDS, bedOf, type BedId } from './target/beds.ts';
 export { BEST, findFits, type Fit, type Progress } from './target/find.ts';
-export { type FitRequest, fitRequestSchema, kindsFor, START_WEIGHTS, startRequest, type Weights } from './target/request.ts';
+export {
+  type FitRequest,
+  fitRequestSchema,
+  kindsFor,
+  START_WEIGHTS,
+  startRequest,
+  type Weights,
+} from './target/request.ts';
 export { mattress, startBed, type TargetSize, targetSize } from './target/size.ts';
 export { type Split, splitCounts, splitQuilt } from './target/split.ts';
 export { type Random, randomFrom } from './random.ts';
@@ -82,7 +136,15 @@ export { type Clash, type ClashReason, clashesOf, scoreOf, type WallScore } from
 export { type Crowd, crowdsOf } from './wall/crowds.ts';
 export { type Arrangement, type ArrangeRules, START_RULES, type WallJob } from './wall/job.ts';
 export { type Laid, type Wall, wallFrom, wallOf } from './wall/wall.ts';
-export { type RowLabel, rowLabels, withLocked, withMoved, withParked, withPlaced, withTurned } from './wall/edits.ts';
+export {
+  type RowLabel,
+  rowLabels,
+  withLocked,
+  withMoved,
+  withParked,
+  withPlaced,
+  withTurned,
+} from './wall/edits.ts';
 export { blockValue, kindOf, wallJob, withArrangement } from './wall/wall-job.ts';
 export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';

@@ -1,13 +1,37 @@
-import { applyFit, findFits, type Plan, planProblems, splitQuilt, startPlan, startRequest } from '../src/index.ts';
+import {
+  applyFit,
+  findFits,
+  type Plan,
+  planProblems,
+  splitQuilt,
+  startPlan,
+  startRequest,
+} from '../src/index.ts';
 
 const start = startPlan('sashed-sampler');
 /** A quilt with scallops, a measured edge, a chosen beginning, a made backing and a booking. */
 const finished: Plan = {
   ...start,
-  edge: { ...start.edge, shape: 'scalloped', scallop: { ...start.edge.scallop, width: 9, depth: 1 }, around: 250 },
+  edge: {
+    ...start.edge,
+    shape: 'scalloped',
+    scallop: { ...start.edge.scallop, width: 9, depth: 1 },
+    around: 250,
+  },
   binding: { ...start.binding, start: 12 },
   backing: { ...start.backing, made: { width: 60, height: 72, diagonals: [93.7, 93.7] } },
-  quilting: { ...start.quilting, by: 'long-arm', booking: { number: 'LA-101', width: 50, height: 63.5, price: 80, starts: '2026-12-10', ready: '2026-12-14' } },
+  quilting: {
+    ...start.quilting,
+    by: 'long-arm',
+    booking: {
+      number: 'LA-101',
+      width: 50,
+      height: 63.5,
+      price: 80,
+      starts: '2026-12-10',
+      ready: '2026-12-14',
+    },
+  },
   measured: [{ borders: 0, width: [42, 42, 42], height: [55, 55, 55] }],
 };
 
@@ -24,13 +48,22 @@ test('a design that is taken lets go of what was of the old top, and is sound', 
   const [best] = lastOf(findFits(finished, { ...startRequest(finished, target), blocks: 4 }));
   const taken = applyFit(finished, best!, target);
   expect(planProblems(taken)).toEqual([]);
-  expect(taken).toMatchObject({ measured: [], edge: { around: null }, binding: { start: null }, backing: { made: null }, quilting: { by: 'long-arm' } });
+  expect(taken).toMatchObject({
+    measured: [],
+    edge: { around: null },
+    binding: { start: null },
+    backing: { made: null },
+    quilting: { by: 'long-arm' },
+  });
   // The service still has it, so the plan does not forget it.
   expect(taken.quilting.booking).toEqual(finished.quilting.booking);
 });
 
 test('split, each is sound; scallops that a small one has no room for are square corners', () => {
-  const ways = splitQuilt({ ...finished, edge: { ...finished.edge, scallop: { ...finished.edge.scallop, width: 16 } } }, 6);
+  const ways = splitQuilt(
+    { ...finished, edge: { ...finished.edge, scallop: { ...finished.edge.scallop, width: 16 } } },
+    6,
+  );
   expect(ways.length).toBeGreaterThan(0);
   for (const { plans } of ways) {
     for (const plan of plans) {

@@ -5,7 +5,13 @@ import { inchPlan } from './support/plans.ts';
 
 const base = inchPlan({});
 const planOf = (width: number, height: number, change: Partial<Plan> = {}): Plan => {
-  const plan = { ...base, block: { width, height }, grid: { across: 1, down: 1 }, setting: { kind: 'edge-to-edge' }, ...change } as Plan;
+  const plan = {
+    ...base,
+    block: { width, height },
+    grid: { across: 1, down: 1 },
+    setting: { kind: 'edge-to-edge' },
+    ...change,
+  } as Plan;
   const problems = planProblems(plan);
   if (problems.length > 0) throw new Error(problems.map((p) => p.message).join('\n'));
   return plan;
@@ -13,7 +19,8 @@ const planOf = (width: number, height: number, change: Partial<Plan> = {}): Plan
 const bindingOf = (change: Partial<Plan['binding']>) => ({ binding: { ...base.binding, ...change } });
 const edged = (...finishes: Plan['edge']['finishes']) => ({ edge: { ...base.edge, finishes } });
 const bought = (quilt: Quilt, fabric: string) => quilt.fabrics.find((f) => f.fabric.id === fabric);
-const eighths = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
+const eighths = (least: number, most: number) =>
+  fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8);
 
 describe('a binding with a flange built in', () => {
   const flange = { visible: 0.125, fabric: 'accent' };
@@ -23,20 +30,32 @@ describe('a binding with a flange built in', () => {
     // Common practice: 1 1/2" and 1 3/4" make it, sewn along their length. Each goes all round: 190".
     expect([binding!.cutWidth, binding!.flange!.flange.value]).toEqual([1.5, 1.75]);
     expect(binding!.bias!.gives.value).toBeGreaterThanOrEqual(190);
-    for (const [cloth, strip] of [[binding!.fabric.value, 1.5], [binding!.flange!.fabric.value, 1.75]] as const) {
+    for (const [cloth, strip] of [
+      [binding!.fabric.value, 1.5],
+      [binding!.flange!.fabric.value, 1.75],
+    ] as const) {
       expect(cloth * cloth).toBeGreaterThanOrEqual(190 * strip);
       // No more than the rule of the root asks for.
       expect(cloth).toBeLessThanOrEqual(Math.ceil(Math.sqrt(190 * strip)) + 2);
     }
-    expect(edgeDemands(plan, computeQuilt(plan).edge).map((d) => [d.fabric, d.length])).toEqual([['binding', binding!.fabric.value], ['accent', binding!.flange!.fabric.value]]);
+    expect(edgeDemands(plan, computeQuilt(plan).edge).map((d) => [d.fabric, d.length])).toEqual([
+      ['binding', binding!.fabric.value],
+      ['accent', binding!.flange!.fabric.value],
+    ]);
   });
   test('a lane of the tube is as wide as the main strip', () => {
-    const { binding } = computeQuilt(planOf(40, 50, bindingOf({ stripWidth: 2.75, grain: 'bias-tube', flange }))).edge;
-    expect(binding!.bias!.tube!.lanes).toBe(Math.floor((binding!.fabric.value - 0.5) / Math.SQRT2 / 1.5 + 1e-9));
+    const { binding } = computeQuilt(
+      planOf(40, 50, bindingOf({ stripWidth: 2.75, grain: 'bias-tube', flange })),
+    ).edge;
+    expect(binding!.bias!.tube!.lanes).toBe(
+      Math.floor((binding!.fabric.value - 0.5) / Math.SQRT2 / 1.5 + 1e-9),
+    );
     expect(binding!.joined).toEqual({ lengths: [binding!.bias!.gives.value], loss: 0 });
   });
   test('leftovers are cut to the main strip, a join takes its width', () => {
-    const { binding } = computeQuilt(planOf(40, 50, bindingOf({ stripWidth: 2.75, flange, leftovers: [{ width: 3.25, length: 60 }] }))).edge;
+    const { binding } = computeQuilt(
+      planOf(40, 50, bindingOf({ stripWidth: 2.75, flange, leftovers: [{ width: 3.25, length: 60 }] })),
+    ).edge;
     // 3 1/4" holds two strips of 1 1/2", where it would hold one of 2 3/4".
     expect(binding!.leftovers!.lengths).toEqual([60, 60]);
     expect(binding!.joined.loss).toBe(1.5);
@@ -45,22 +64,35 @@ describe('a binding with a flange built in', () => {
 
 describe('what there is to buy', () => {
   test('every length that layers and edge ask for is bought, whatever they are', () => {
-    fc.assert(fc.property(
-      eighths(20, 58), eighths(20, 58), fc.constantFrom('straight', 'bias-square', 'bias-length', 'bias-tube'), fc.constantFrom<Plan['edge']['finishes'][]>(['binding'], ['flange', 'binding'], ['prairie-points']), fc.constantFrom('best', 'vertical', 'horizontal', 'wide'),
-      (width, height, grain, finishes, way) => {
-        const plan = planOf(width, height, { ...edged(...finishes), ...bindingOf({ grain: grain as 'straight' }), backing: { ...base.backing, way: way as 'best' } });
-        const quilt = computeQuilt(plan);
-        const demands = [...layerDemands(plan, quilt.layers!), ...edgeDemands(plan, quilt.edge)];
-        for (const id of new Set(demands.map((d) => d.fabric))) {
-          const needed = demands.filter((d) => d.fabric === id).reduce((sum, d) => sum + d.length, 0);
-          expect(bought(quilt, id)!.buy.length.value).toBeGreaterThanOrEqual(needed - 1e-9);
-        }
-      },
-    ), { numRuns: 80 });
+    fc.assert(
+      fc.property(
+        eighths(20, 58),
+        eighths(20, 58),
+        fc.constantFrom('straight', 'bias-square', 'bias-length', 'bias-tube'),
+        fc.constantFrom<Plan['edge']['finishes'][]>(['binding'], ['flange', 'binding'], ['prairie-points']),
+        fc.constantFrom('best', 'vertical', 'horizontal', 'wide'),
+        (width, height, grain, finishes, way) => {
+          const plan = planOf(width, height, {
+            ...edged(...finishes),
+            ...bindingOf({ grain: grain as 'straight' }),
+            backing: { ...base.backing, way: way as 'best' },
+          });
+          const quilt = computeQuilt(plan);
+          const demands = [...layerDemands(plan, quilt.layers!), ...edgeDemands(plan, quilt.edge)];
+          for (const id of new Set(demands.map((d) => d.fabric))) {
+            const needed = demands.filter((d) => d.fabric === id).reduce((sum, d) => sum + d.length, 0);
+            expect(bought(quilt, id)!.buy.length.value).toBeGreaterThanOrEqual(needed - 1e-9);
+          }
+        },
+      ),
+      { numRuns: 80 },
+    );
   });
   test('points in place of a binding ask for no binding cloth', () => {
     const plan = planOf(40, 50, edged('prairie-points'));
-    expect(edgeDemands(plan, computeQuilt(plan).edge).every((d) => d.line.startsWith('Prairie points'))).toBe(true);
+    expect(edgeDemands(plan, computeQuilt(plan).edge).every((d) => d.line.startsWith('Prairie points'))).toBe(
+      true,
+    );
   });
 });
 
@@ -76,11 +108,14 @@ describe('joins of long strips', () => {
     for (const { joins, length } of strips) for (const at of joins) expect(at > 0 && at < length).toBe(true);
   });
   test('a join near an end or the middle says what to cut off first, and only then', () => {
-    fc.assert(fc.property(eighths(42, 58), eighths(42, 58), (width, height) => {
-      for (const { joins, length, remedy } of joined(planOf(width, height, edged('flange', 'binding')))) {
-        const clear = Math.min(...joins.flatMap((at) => [at, length - at, Math.abs(at - length / 2)]));
-        expect(remedy !== null).toBe(clear < 2 - 1e-6);
-      }
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(eighths(42, 58), eighths(42, 58), (width, height) => {
+        for (const { joins, length, remedy } of joined(planOf(width, height, edged('flange', 'binding')))) {
+          const clear = Math.min(...joins.flatMap((at) => [at, length - at, Math.abs(at - length / 2)]));
+          expect(remedy !== null).toBe(clear < 2 - 1e-6);
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 });

@@ -2,18 +2,33 @@ import fc from 'fast-check';
 import { computeAgain, computeQuilt, type Plan } from '../src/index.ts';
 import { inchPlan } from './support/plans.ts';
 
-const pile = Array.from({ length: 14 }, (_, i) => ({ id: `b${i}`, name: `Block ${i}`, width: 12.5, height: i % 3 === 0 ? 12.75 : 12.5 }));
+const pile = Array.from({ length: 14 }, (_, i) => ({
+  id: `b${i}`,
+  name: `Block ${i}`,
+  width: 12.5,
+  height: i % 3 === 0 ? 12.75 : 12.5,
+}));
 const start: Plan = { ...inchPlan({}), pile };
 
 test('after blocks change places the quilt is what it would be worked out afresh, and the layout is the same object', () => {
-  fc.assert(fc.property(fc.shuffledSubarray(pile, { minLength: 12 }), fc.array(fc.boolean(), { minLength: 12, maxLength: 12 }), (order, empty) => {
-    const before = { plan: start, quilt: computeQuilt(start) };
-    const plan: Plan = { ...start, wall: empty.map((none, i) => ({ block: none ? null : order[i]!.id, turn: 0, locked: false })) };
-    const again = computeAgain(plan, before);
-    expect(again).toEqual(computeQuilt(plan));
-    expect(again.layout).toBe(before.quilt.layout);
-    expect(again.edge).toBe(before.quilt.edge);
-  }), { numRuns: 20 });
+  fc.assert(
+    fc.property(
+      fc.shuffledSubarray(pile, { minLength: 12 }),
+      fc.array(fc.boolean(), { minLength: 12, maxLength: 12 }),
+      (order, empty) => {
+        const before = { plan: start, quilt: computeQuilt(start) };
+        const plan: Plan = {
+          ...start,
+          wall: empty.map((none, i) => ({ block: none ? null : order[i]!.id, turn: 0, locked: false })),
+        };
+        const again = computeAgain(plan, before);
+        expect(again).toEqual(computeQuilt(plan));
+        expect(again.layout).toBe(before.quilt.layout);
+        expect(again.edge).toBe(before.quilt.edge);
+      },
+    ),
+    { numRuns: 20 },
+  );
 });
 
 test('any other change is worked out afresh', () => {

@@ -1,14 +1,22 @@
 import { computeQuilt, type Plan, type Quilt, shopCut, startBorder } from '../src/index.ts';
 import { cutSize, inchPlan, lineFor, quiltOf, type SomeSetting } from './support/plans.ts';
 
-const size = (figure: { width: { value: number }; height: { value: number } }) => [figure.width.value, figure.height.value];
+const size = (figure: { width: { value: number }; height: { value: number } }) => [
+  figure.width.value,
+  figure.height.value,
+];
 
 const WITH_SQUARING = { squaring: 0.5, shrinkage: 0 };
 
 describe('edge to edge', () => {
   // Rule ST-1, common practice: 112 blocks cut 5" set 10 × 11 use 110, two spare, 45 × 49 1/2.
   test('10 × 11 of 4 1/2" finished', () => {
-    const pile = Array.from({ length: 112 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 5, height: 5 }));
+    const pile = Array.from({ length: 112 }, (_, i) => ({
+      id: `b${i}`,
+      name: `Block ${i + 1}`,
+      width: 5,
+      height: 5,
+    }));
     const quilt = quiltOf(4.5, 10, 11, { kind: 'edge-to-edge' }, { pile });
     expect(size(quilt.layout.finished)).toEqual([45, 49.5]);
     expect(quilt.pile.needed).toBe(110);
@@ -16,7 +24,12 @@ describe('edge to edge', () => {
     expect(quilt.advice.map((a) => a.message).join()).toContain('2 spare: Block 111, Block 112');
   });
   test('10 × 12 needs 120: eight more', () => {
-    const pile = Array.from({ length: 112 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 5, height: 5 }));
+    const pile = Array.from({ length: 112 }, (_, i) => ({
+      id: `b${i}`,
+      name: `Block ${i + 1}`,
+      width: 5,
+      height: 5,
+    }));
     const quilt = quiltOf(4.5, 10, 12, { kind: 'edge-to-edge' }, { pile });
     expect(quilt.pile).toMatchObject({ needed: 120, missing: 8 });
     expect(quilt.advice[0]!.message).toContain('8 more to make');
@@ -67,19 +80,36 @@ describe('on point', () => {
   // Common practice: 10" blocks, 1 × 2.
   test('1 × 2 of 10": 2 sides from one 15 1/2" square (two left over), 4 corners from two 8", 14 1/8 × 28 1/4', () => {
     const quilt = quiltOf(10, 1, 2, { kind: 'on-point' });
-    expect(lineFor(quilt, 'side-triangle')).toMatchObject({ count: { value: 2 }, squares: { count: { value: 1 }, leftOver: 2 } });
+    expect(lineFor(quilt, 'side-triangle')).toMatchObject({
+      count: { value: 2 },
+      squares: { count: { value: 1 }, leftOver: 2 },
+    });
     expect(cutSize(quilt, 'side-triangle')).toEqual([15.5]);
-    expect(lineFor(quilt, 'corner-triangle')).toMatchObject({ count: { value: 4 }, squares: { count: { value: 2 }, leftOver: 0 } });
+    expect(lineFor(quilt, 'corner-triangle')).toMatchObject({
+      count: { value: 4 },
+      squares: { count: { value: 2 }, leftOver: 0 },
+    });
     expect(cutSize(quilt, 'corner-triangle')).toEqual([8]);
     const [width, height] = size(quilt.layout.finished);
     expect(width).toBeCloseTo(10 * Math.SQRT2, 12);
     expect(height).toBeCloseTo(20 * Math.SQRT2, 12);
-    expect(lineFor(quilt, 'corner-triangle').cut).toMatchObject({ side: { working: ['7.071 short side + 7/8 = 7.946, next 1/8 up: 8″'] } });
+    expect(lineFor(quilt, 'corner-triangle').cut).toMatchObject({
+      side: { working: ['7.071 short side + 7/8 = 7.946, next 1/8 up: 8″'] },
+    });
   });
   // Common practice: the trade-rule table, finished block → side square, corner square, next 1/8 up.
   test.each([
-    [3, 5.5, 3], [4, 7, 3.75], [5, 8.375, 4.5], [6, 9.75, 5.125], [8, 12.625, 6.625], [9, 14, 7.25], [10, 15.5, 8],
-    [12, 18.25, 9.375], [15, 22.5, 11.5], [16, 24, 12.25], [18, 26.75, 13.625],
+    [3, 5.5, 3],
+    [4, 7, 3.75],
+    [5, 8.375, 4.5],
+    [6, 9.75, 5.125],
+    [8, 12.625, 6.625],
+    [9, 14, 7.25],
+    [10, 15.5, 8],
+    [12, 18.25, 9.375],
+    [15, 22.5, 11.5],
+    [16, 24, 12.25],
+    [18, 26.75, 13.625],
   ])('%p" block: side %p, corner %p', (block, side, corner) => {
     const quilt = quiltOf(block, 2, 2, { kind: 'on-point' });
     expect(cutSize(quilt, 'side-triangle')).toEqual([side]);
@@ -87,8 +117,12 @@ describe('on point', () => {
   });
   test('any other seam uses the exact form f√2 + 2a(1 + √2), f/√2 + a(2 + √2)', () => {
     const quilt = quiltOf(10, 2, 2, { kind: 'on-point' }, { seam: 0.375 });
-    expect(cutSize(quilt, 'side-triangle')).toEqual([Math.ceil((10 * Math.SQRT2 + 0.75 * (1 + Math.SQRT2)) * 8) / 8]);
-    expect(cutSize(quilt, 'corner-triangle')).toEqual([Math.ceil((10 / Math.SQRT2 + 0.375 * (2 + Math.SQRT2)) * 8) / 8]);
+    expect(cutSize(quilt, 'side-triangle')).toEqual([
+      Math.ceil((10 * Math.SQRT2 + 0.75 * (1 + Math.SQRT2)) * 8) / 8,
+    ]);
+    expect(cutSize(quilt, 'corner-triangle')).toEqual([
+      Math.ceil((10 / Math.SQRT2 + 0.375 * (2 + Math.SQRT2)) * 8) / 8,
+    ]);
   });
   test('counts: n m + (n − 1)(m − 1) blocks, 2(n − 1) + 2(m − 1) sides', () => {
     const quilt = quiltOf(10, 4, 5, { kind: 'on-point' });
@@ -108,7 +142,11 @@ describe('on point with plain blocks between', () => {
 
 describe('alternate', () => {
   // Rule ST-10.
-  test.each([[3, 3, 5, 4], [4, 5, 10, 10], [1, 1, 1, 0]])('%p × %p: %p blocks, %p plain', (across, down, blocks, plain) => {
+  test.each([
+    [3, 3, 5, 4],
+    [4, 5, 10, 10],
+    [1, 1, 1, 0],
+  ])('%p × %p: %p blocks, %p plain', (across, down, blocks, plain) => {
     const quilt = quiltOf(9, across, down, { kind: 'alternate' });
     expect(quilt.pile.needed).toBe(blocks);
     expect(quilt.layout.parts['plain']?.count.value ?? 0).toBe(plain);
@@ -134,11 +172,20 @@ describe('framed on point', () => {
   // Common practice: 6" blocks, 7 × 8 = 56, borders finishing 2" and 6": 75 3/8 × 83 7/8; 112 squares, 19 strips of six, 3 1/2 yd
   // by the generous school's 6 1/2" squares. The exact square here is f/√2 + 7/8, next 1/8 up.
   test('56 blocks of 6" with borders of 2 and 6', () => {
-    const quilt = quiltOf(6, 7, 8, { kind: 'framed' }, { borders: [startBorder(2, 'accent'), startBorder(6, 'border')] });
+    const quilt = quiltOf(
+      6,
+      7,
+      8,
+      { kind: 'framed' },
+      { borders: [startBorder(2, 'accent'), startBorder(6, 'border')] },
+    );
     expect(quilt.pile.needed).toBe(56);
     expect(Math.round(quilt.layout.finished.width.value * 8) / 8).toBe(75.375);
     expect(Math.round(quilt.layout.finished.height.value * 8) / 8).toBe(83.875);
-    expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 }, leftOver: 0 } });
+    expect(lineFor(quilt, 'frame')).toMatchObject({
+      count: { value: 224 },
+      squares: { count: { value: 112 }, leftOver: 0 },
+    });
     expect(cutSize(quilt, 'frame')).toEqual([5.125]);
     expect(shopCut(Math.ceil(112 / 6) * 6.5, WITH_SQUARING, 'in').amount).toBe('3 1/2');
   });
@@ -157,11 +204,20 @@ describe('a float', () => {
   });
   test('with the exact rule each is the exact form, up to the next mark', () => {
     const quilt = quiltOf(10, 2, 3, { kind: 'on-point', triangles: 'exact' });
-    expect(lineFor(quilt, 'side-triangle').cut).toMatchObject({ side: { value: Math.ceil((10 * Math.SQRT2 + 0.5 * (1 + Math.SQRT2)) * 8) / 8, working: [expect.stringContaining('× (1 + √2)')] } });
+    expect(lineFor(quilt, 'side-triangle').cut).toMatchObject({
+      side: {
+        value: Math.ceil((10 * Math.SQRT2 + 0.5 * (1 + Math.SQRT2)) * 8) / 8,
+        working: [expect.stringContaining('× (1 + √2)')],
+      },
+    });
   });
   test('no wider than the block, no less than nothing', () => {
-    expect(() => quiltOf(10, 2, 3, { kind: 'on-point', float: 11 })).toThrow(/A float of 11″ is wider than the block/);
-    expect(() => quiltOf(10, 2, 3, { kind: 'on-point-sashed', float: -1 })).toThrow(/cannot be less than nothing/);
+    expect(() => quiltOf(10, 2, 3, { kind: 'on-point', float: 11 })).toThrow(
+      /A float of 11″ is wider than the block/,
+    );
+    expect(() => quiltOf(10, 2, 3, { kind: 'on-point-sashed', float: -1 })).toThrow(
+      /cannot be less than nothing/,
+    );
   });
 });
 
@@ -182,7 +238,10 @@ describe('framed, the generous school', () => {
   // Rule ST-7, common practice: 6" blocks, two squares of 6 1/2" a block: 112, six to a strip → 19 strips → 3 1/2 yd; squared up with 1/4" left beyond each point.
   test('56 blocks of 6": 112 squares of 6 1/2", 3 1/2 yd', () => {
     const quilt = quiltOf(6, 7, 8, { kind: 'framed', frame: 'generous' });
-    expect(lineFor(quilt, 'frame')).toMatchObject({ count: { value: 224 }, squares: { count: { value: 112 } } });
+    expect(lineFor(quilt, 'frame')).toMatchObject({
+      count: { value: 224 },
+      squares: { count: { value: 112 } },
+    });
     expect(cutSize(quilt, 'frame')).toEqual([6.5]);
     expect(lineFor(quilt, 'frame').notes.join()).toContain('1/4″ left beyond every point');
     const fabric = quilt.fabrics.find((f) => f.fabric.id === 'triangle')!;
@@ -200,9 +259,18 @@ describe('blocks quilted already, joined by covered sashing', () => {
   });
   const line = (name: string) => quilt.pieces.find((p) => p.name === name)!;
   test('a sash is three strips', () => {
-    expect(line('Upright sashes, front').cut).toMatchObject({ width: { value: 4 }, length: { value: 12.25 } });
-    expect(line('Upright sashes, batting').cut).toMatchObject({ width: { value: 1.875 }, length: { value: 12.25 } });
-    expect(line('Upright sashes, back').cut).toMatchObject({ width: { value: 2.5 }, length: { value: 12.25 } });
+    expect(line('Upright sashes, front').cut).toMatchObject({
+      width: { value: 4 },
+      length: { value: 12.25 },
+    });
+    expect(line('Upright sashes, batting').cut).toMatchObject({
+      width: { value: 1.875 },
+      length: { value: 12.25 },
+    });
+    expect(line('Upright sashes, back').cut).toMatchObject({
+      width: { value: 2.5 },
+      length: { value: 12.25 },
+    });
     expect(line('Upright sashes, front').count.value).toBe(8);
   });
   test('row strips are as long as the joined row: n c − 2a(n − 1) + (n − 1)s', () => {
@@ -213,15 +281,26 @@ describe('blocks quilted already, joined by covered sashing', () => {
   test('marked where uprights cross, and with a quilting grid: 12 1/4 less 1/8 at each end is six 2" squares', () => {
     expect(line('Row strips, front').notes.join(' ')).toContain('12 to 14, 25 3/4 to 27 3/4');
     expect(line('Row strips, front').notes.join(' ')).toContain('Join the rows in pairs, then the pairs');
-    expect(line('Upright sashes, front').notes.join(' ')).toContain('12 1/4 less 1/8 at each end = 12, 6 squares of 2″');
+    expect(line('Upright sashes, front').notes.join(' ')).toContain(
+      '12 1/4 less 1/8 at each end = 12, 6 squares of 2″',
+    );
   });
   test('no backing goes under the whole; each layer has its own cloth; borders have their layers too', () => {
     expect(quilt.layers).toBeNull();
     expect(line('Upright sashes, batting').fabric).toBe('batting');
-    const bordered = quiltOf(11.75, 2, 2, { kind: 'quilted', sash: 2 }, { borders: [startBorder(3, 'border')] });
-    expect(bordered.pieces.map((p) => p.name)).toEqual(expect.arrayContaining(['Border sides, front', 'Border sides, batting', 'Border sides, back']));
+    const bordered = quiltOf(
+      11.75,
+      2,
+      2,
+      { kind: 'quilted', sash: 2 },
+      { borders: [startBorder(3, 'border')] },
+    );
+    expect(bordered.pieces.map((p) => p.name)).toEqual(
+      expect.arrayContaining(['Border sides, front', 'Border sides, batting', 'Border sides, back']),
+    );
   });
-  test('one block alone has nothing to join', () => expect(quiltOf(11.75, 1, 1, { kind: 'quilted', sash: 2 }).pieces).toEqual([]));
+  test('one block alone has nothing to join', () =>
+    expect(quiltOf(11.75, 1, 1, { kind: 'quilted', sash: 2 }).pieces).toEqual([]));
 });
 
 describe('blocks of two sizes', () => {
@@ -234,13 +313,21 @@ describe('blocks of two sizes', () => {
     expect(cutSize(quilt, 'coping-end')).toEqual([2, 12.5]);
     expect(lineFor(quilt, 'coping-side').count.value).toBe(12);
   });
-  test.each([['odd', 6], ['rows', 6], ['columns', 4]] as const)('small ones in every other %s', (places, small) => {
-    expect(quiltOf(12, 3, 4, { kind: 'coped', small: 9, places }).layout.parts['small-block']!.count.value).toBe(small);
+  test.each([
+    ['odd', 6],
+    ['rows', 6],
+    ['columns', 4],
+  ] as const)('small ones in every other %s', (places, small) => {
+    expect(
+      quiltOf(12, 3, 4, { kind: 'coped', small: 9, places }).layout.parts['small-block']!.count.value,
+    ).toBe(small);
   });
   test('generous strips are cut 1/2" more each way and trimmed', () => {
     const quilt = quiltOf(12, 3, 4, { kind: 'coped', small: 9, coping: 'generous' });
     expect(cutSize(quilt, 'coping-side')).toEqual([2.5, 10]);
-    expect(lineFor(quilt, 'coping-side').notes.join()).toContain('trim every small block back to 12 × 12″ finished');
+    expect(lineFor(quilt, 'coping-side').notes.join()).toContain(
+      'trim every small block back to 12 × 12″ finished',
+    );
   });
   test('a difference too small for a strip is refused', () => {
     expect(() => quiltOf(12, 3, 4, { kind: 'coped', small: 11.75 })).toThrow(/too narrow to sew/);
@@ -262,30 +349,65 @@ describe('strips between columns or rows', () => {
 });
 
 describe('sash pieced of strips', () => {
-  test.each([['2', [[16, 'upright'], [16, 'upright-middle']]], ['3', [[32, 'upright'], [16, 'upright-middle']]]] as const)('of %p', (strips, counts) => {
-    const quilt = quiltOf(12, 3, 4, { kind: 'sashed', sash: 3, outerSash: true, cornerstones: false, strips });
+  test.each([
+    [
+      '2',
+      [
+        [16, 'upright'],
+        [16, 'upright-middle'],
+      ],
+    ],
+    [
+      '3',
+      [
+        [32, 'upright'],
+        [16, 'upright-middle'],
+      ],
+    ],
+  ] as const)('of %p', (strips, counts) => {
+    const quilt = quiltOf(12, 3, 4, {
+      kind: 'sashed',
+      sash: 3,
+      outerSash: true,
+      cornerstones: false,
+      strips,
+    });
     for (const [count, part] of counts) expect(lineFor(quilt, part).count.value).toBe(count);
     expect(cutSize(quilt, 'upright')).toEqual([3 / Number(strips) + 0.5, 12.5]);
     expect(lineFor(quilt, 'upright-middle').fabric).toBe('accent');
   });
   test('strips too thin to sew are refused', () => {
-    expect(() => quiltOf(12, 3, 4, { kind: 'sashed', sash: 0.5, strips: '3' })).toThrow(/sash of 3 strips of 1\/2″ cannot be sewn: make it 3\/4″ or more/);
+    expect(() => quiltOf(12, 3, 4, { kind: 'sashed', sash: 0.5, strips: '3' })).toThrow(
+      /sash of 3 strips of 1\/2″ cannot be sewn: make it 3\/4″ or more/,
+    );
   });
 });
 
 describe('borders', () => {
-  const borders = (corners: 'sides-first' | 'top-first' | 'squares' | 'mitred', change = {}) => ({ borders: [{ ...startBorder(2.5, 'border'), corners, ...change }] });
+  const borders = (corners: 'sides-first' | 'top-first' | 'squares' | 'mitred', change = {}) => ({
+    borders: [{ ...startBorder(2.5, 'border'), corners, ...change }],
+  });
 
   // Common practice: a 24 × 36 centre with borders finishing 1 and 3 1/2 is 33 × 45.
   test('24 × 36, borders 1 and 3 1/2', () => {
-    const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, { borders: [startBorder(1, 'accent'), startBorder(3.5, 'border')] });
+    const quilt = quiltOf(
+      12,
+      2,
+      3,
+      { kind: 'edge-to-edge' },
+      { borders: [startBorder(1, 'accent'), startBorder(3.5, 'border')] },
+    );
     expect(size(quilt.layout.finished)).toEqual([33, 45]);
     // Rule BO-1: sides first: side H, then top W + 2b.
     expect(cutSize(quilt, 'border-0-side')).toEqual([1.5, 36.5]);
     expect(cutSize(quilt, 'border-0-end')).toEqual([1.5, 26.5]);
     expect(cutSize(quilt, 'border-1-side')).toEqual([4, 38.5]);
     expect(cutSize(quilt, 'border-1-end')).toEqual([4, 33.5]);
-    expect(quilt.layout.finished.width.working).toEqual(['2 blocks × 12 = 24', '24 + 2 × 1 = 26', '26 + 2 × 3 1/2 = 33']);
+    expect(quilt.layout.finished.width.working).toEqual([
+      '2 blocks × 12 = 24',
+      '24 + 2 × 1 = 26',
+      '26 + 2 × 3 1/2 = 33',
+    ]);
   });
   test('top first is the reverse', () => {
     const quilt = quiltOf(12, 2, 3, { kind: 'edge-to-edge' }, borders('top-first'));
@@ -315,23 +437,49 @@ describe('borders', () => {
   test('lengthwise: four strips of 6 1/2" side by side, no joins, as long as the longest', () => {
     const plan = inchPlan({});
     const fabrics = plan.fabrics.map((f) => ({ ...f, usableWidth: 42 }));
-    const quilt = quiltOf(12, 6, 8, { kind: 'edge-to-edge' }, {
-      fabrics, binding: { ...plan.binding, fabric: 'accent' }, borders: [{ ...startBorder(6, 'border'), cut: 'lengthwise' }],
-    });
+    const quilt = quiltOf(
+      12,
+      6,
+      8,
+      { kind: 'edge-to-edge' },
+      {
+        fabrics,
+        binding: { ...plan.binding, fabric: 'accent' },
+        borders: [{ ...startBorder(6, 'border'), cut: 'lengthwise' }],
+      },
+    );
     const cut = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
-    expect(cut.lengthwise!.length).toMatchObject({ value: 96.5, working: ['4 strips side by side across 42, the longest 96 1/2'] });
+    expect(cut.lengthwise!.length).toMatchObject({
+      value: 96.5,
+      working: ['4 strips side by side across 42, the longest 96 1/2'],
+    });
     expect(cut.buy.length.value).toBeLessThanOrEqual(108);
     expect(cut.strips).toEqual([]);
   });
   test('lengthwise strips that do not fit side by side take another length', () => {
-    const quilt = quiltOf(12, 6, 8, { kind: 'edge-to-edge' }, { borders: [{ ...startBorder(12, 'border'), cut: 'lengthwise' }] });
+    const quilt = quiltOf(
+      12,
+      6,
+      8,
+      { kind: 'edge-to-edge' },
+      { borders: [{ ...startBorder(12, 'border'), cut: 'lengthwise' }] },
+    );
     expect(quilt.fabrics.find((f) => f.fabric.id === 'border')!.lengthwise!.length.value).toBe(96.5 + 96.5);
   });
 });
 
 describe('a sash pieced of strips', () => {
   // Rule ST-9. Arithmetic: finished strips side by side are the sash, to the last bit; outer ones lie on the ruler.
-  test.each([[1.5, 2], [1.75, 2], [1.75, 3], [1.5, 3], [2, 3], [2.25, 3], [1.875, 2], [1.8125, 3]])('a sash of %p in %p strips is cut to come to it', (sash, strips) => {
+  test.each([
+    [1.5, 2],
+    [1.75, 2],
+    [1.75, 3],
+    [1.5, 3],
+    [2, 3],
+    [2.25, 3],
+    [1.875, 2],
+    [1.8125, 3],
+  ])('a sash of %p in %p strips is cut to come to it', (sash, strips) => {
     const quilt = quiltOf(10, 2, 2, { kind: 'sashed', sash, strips: String(strips) });
     const cutOf = (part: string) => quilt.pieces.find((p) => p.parts.includes(part))!.cut;
     const width = (part: string) => {
@@ -351,23 +499,35 @@ describe('a sash pieced of strips', () => {
 });
 
 describe('what is said of a piece where it is cut', () => {
-  const notesFor = (setting: SomeSetting, part: string, change: Partial<Plan> = {}) => lineFor(quiltOf(12, 3, 4, setting, change), part).notes.join(' ');
+  const notesFor = (setting: SomeSetting, part: string, change: Partial<Plan> = {}) =>
+    lineFor(quiltOf(12, 3, 4, setting, change), part).notes.join(' ');
   // Rule TR-1, common practice: the straight grain on the quilt's edge, the bias inside.
   test('why a square is cut twice, or once', () => {
-    expect(notesFor({ kind: 'on-point' }, 'side-triangle')).toMatch(/Cut twice.*straight grain lies on the long side, along the quilt’s edge/);
+    expect(notesFor({ kind: 'on-point' }, 'side-triangle')).toMatch(
+      /Cut twice.*straight grain lies on the long side, along the quilt’s edge/,
+    );
     expect(notesFor({ kind: 'on-point' }, 'corner-triangle')).toMatch(/Cut once.*both short sides/);
     expect(notesFor({ kind: 'framed' }, 'frame')).toMatch(/Cut once/);
   });
   // Rule ST-4.
   test('long sashes are marked where blocks meet them', () => {
-    expect(notesFor({ kind: 'sashed', cornerstones: false }, 'level')).toContain('blocks begin 1 3/4″ from its end and every 13 1/2″ after, each 12″ long');
-    expect(notesFor({ kind: 'strip-set' }, 'strip')).toContain('blocks begin 1/4″ from its end and every 12″ after');
+    expect(notesFor({ kind: 'sashed', cornerstones: false }, 'level')).toContain(
+      'blocks begin 1 3/4″ from its end and every 13 1/2″ after, each 12″ long',
+    );
+    expect(notesFor({ kind: 'strip-set' }, 'strip')).toContain(
+      'blocks begin 1/4″ from its end and every 12″ after',
+    );
     expect(notesFor({ kind: 'sashed' }, 'level')).toBe('');
   });
   // Geometry: a mitre runs from the inner corner to the outer: 3 along for 4 up is 53°.
   test('a mitre between strips of two widths is not at 45°, and that is said', () => {
-    const mitred = (sides: number, ends: number) => notesFor({ kind: 'edge-to-edge' }, 'border-0-side', { borders: [{ ...startBorder(sides, 'border'), ends, corners: 'mitred' }] });
-    expect(mitred(3, 4)).toContain('its mitre is not at 45°: it runs from corner to corner, 53° up from the top strip');
+    const mitred = (sides: number, ends: number) =>
+      notesFor({ kind: 'edge-to-edge' }, 'border-0-side', {
+        borders: [{ ...startBorder(sides, 'border'), ends, corners: 'mitred' }],
+      });
+    expect(mitred(3, 4)).toContain(
+      'its mitre is not at 45°: it runs from corner to corner, 53° up from the top strip',
+    );
     expect(mitred(4, 4)).toBe('');
   });
   // Rule ST-11. Handed from side strips to end strips: generous side strips make the block an inch wider, and the end strips as much longer.

@@ -1,13 +1,23 @@
 import { planProblems, splitCounts, splitQuilt, startBorder } from '../src/index.ts';
 import { inchPlan, wholeSetting } from './support/plans.ts';
 
-const plan = inchPlan({ grid: { across: 3, down: 4 }, setting: wholeSetting({ kind: 'edge-to-edge' }), borders: [startBorder(3, 'border')] });
+const plan = inchPlan({
+  grid: { across: 3, down: 4 },
+  setting: wholeSetting({ kind: 'edge-to-edge' }),
+  borders: [startBorder(3, 'border')],
+});
 
 describe('one quilt split into smaller ones', () => {
   // Rule TG-2, common practice: 12 blocks as 2 × (2 × 3) need more border, and how much is to be said.
   test('twelve blocks as two of 2 × 3', () => {
     const [best] = splitQuilt(plan, 2);
-    expect(best).toMatchObject({ grid: { across: 2, down: 3 }, blocks: 6, over: 0, quilts: 2, finished: { width: 30, height: 42 } });
+    expect(best).toMatchObject({
+      grid: { across: 2, down: 3 },
+      blocks: 6,
+      over: 0,
+      quilts: 2,
+      finished: { width: 30, height: 42 },
+    });
     // 36 × 48 with 3" sides first: 2 × 48 1/2 + 2 × 42 1/2 = 182. Each small one: 2 × 36 1/2 + 2 × 30 1/2 = 134.
     expect(best!.border.value).toBe(134);
     expect(best!.extra).toMatchObject({ value: 86, working: ['2 × 134 − 182 for the one quilt = 86'] });
@@ -15,7 +25,12 @@ describe('one quilt split into smaller ones', () => {
     expect(best!.cloth[0]!.after.length.value).toBeGreaterThan(best!.cloth[0]!.before.length.value);
   });
   test('the pile is dealt out in its order; what is over stays out', () => {
-    const pile = Array.from({ length: 13 }, (_, i) => ({ id: `b${i}`, name: `Block ${i + 1}`, width: 12.5, height: 12.5 }));
+    const pile = Array.from({ length: 13 }, (_, i) => ({
+      id: `b${i}`,
+      name: `Block ${i + 1}`,
+      width: 12.5,
+      height: 12.5,
+    }));
     const [best] = splitQuilt({ ...plan, pile }, 2);
     expect(best!.over).toBe(1);
     expect(best!.plans.map((p) => p.pile.map((b) => b.name)[0])).toEqual(['Block 1', 'Block 7']);
@@ -28,12 +43,18 @@ describe('one quilt split into smaller ones', () => {
     expect(ways.at(-1)!.over).toBeGreaterThan(0);
   });
   test('says how much wider borders would have to be for the target', () => {
-    expect(splitQuilt({ ...plan, target: { of: 'size', width: 40, height: 50 } }, 2)[0]!.toTarget).toEqual({ sides: 5, ends: 4 });
+    expect(splitQuilt({ ...plan, target: { of: 'size', width: 40, height: 50 } }, 2)[0]!.toTarget).toEqual({
+      sides: 5,
+      ends: 4,
+    });
     expect(splitQuilt({ ...plan, target: { of: 'size', width: 20, height: 50 } }, 2)[0]!.toTarget).toBeNull();
     expect(splitQuilt(plan, 2)[0]!.toTarget).toBeNull();
   });
   test('on point, each small quilt takes what its own setting takes', () => {
-    const [best] = splitQuilt(inchPlan({ grid: { across: 3, down: 4 }, setting: wholeSetting({ kind: 'on-point' }) }), 2);
+    const [best] = splitQuilt(
+      inchPlan({ grid: { across: 3, down: 4 }, setting: wholeSetting({ kind: 'on-point' }) }),
+      2,
+    );
     // 3 × 4 on point takes 18; two quilts have nine each: 2 × 3 takes eight, and a strip of 1 × 9 would take all nine.
     expect(best).toMatchObject({ grid: { across: 2, down: 3 }, blocks: 8, over: 2 });
   });

@@ -30,18 +30,40 @@ const TAKEN = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'heif', 'tiff']);
 export async function makePicture(file: Buffer): Promise<MadePicture> {
   if (file.length === 0) throw notAPicture();
   const open = () => sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 });
-  const about = await open().metadata().catch((error: Error) => {
-    throw /pixel limit/i.test(error.message) ? tooLarge() : notAPicture();
-  });
-  if (about.format === 'svg') throw new Refusal(415, 'drawing', 'This is a drawing that can hold a program, so it was not taken. Save it as a photo (JPEG or PNG) and add that.');
+  const about = await open()
+    .metadata()
+    .catch((error: Error) => {
+      throw /pixel limit/i.test(error.message) ? tooLarge() : notAPicture();
+    });
+  if (about.format === 'svg')
+    throw new Refusal(
+      415,
+      'drawing',
+      'This is a drawing that can hold a program, so it was not taken. Save it as a photo (JPEG or PNG) and add that.',
+    );
   if (!TAKEN.has(about.format)) throw notAPicture();
   if ((about.width ?? 0) * (about.height ?? 0) > MOST_PIXELS) throw tooLarge();
   try {
-    const square = await open().autoOrient().flatten({ background: '#ffffff' }).resize(SIDE, SIDE, { fit: 'cover' }).toColourspace('srgb').png().toBuffer();
+    const square = await open()
+      .autoOrient()
+      .flatten({ background: '#ffffff' })
+      .resize(SIDE, SIDE, { fit: 'cover' })
+      .toColourspace('srgb')
+      .png()
+      .toBuffer();
     const bytes = await sharp(square).webp({ quality: 80 }).toBuffer();
-    const { data } = await sharp(square).resize(LOOKED_AT, LOOKED_AT).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    const { data } = await sharp(square)
+      .resize(LOOKED_AT, LOOKED_AT)
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     const frames = (await sharp(file, { limitInputPixels: MOST_PIXELS }).metadata()).pages ?? 1;
-    return { bytes, colours: mainColours(data, 3), edge: mainColours(ring(data), 1)[0] ?? null, notes: frames > 1 ? ['It moves: only its first picture was taken.'] : [] };
+    return {
+      bytes,
+      colours: mainColours(data, 3),
+      edge: mainColours(ring(data), 1)[0] ?? null,
+      notes: frames > 1 ? ['It moves: only its first picture was taken.'] : [],
+    };
   } catch (error) {
     throw /pixel limit/i.test((error as Error).message) ? tooLarge() : notAPicture();
   }
@@ -60,5 +82,15 @@ function ring(pixels: Buffer): Uint8Array {
   return Uint8Array.from(kept);
 }
 
-const notAPicture = () => new Refusal(415, 'not-a-picture', 'This file is not a picture that can be read: it may be damaged, or of another kind. A photo as JPEG, PNG or WebP is taken.');
-const tooLarge = () => new Refusal(413, 'picture-too-large', 'This picture has more dots than any camera takes, so it was not opened. Make it smaller and try again.');
+const notAPicture = () =>
+  new Refusal(
+    415,
+    'not-a-picture',
+    'This file is not a picture that can be read: it may be damaged, or of another kind. A photo as JPEG, PNG or WebP is taken.',
+  );
+const tooLarge = () =>
+  new Refusal(
+    413,
+    'picture-too-large',
+    'This picture has more dots than any camera takes, so it was not opened. Make it smaller and try again.',
+  );

@@ -22,7 +22,9 @@ export class PictureRepository {
   sweep(before: string): Promise<number> {
     return this.knex<PictureRow>('pictures')
       .where('created_at', '<', before)
-      .whereNotExists(this.knex('quilts').select(this.knex.raw('1')).whereRaw('instr(quilts.plan, pictures.id) > 0'))
+      .whereNotExists(
+        this.knex('quilts').select(this.knex.raw('1')).whereRaw('instr(quilts.plan, pictures.id) > 0'),
+      )
       .delete();
   }
 }

@@ -4,4 +4,5 @@ import type { PictureRepository } from './repository.ts';
 const KEPT_MS = 90 * 24 * 3600 * 1000;
 
 /** Deletes pictures older than three months that no quilt names; answers how many. */
-export const sweepPictures = (pictures: PictureRepository, now: Date): Promise<number> => pictures.sweep(new Date(now.getTime() - KEPT_MS).toISOString());
+export const sweepPictures = (pictures: PictureRepository, now: Date): Promise<number> =>
+  pictures.sweep(new Date(now.getTime() - KEPT_MS).toISOString());

@@ -16,7 +16,9 @@ export class QuiltRepository {
 
   /** Quilts on the shelf, last worked on first. */
   list(): Promise<QuiltRow[]> {
-    return this.knex<QuiltRow>('quilts').whereNull('removed_at').orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }]);
+    return this.knex<QuiltRow>('quilts')
+      .whereNull('removed_at')
+      .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }]);
   }
 
   find(id: string): Promise<QuiltRow | undefined> {

@@ -10,7 +10,9 @@ const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown() });
 export function quiltRoutes(quilts: QuiltService): Router {
   const router = Router();
   router.get('/', async (_request, response) => response.json(await quilts.list()));
-  router.post('/', async (request, response) => response.status(201).json(await quilts.add(parse(addBody, request.body).plan)));
+  router.post('/', async (request, response) =>
+    response.status(201).json(await quilts.add(parse(addBody, request.body).plan)),
+  );
   router.get('/:id', async (request, response) => response.json(await quilts.get(request.params.id)));
   router.put('/:id', async (request, response) => {
     const { revision, plan } = parse(saveBody, request.body);
@@ -20,12 +22,15 @@ export function quiltRoutes(quilts: QuiltService): Router {
     await quilts.remove(request.params.id);
     response.status(204).end();
   });
-  router.post('/:id/restore', async (request, response) => response.json(await quilts.restore(request.params.id)));
+  router.post('/:id/restore', async (request, response) =>
+    response.json(await quilts.restore(request.params.id)),
+  );
   return router;
 }
 
 function parse<T>(schema: z.ZodType<T>, body: unknown): T {
   const parsed = schema.safeParse(body);
-  if (!parsed.success) throw new Refusal(400, 'bad-request', 'The request lacks a plan or its revision.', parsed.error.issues);
+  if (!parsed.success)
+    throw new Refusal(400, 'bad-request', 'The request lacks a plan or its revision.', parsed.error.issues);
   return parsed.data;
 }

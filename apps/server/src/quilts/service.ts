@@ -30,7 +30,9 @@ export class QuiltService {
       try {
         return [stored(row)];
       } catch (error) {
-        console.error(`Quilt ${row.id} cannot be read and is left off the shelf: ${(error as Error).message}`);
+        console.error(
+          `Quilt ${row.id} cannot be read and is left off the shelf: ${(error as Error).message}`,
+        );
         return [];
       }
     });
@@ -45,7 +47,14 @@ export class QuiltService {
   async add(rawPlan: unknown): Promise<StoredQuilt> {
     const plan = soundPlan(rawPlan);
     const at = this.outside.now().toISOString();
-    const row: QuiltRow = { id: this.outside.newId(), revision: 1, plan: writePlanJson(plan), created_at: at, updated_at: at, removed_at: null };
+    const row: QuiltRow = {
+      id: this.outside.newId(),
+      revision: 1,
+      plan: writePlanJson(plan),
+      created_at: at,
+      updated_at: at,
+      removed_at: null,
+    };
     await this.rows.insert(row);
     return stored(row);
   }
@@ -53,10 +62,20 @@ export class QuiltService {
   /** @throws Refusal `stale` with the newer quilt in its details when `revision` is not the latest. */
   async save(id: string, revision: number, rawPlan: unknown): Promise<StoredQuilt> {
     const plan = soundPlan(rawPlan);
-    const saved = await this.rows.replace(id, revision, writePlanJson(plan), this.outside.now().toISOString());
+    const saved = await this.rows.replace(
+      id,
+      revision,
+      writePlanJson(plan),
+      this.outside.now().toISOString(),
+    );
     const latest = await this.get(id);
     if (!saved) {
-      throw new Refusal(409, 'stale', `This quilt was changed elsewhere: it is at revision ${latest.revision}, and this change was made to revision ${revision}. Nothing was overwritten.`, latest);
+      throw new Refusal(
+        409,
+        'stale',
+        `This quilt was changed elsewhere: it is at revision ${latest.revision}, and this change was made to revision ${revision}. Nothing was overwritten.`,
+        latest,
+      );
     }
     return latest;
   }
@@ -71,16 +90,30 @@ export class QuiltService {
   }
 }
 
-const notThere = () => new Refusal(404, 'no-such-quilt', 'There is no such quilt on the shelf. It may have been taken off in another tab.');
+const notThere = () =>
+  new Refusal(
+    404,
+    'no-such-quilt',
+    'There is no such quilt on the shelf. It may have been taken off in another tab.',
+  );
 
 function soundPlan(raw: unknown): Plan {
   const read = readPlan(raw);
-  if (!read.ok) throw new Refusal(422, 'unsound-plan', `This plan cannot be kept: ${read.problems[0]!.message}`, read.problems);
+  if (!read.ok)
+    throw new Refusal(
+      422,
+      'unsound-plan',
+      `This plan cannot be kept: ${read.problems[0]!.message}`,
+      read.problems,
+    );
   return read.plan;
 }
 
 function stored(row: QuiltRow): StoredQuilt {
   const read = readPlan(JSON.parse(row.plan));
-  if (!read.ok) throw new Refusal(500, 'unreadable', `A kept quilt cannot be read: ${read.problems[0]!.message}`, { id: row.id });
+  if (!read.ok)
+    throw new Refusal(500, 'unreadable', `A kept quilt cannot be read: ${read.problems[0]!.message}`, {
+      id: row.id,
+    });
   return { id: row.id, revision: row.revision, updatedAt: row.updated_at, plan: read.plan };
 }

@@ -11,21 +11,37 @@ const FIRST = 'potting-shed';
  * A `NAME.plan.json` with a `NAME-blocks.csv` beside it gets its pile from there. A shelf that has, or
  * ever had, a quilt is left alone. Returns how many were put there.
  */
-export async function seedDemo(rows: QuiltRepository, outside: Surroundings, folder: string): Promise<number> {
+export async function seedDemo(
+  rows: QuiltRepository,
+  outside: Surroundings,
+  folder: string,
+): Promise<number> {
   if ((await rows.count()) > 0) return 0;
   const files = readdirSync(folder);
   // The potting shed is the quilt to show first: last put there, first on the shelf.
-  const names = files.filter((f) => f.endsWith('.plan.json')).map((f) => f.replace('.plan.json', '')).sort((a, b) => Number(a === FIRST) - Number(b === FIRST));
+  const names = files
+    .filter((f) => f.endsWith('.plan.json'))
+    .map((f) => f.replace('.plan.json', ''))
+    .sort((a, b) => Number(a === FIRST) - Number(b === FIRST));
   let at = outside.now().getTime() - names.length * 1000;
   for (const name of names) {
     const read = readPlanJson(readFileSync(path.join(folder, `${name}.plan.json`), 'utf8'));
     if (!read.ok) throw new Error(`demo/${name}.plan.json: ${read.problems.map((p) => p.message).join(' ')}`);
     const csv = `${name}-blocks.csv`;
-    const pile = files.includes(csv) ? readBlocksCsv(readFileSync(path.join(folder, csv), 'utf8'), read.plan.unit).blocks : read.plan.pile;
+    const pile = files.includes(csv)
+      ? readBlocksCsv(readFileSync(path.join(folder, csv), 'utf8'), read.plan.unit).blocks
+      : read.plan.pile;
     at += 1000;
     const stamp = new Date(at).toISOString();
     const plan = writePlanJson({ ...read.plan, pile: [...pile] });
-    await rows.insert({ id: outside.newId(), revision: 1, plan, created_at: stamp, updated_at: stamp, removed_at: null });
+    await rows.insert({
+      id: outside.newId(),
+      revision: 1,
+      plan,
+      created_at: stamp,
+      updated_at: stamp,
+      removed_at: null,
+    });
   }
   return names.length;
 }

@@ -17,7 +17,8 @@ export function longArmRoutes(service: LongArm): Router {
     response.status(number === null ? 409 : 201).json({ number, answer });
   });
   router.delete('/bookings/:number', (request, response) => {
-    if (!service.cancel(request.params.number)) throw new Refusal(404, 'no-such-booking', 'The finishing service has no booking of this number.');
+    if (!service.cancel(request.params.number))
+      throw new Refusal(404, 'no-such-booking', 'The finishing service has no booking of this number.');
     response.status(204).end();
   });
   return router;

@@ -30,7 +30,9 @@ const WAITING = [1, 2, 1, 3, 1, 2];
  */
 export class LongArm {
   /** Jobs in order, by the days they take; those booked here have a number. */
-  private queue: readonly { readonly number: string | null; readonly days: number }[] = WAITING.map((days) => ({ number: null, days }));
+  private queue: readonly { readonly number: string | null; readonly days: number }[] = WAITING.map(
+    (days) => ({ number: null, days }),
+  );
   private booked = 0;
 
   constructor(private readonly now: () => Date) {}
@@ -45,7 +47,11 @@ export class LongArm {
     const waiting = this.queue.reduce((sum, { days }) => sum + days, 0);
     const starts = workingDaysAfter(this.now(), waiting + 1);
     return {
-      accepted: true, price, ahead: this.queue.length, starts: isoDate(starts), ready: isoDate(workingDaysAfter(starts, daysFor(job, area))),
+      accepted: true,
+      price,
+      ahead: this.queue.length,
+      starts: isoDate(starts),
+      ready: isoDate(workingDaysAfter(starts, daysFor(job, area))),
       working: [
         `${Math.round(area)} square inches × ${PRICE[job.pattern]} = ${(area * PRICE[job.pattern]).toFixed(2)}${price === LEAST_PRICE ? `; the least for a job is ${LEAST_PRICE}` : ''}`,
         `${this.queue.length} jobs wait, ${waiting} working days`,
@@ -78,26 +84,43 @@ function reasonsAgainst({ unit, top, backing, batting }: LongArmJob): string[] {
   const show = (value: number) => formatWithUnit(value, unit);
   const limit = (inches: number) => fromInches(inches, unit);
   const reasons: string[] = [];
-  const over = (sheet: { width: number; height: number }) => Math.min(sheet.width - top.width, sheet.height - top.height) / 2;
+  const over = (sheet: { width: number; height: number }) =>
+    Math.min(sheet.width - top.width, sheet.height - top.height) / 2;
   // A thread's breadth of rounding is no reason: limits said in centimetres are not whole.
   const short = (value: number, inches: number) => value < limit(inches) - limit(1 / 8);
-  if (short(over(backing), RULES.overhang)) reasons.push(`The backing stands over by ${show(Math.max(0, over(backing)))}; the clamps need ${show(limit(RULES.overhang))} on every side.`);
-  if (short(over(batting), RULES.batting)) reasons.push(`The batting is short: it stands over by ${show(Math.max(0, over(batting)))} and has to by ${show(limit(RULES.batting))}.`);
+  if (short(over(backing), RULES.overhang))
+    reasons.push(
+      `The backing stands over by ${show(Math.max(0, over(backing)))}; the clamps need ${show(limit(RULES.overhang))} on every side.`,
+    );
+  if (short(over(batting), RULES.batting))
+    reasons.push(
+      `The batting is short: it stands over by ${show(Math.max(0, over(batting)))} and has to by ${show(limit(RULES.batting))}.`,
+    );
   if (backing.diagonals) {
     const skew = Math.abs(backing.diagonals[0] - backing.diagonals[1]);
-    if (skew > limit(SKEW_INCHES) + 1e-6) reasons.push(`The backing is not square: corner to corner it differs by ${show(skew)}, and ${show(limit(SKEW_INCHES))} is the most.`);
+    if (skew > limit(SKEW_INCHES) + 1e-6)
+      reasons.push(
+        `The backing is not square: corner to corner it differs by ${show(skew)}, and ${show(limit(SKEW_INCHES))} is the most.`,
+      );
   }
   const [narrow, long] = [Math.min(backing.width, backing.height), Math.max(backing.width, backing.height)];
-  if (narrow > limit(RULES.frame)) reasons.push(`The backing is ${show(narrow)} at its narrower side and the frame is ${show(limit(RULES.frame))} wide.`);
-  if (long > limit(RULES.longest)) reasons.push(`The backing is ${show(long)} long and the rollers take up ${show(limit(RULES.longest))}.`);
-  if (Math.min(top.width, top.height) < limit(RULES.shortest)) reasons.push(`The top is ${show(Math.min(top.width, top.height))} at its shorter side; below ${show(limit(RULES.shortest))} it cannot be rolled on.`);
+  if (narrow > limit(RULES.frame))
+    reasons.push(
+      `The backing is ${show(narrow)} at its narrower side and the frame is ${show(limit(RULES.frame))} wide.`,
+    );
+  if (long > limit(RULES.longest))
+    reasons.push(`The backing is ${show(long)} long and the rollers take up ${show(limit(RULES.longest))}.`);
+  if (Math.min(top.width, top.height) < limit(RULES.shortest))
+    reasons.push(
+      `The top is ${show(Math.min(top.width, top.height))} at its shorter side; below ${show(limit(RULES.shortest))} it cannot be rolled on.`,
+    );
   return reasons;
 }
 
 /** Monday to Friday only. */
 function workingDaysAfter(from: Date, days: number): Date {
   const date = new Date(from);
-  for (let left = days; left > 0; ) {
+  for (let left = days; left > 0;) {
     date.setUTCDate(date.getUTCDate() + 1);
     if (date.getUTCDay() !== 0 && date.getUTCDay() !== 6) left--;
   }

@@ -7,14 +7,23 @@ import type { Tape } from './tape.ts';
 const squeezeBody = z.object({ millimetres: z.number().positive().max(6000) });
 const carryBody = z.object({ inReach: z.boolean() });
 const NONSENSE = 'The tape was asked for something it cannot do.';
-const outOfReach = () => new Refusal(503, 'tape-out-of-reach', 'The tape is out of reach. Bring it nearer; typing goes on meanwhile.');
+const outOfReach = () =>
+  new Refusal(
+    503,
+    'tape-out-of-reach',
+    'The tape is out of reach. Bring it nearer; typing goes on meanwhile.',
+  );
 
 /** The simulated tape over HTTP: readings as a stream of events, its button, and being carried off. */
 export function tapeRoutes(tape: Tape): Router {
   const router = Router();
   router.get('/readings', (request, response) => {
     if (!tape.inReach) throw outOfReach();
-    response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive' });
+    response.set({
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-cache, no-transform',
+      Connection: 'keep-alive',
+    });
     response.flushHeaders();
     response.write('event: ready\ndata: {}\n\n');
     const stop = tape.listen({

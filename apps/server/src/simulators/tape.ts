@@ -38,10 +38,17 @@ export class Tape {
   /** Squeezes the button with the tape laid on something so long; null when it is out of reach. */
   squeeze(laidOnMm: number): TapeReading | null {
     if (!this.within) return null;
-    const slip = this.random() < SLIPS ? (this.random() < 0.5 ? -1 : 1) * (SLIP_MM.least + this.random() * (SLIP_MM.most - SLIP_MM.least)) : 0;
+    const slip =
+      this.random() < SLIPS
+        ? (this.random() < 0.5 ? -1 : 1) * (SLIP_MM.least + this.random() * (SLIP_MM.most - SLIP_MM.least))
+        : 0;
     // Twelve even numbers added are as good as normal for a hand.
-    const scatter = SCATTER_MM * (Array.from({ length: 12 }, () => this.random()).reduce((a, b) => a + b, 0) - 6);
-    const reading = { number: ++this.squeezes, millimetres: Math.max(0, Math.round(2 * (laidOnMm + slip + scatter)) / 2) };
+    const scatter =
+      SCATTER_MM * (Array.from({ length: 12 }, () => this.random()).reduce((a, b) => a + b, 0) - 6);
+    const reading = {
+      number: ++this.squeezes,
+      millimetres: Math.max(0, Math.round(2 * (laidOnMm + slip + scatter)) / 2),
+    };
     for (const { reading: hear } of this.listeners) hear(reading);
     return reading;
   }

@@ -28,7 +28,11 @@ export interface ServerError {
 export function serverError(error: unknown): ServerError {
   const data = (error as { data?: ServerError } | undefined)?.data;
   if (data && typeof data.message === 'string') return data;
-  return { code: 'offline', message: 'The server cannot be reached. What you have is kept in this browser.', details: null };
+  return {
+    code: 'offline',
+    message: 'The server cannot be reached. What you have is kept in this browser.',
+    details: null,
+  };
 }
 
 /** Quilts over HTTP. */
@@ -39,7 +43,10 @@ export const api = createApi({
   endpoints: (build) => ({
     shelf: build.query<StoredQuilt[], void>({ query: () => '/quilts', providesTags: ['shelf'] }),
     quilt: build.query<StoredQuilt, string>({ query: (id) => `/quilts/${id}` }),
-    addQuilt: build.mutation<StoredQuilt, Plan>({ query: (plan) => ({ url: '/quilts', method: 'POST', body: { plan } }), invalidatesTags: ['shelf'] }),
+    addQuilt: build.mutation<StoredQuilt, Plan>({
+      query: (plan) => ({ url: '/quilts', method: 'POST', body: { plan } }),
+      invalidatesTags: ['shelf'],
+    }),
     saveQuilt: build.mutation<StoredQuilt, { id: string; revision: number; plan: Plan }>({
       query: ({ id, ...body }) => ({ url: `/quilts/${id}`, method: 'PUT', body }),
       invalidatesTags: ['shelf'],
@@ -51,17 +58,50 @@ export const api = createApi({
         return { url: '/pictures', method: 'POST', body };
       },
     }),
-    askLongArm: build.mutation<LongArmAnswer, LongArmJob>({ query: (job) => ({ url: '/long-arm/quotes', method: 'POST', body: job }), transformResponse: (said) => longArmAnswerSchema.parse(said) }),
+    askLongArm: build.mutation<LongArmAnswer, LongArmJob>({
+      query: (job) => ({ url: '/long-arm/quotes', method: 'POST', body: job }),
+      transformResponse: (said) => longArmAnswerSchema.parse(said),
+    }),
     bookLongArm: build.mutation<{ number: string | null; answer: LongArmAnswer }, LongArmJob>({
       // Refused while the queue moved on is an answer too, not a failure.
-      query: (job) => ({ url: '/long-arm/bookings', method: 'POST', body: job, validateStatus: ({ status }) => status === 201 || status === 409 }),
-      transformResponse: (said: { number: string | null; answer: unknown }) => ({ number: said.number, answer: longArmAnswerSchema.parse(said.answer) }),
+      query: (job) => ({
+        url: '/long-arm/bookings',
+        method: 'POST',
+        body: job,
+        validateStatus: ({ status }) => status === 201 || status === 409,
+      }),
+      transformResponse: (said: { number: string | null; answer: unknown }) => ({
+        number: said.number,
+        answer: longArmAnswerSchema.parse(said.answer),
+      }),
     }),
     // A booking the service no longer knows is as good as taken back.
-    cancelLongArm: build.mutation<void, string>({ query: (number) => ({ url: `/long-arm/bookings/${number}`, method: 'DELETE', validateStatus: ({ status }) => status === 204 || status === 404 }), transformResponse: () => undefined }),
-    removeQuilt: build.mutation<void, string>({ query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }), invalidatesTags: ['shelf'] }),
-    restoreQuilt: build.mutation<StoredQuilt, string>({ query: (id) => ({ url: `/quilts/${id}/restore`, method: 'POST' }), invalidatesTags: ['shelf'] }),
+    cancelLongArm: build.mutation<void, string>({
+      query: (number) => ({
+        url: `/long-arm/bookings/${number}`,
+        method: 'DELETE',
+        validateStatus: ({ status }) => status === 204 || status === 404,
+      }),
+      transformResponse: () => undefined,
+    }),
+    removeQuilt: build.mutation<void, string>({
+      query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['shelf'],
+    }),
+    restoreQuilt: build.mutation<StoredQuilt, string>({
+      query: (id) => ({ url: `/quilts/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['shelf'],
+    }),
   }),
 });
 
-export const { useAddPictureMutation, useAskLongArmMutation, useBookLongArmMutation, useCancelLongArmMutation, useShelfQuery, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;
+export const {
+  useAddPictureMutation,
+  useAskLongArmMutation,
+  useBookLongArmMutation,
+  useCancelLongArmMutation,
+  useShelfQuery,
+  useAddQuiltMutation,
+  useRemoveQuiltMutation,
+  useRestoreQuiltMutation,
+} = api;

@@ -9,19 +9,54 @@ export const createRouter = () =>
       HydrateFallback: () => null,
       children: [
         { index: true, lazy: async () => ({ Component: (await import('../shelf/Shelf.tsx')).Shelf }) },
-        { path: 'ask/:topic?', lazy: async () => ({ Component: (await import('../counter/CounterPage.tsx')).CounterPage }) },
+        {
+          path: 'ask/:topic?',
+          lazy: async () => ({ Component: (await import('../counter/CounterPage.tsx')).CounterPage }),
+        },
         {
           path: 'quilts/:id',
           lazy: async () => ({ Component: (await import('../quilt/QuiltPage.tsx')).QuiltPage }),
           children: [
-            { path: 'blocks', lazy: async () => ({ Component: (await import('../stages/blocks/BlocksStage.tsx')).BlocksStage }) },
-            { path: 'setting', lazy: async () => ({ Component: (await import('../stages/setting/SettingStage.tsx')).SettingStage }) },
-            { path: 'wall', lazy: async () => ({ Component: (await import('../stages/wall/WallStage.tsx')).WallStage }) },
-            { path: 'labels', lazy: async () => ({ Component: (await import('../stages/wall/LabelsPage.tsx')).LabelsPage }) },
-            { path: 'layers', lazy: async () => ({ Component: (await import('../stages/layers/LayersStage.tsx')).LayersStage }) },
-            { path: 'edge', lazy: async () => ({ Component: (await import('../stages/edge/EdgeStage.tsx')).EdgeStage }) },
-            { path: 'scallops', lazy: async () => ({ Component: (await import('../stages/edge/ScallopPage.tsx')).ScallopPage }) },
-            { path: 'borders', lazy: async () => ({ Component: (await import('../stages/borders/BordersStage.tsx')).BordersStage }) },
+            {
+              path: 'blocks',
+              lazy: async () => ({
+                Component: (await import('../stages/blocks/BlocksStage.tsx')).BlocksStage,
+              }),
+            },
+            {
+              path: 'setting',
+              lazy: async () => ({
+                Component: (await import('../stages/setting/SettingStage.tsx')).SettingStage,
+              }),
+            },
+            {
+              path: 'wall',
+              lazy: async () => ({ Component: (await import('../stages/wall/WallStage.tsx')).WallStage }),
+            },
+            {
+              path: 'labels',
+              lazy: async () => ({ Component: (await import('../stages/wall/LabelsPage.tsx')).LabelsPage }),
+            },
+            {
+              path: 'layers',
+              lazy: async () => ({
+                Component: (await import('../stages/layers/LayersStage.tsx')).LayersStage,
+              }),
+            },
+            {
+              path: 'edge',
+              lazy: async () => ({ Component: (await import('../stages/edge/EdgeStage.tsx')).EdgeStage }),
+            },
+            {
+              path: 'scallops',
+              lazy: async () => ({ Component: (await import('../stages/edge/ScallopPage.tsx')).ScallopPage }),
+            },
+            {
+              path: 'borders',
+              lazy: async () => ({
+                Component: (await import('../stages/borders/BordersStage.tsx')).BordersStage,
+              }),
+            },
           ],
         },
         { path: '*', Component: Lost },

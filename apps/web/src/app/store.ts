@@ -6,7 +6,12 @@ import { savingReducer } from '../quilt/savingSlice.ts';
 import { viewReducer } from '../quilt/viewSlice.ts';
 import { api } from './api.ts';
 
-const reducer = combineReducers({ plan: planReducer, saving: savingReducer, view: viewReducer, [api.reducerPath]: api.reducer });
+const reducer = combineReducers({
+  plan: planReducer,
+  saving: savingReducer,
+  view: viewReducer,
+  [api.reducerPath]: api.reducer,
+});
 
 export type RootState = ReturnType<typeof reducer>;
 
@@ -14,7 +19,10 @@ export const createStore = () =>
   configureStore({
     reducer,
     // Plans of thousands of blocks make the development checks slower than the work itself.
-    middleware: (standard) => standard({ serializableCheck: false, immutableCheck: false }).prepend(savingMiddleware.middleware).concat(api.middleware),
+    middleware: (standard) =>
+      standard({ serializableCheck: false, immutableCheck: false })
+        .prepend(savingMiddleware.middleware)
+        .concat(api.middleware),
   });
 
 export type AppStore = ReturnType<typeof createStore>;

@@ -1,4 +1,13 @@
-import { askCounter, type Flag, flagStart, formatLength, quiltFromCounter, TOPICS, type Unit, unitMark } from '@lattice/core';
+import {
+  askCounter,
+  type Flag,
+  flagStart,
+  formatLength,
+  quiltFromCounter,
+  TOPICS,
+  type Unit,
+  unitMark,
+} from '@lattice/core';
 import { Moon, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
@@ -18,19 +27,51 @@ const Page = styled.div`
   max-width: 1080px;
   margin: 0 auto;
   padding: 0 20px 48px;
-  > header { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; padding: 18px 0 10px; }
-  h1 { margin-right: auto; font: 700 26px/1.1 var(--name); }
-  .brand { font: 700 16px/1 var(--name); text-decoration: none; }
+  > header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 10px;
+    padding: 18px 0 10px;
+  }
+  h1 {
+    margin-right: auto;
+    font: 700 26px/1.1 var(--name);
+  }
+  .brand {
+    font: 700 16px/1 var(--name);
+    text-decoration: none;
+  }
 `;
 const Topics = styled.nav`
   display: flex;
   gap: 6px;
   overflow-x: auto;
   padding: 2px 2px 10px;
-  a { flex: none; padding: 8px 14px; border: 1.5px solid var(--line); border-radius: 20px; background: var(--card); font-size: 14px; font-weight: 600; text-decoration: none; }
-  a:hover { border-color: var(--soft); }
-  a[aria-current='page'] { border-color: var(--ink); background: var(--ink); color: var(--card); }
-  @media (pointer: coarse) { a { min-height: 44px; padding: 11px 16px; } }
+  a {
+    flex: none;
+    padding: 8px 14px;
+    border: 1.5px solid var(--line);
+    border-radius: 20px;
+    background: var(--card);
+    font-size: 14px;
+    font-weight: 600;
+    text-decoration: none;
+  }
+  a:hover {
+    border-color: var(--soft);
+  }
+  a[aria-current='page'] {
+    border-color: var(--ink);
+    background: var(--ink);
+    color: var(--card);
+  }
+  @media (pointer: coarse) {
+    a {
+      min-height: 44px;
+      padding: 11px 16px;
+    }
+  }
 `;
 const Counter = styled.main`
   display: grid;
@@ -39,7 +80,9 @@ const Counter = styled.main`
   @media (max-width: 760px) {
     grid-template-columns: minmax(0, 1fr);
     /* The answer lies under the thumb's reach of the fields, and over them on the screen. */
-    .answer { order: -1; }
+    .answer {
+      order: -1;
+    }
   }
 `;
 const Answered = styled.section`
@@ -47,13 +90,41 @@ const Answered = styled.section`
   border-radius: 14px;
   background: var(--card);
   box-shadow: var(--shadow);
-  .headline { font-size: 30px; font-weight: 700; font-stretch: 86%; line-height: 1.15; }
-  .problem { color: var(--wrong); font-weight: 600; }
-  .drawing { margin: 12px 0; }
-  .drawing svg { display: block; width: 100%; height: auto; max-height: 200px; }
-  dl { display: grid; grid-template-columns: 1fr auto; gap: 6px 14px; margin: 12px 0; font-size: 14px; }
-  dt { color: var(--soft); }
-  dd { margin: 0; text-align: right; font-weight: 650; font-stretch: 88%; }
+  .headline {
+    font-size: 30px;
+    font-weight: 700;
+    font-stretch: 86%;
+    line-height: 1.15;
+  }
+  .problem {
+    color: var(--wrong);
+    font-weight: 600;
+  }
+  .drawing {
+    margin: 12px 0;
+  }
+  .drawing svg {
+    display: block;
+    width: 100%;
+    height: auto;
+    max-height: 200px;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 6px 14px;
+    margin: 12px 0;
+    font-size: 14px;
+  }
+  dt {
+    color: var(--soft);
+  }
+  dd {
+    margin: 0;
+    text-align: right;
+    font-weight: 650;
+    font-stretch: 88%;
+  }
 `;
 const Row = styled(TextField)`
   ${fieldRow}
@@ -68,16 +139,39 @@ const Row = styled(TextField)`
     font-weight: 650;
     font-stretch: 88%;
   }
-  input:focus { outline: none; border-color: var(--chalk); box-shadow: 0 0 0 1px var(--chalk); }
-  &[data-invalid] input { border-color: var(--wrong); box-shadow: 0 0 0 1px var(--wrong); }
-  @media (pointer: coarse) { input { height: 46px; width: 140px; font-size: 17px; } }
+  input:focus {
+    outline: none;
+    border-color: var(--chalk);
+    box-shadow: 0 0 0 1px var(--chalk);
+  }
+  &[data-invalid] input {
+    border-color: var(--wrong);
+    box-shadow: 0 0 0 1px var(--wrong);
+  }
+  @media (pointer: coarse) {
+    input {
+      height: 46px;
+      width: 140px;
+      font-size: 17px;
+    }
+  }
 `;
 
 /** What people ask for, in their words: a topic, and what it begins with where one topic answers two questions. */
-const QUESTIONS: readonly { readonly name: string; readonly topic: string; readonly asked?: Readonly<Record<string, string>> }[] = [
-  { name: 'Setting triangles', topic: 'triangles' }, { name: 'Quilt size', topic: 'setting' }, { name: 'Sashing', topic: 'setting', asked: { kind: 'sashed' } },
-  { name: 'Binding', topic: 'binding' }, { name: 'Bias', topic: 'binding', asked: { grain: 'bias' } }, { name: 'Backing', topic: 'backing' },
-  { name: 'Flange', topic: 'flange' }, { name: 'Prairie points', topic: 'prairie-points' }, { name: 'Quilted blocks', topic: 'quilted-blocks' },
+const QUESTIONS: readonly {
+  readonly name: string;
+  readonly topic: string;
+  readonly asked?: Readonly<Record<string, string>>;
+}[] = [
+  { name: 'Setting triangles', topic: 'triangles' },
+  { name: 'Quilt size', topic: 'setting' },
+  { name: 'Sashing', topic: 'setting', asked: { kind: 'sashed' } },
+  { name: 'Binding', topic: 'binding' },
+  { name: 'Bias', topic: 'binding', asked: { grain: 'bias' } },
+  { name: 'Backing', topic: 'backing' },
+  { name: 'Flange', topic: 'flange' },
+  { name: 'Prairie points', topic: 'prairie-points' },
+  { name: 'Quilted blocks', topic: 'quilted-blocks' },
 ];
 /** As it stands in the address. */
 const slugOf = (name: string): string => name.toLowerCase().replace(/ /g, '-');
@@ -109,16 +203,20 @@ export function CounterPage() {
   if (!topic || !question) return <Navigate to="/ask/binding" replace />;
 
   const own = { ...question.asked, ...typed[question.name] };
-  const begin = (flag: Flag) => (flag.start === null && !(flag.key === 'perimeter') ? EVERYDAY[unit][flag.key] : undefined);
-  const asked = Object.fromEntries(topic.flags.flatMap((flag) => {
-    const text = own[flag.key] ?? begin(flag);
-    return text === undefined || text.trim() === '' ? [] : [[flag.key, text]];
-  }));
+  const begin = (flag: Flag) =>
+    flag.start === null && !(flag.key === 'perimeter') ? EVERYDAY[unit][flag.key] : undefined;
+  const asked = Object.fromEntries(
+    topic.flags.flatMap((flag) => {
+      const text = own[flag.key] ?? begin(flag);
+      return text === undefined || text.trim() === '' ? [] : [[flag.key, text]];
+    }),
+  );
   // A length all round stands for the two sides.
   if (asked['perimeter'] !== undefined) for (const side of ['width', 'height']) delete asked[side];
   const answer = askCounter(topic.name, asked, unit);
   const wrong = typeof answer === 'string' ? /^--([a-z-]+)[^:]*: (.*)$/.exec(answer) : null;
-  const set = (key: string, text: string) => setTyped((had) => ({ ...had, [question.name]: { ...had[question.name], [key]: text } }));
+  const set = (key: string, text: string) =>
+    setTyped((had) => ({ ...had, [question.name]: { ...had[question.name], [key]: text } }));
   const make = async () => {
     const plan = quiltFromCounter(topic.name, asked, unit);
     if (typeof plan === 'string') return setProblem(plan);
@@ -133,7 +231,9 @@ export function CounterPage() {
     <Page>
       <header>
         <h1>Quick answers</h1>
-        <Link className="brand" to="/">To the shelf</Link>
+        <Link className="brand" to="/">
+          To the shelf
+        </Link>
         <Button
           onPress={() => {
             setUnit(unit === 'in' ? 'cm' : 'in');
@@ -142,19 +242,44 @@ export function CounterPage() {
         >
           {unit === 'in' ? 'Use centimetres' : 'Use inches'}
         </Button>
-        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>{theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}</Button>
+        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
+          {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
+        </Button>
       </header>
-      <Topics aria-label="What to ask" ref={topics}>{QUESTIONS.map((q) => <Link key={q.name} to={`/ask/${slugOf(q.name)}`} aria-current={q === question ? 'page' : undefined}>{q.name}</Link>)}</Topics>
+      <Topics aria-label="What to ask" ref={topics}>
+        {QUESTIONS.map((q) => (
+          <Link key={q.name} to={`/ask/${slugOf(q.name)}`} aria-current={q === question ? 'page' : undefined}>
+            {q.name}
+          </Link>
+        ))}
+      </Topics>
       <Counter>
         <section aria-label={question.name}>
           <p>{topic.describes}</p>
           {topic.flags.map((flag) =>
             flag.type === 'choice' ? (
-              <ChoiceField key={flag.key} label={flag.label} labelled value={own[flag.key] ?? flag.start} choices={flag.choices.map((id) => ({ id, name: flag.names(id, unit) }))} onChange={(value) => set(flag.key, value)} />
+              <ChoiceField
+                key={flag.key}
+                label={flag.label}
+                labelled
+                value={own[flag.key] ?? flag.start}
+                choices={flag.choices.map((id) => ({ id, name: flag.names(id, unit) }))}
+                onChange={(value) => set(flag.key, value)}
+              />
             ) : (
-              <Row key={`${question.name}-${flag.key}-${unit}`} value={own[flag.key] ?? begin(flag) ?? ''} onChange={(text) => set(flag.key, text)} isInvalid={wrong?.[1] === flag.key} validationBehavior="aria">
+              <Row
+                key={`${question.name}-${flag.key}-${unit}`}
+                value={own[flag.key] ?? begin(flag) ?? ''}
+                onChange={(text) => set(flag.key, text)}
+                isInvalid={wrong?.[1] === flag.key}
+                validationBehavior="aria"
+              >
                 <FieldLabel>{flag.label}</FieldLabel>
-                <Input inputMode={flag.type === 'count' ? 'numeric' : 'text'} placeholder={placeholderOf(flag, unit)} autoComplete="off" />
+                <Input
+                  inputMode={flag.type === 'count' ? 'numeric' : 'text'}
+                  placeholder={placeholderOf(flag, unit)}
+                  autoComplete="off"
+                />
                 <Wrong>{wrong?.[1] === flag.key ? wrong[2] : ''}</Wrong>
               </Row>
             ),
@@ -162,21 +287,35 @@ export function CounterPage() {
         </section>
         <Answered className="answer" aria-label="Answer" aria-live="polite">
           {typeof answer === 'string' ? (
-            <p className="problem"><Lengths text={wrong ? wrong[2]! : answer} /></p>
+            <p className="problem">
+              <Lengths text={wrong ? wrong[2]! : answer} />
+            </p>
           ) : (
             <>
-              <p className="headline" data-testid="headline"><Lengths text={answer.headline} /></p>
-              <div className="drawing"><AnswerDrawing topic={topic.name} asked={asked} unit={unit} answer={answer} /></div>
+              <p className="headline" data-testid="headline">
+                <Lengths text={answer.headline} />
+              </p>
+              <div className="drawing">
+                <AnswerDrawing topic={topic.name} asked={asked} unit={unit} answer={answer} />
+              </div>
               <dl>
                 {answer.said.map(({ what, figure }, i) => (
                   <div key={i} style={{ display: 'contents' }}>
                     <dt>{what}</dt>
-                    <dd><Why figure={figure} text={figureText(figure, unit)} what={what.toLowerCase()} /></dd>
+                    <dd>
+                      <Why figure={figure} text={figureText(figure, unit)} what={what.toLowerCase()} />
+                    </dd>
                   </div>
                 ))}
               </dl>
-              <Button look="main" isDisabled={isLoading} onPress={() => void make()}>Make a quilt of this</Button>
-              {problem && <p className="problem" role="alert">{problem}</p>}
+              <Button look="main" isDisabled={isLoading} onPress={() => void make()}>
+                Make a quilt of this
+              </Button>
+              {problem && (
+                <p className="problem" role="alert">
+                  {problem}
+                </p>
+              )}
             </>
           )}
         </Answered>

@@ -31,7 +31,12 @@ export function Lengths({ text, drawn = false }: { text: string; drawn?: boolean
     pieces.push(<Fragment key={reached}>{text.slice(reached, match.index)}</Fragment>);
     pieces.push(
       <Together as={as} key={`f${match.index}`}>
-        {match[1] && <>{match[1].trimEnd()}<Closed as={as}> </Closed></>}
+        {match[1] && (
+          <>
+            {match[1].trimEnd()}
+            <Closed as={as}> </Closed>
+          </>
+        )}
         <Fraction as={as}>{match[2]}</Fraction>
       </Together>,
     );

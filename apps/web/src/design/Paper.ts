@@ -6,12 +6,28 @@ export const Paper = styled.div`
   overflow: auto;
   padding: 18px 24px 40px;
   background: var(--card);
-  header { display: flex; flex-wrap: wrap; align-items: center; gap: 12px; margin-bottom: 14px; }
-  h1 { margin-right: auto; font: 650 22px/1.2 var(--name); }
-  section { break-inside: avoid; margin-bottom: 18px; }
-  @page { margin: 10mm; }
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 12px;
+    margin-bottom: 14px;
+  }
+  h1 {
+    margin-right: auto;
+    font: 650 22px/1.2 var(--name);
+  }
+  section {
+    break-inside: avoid;
+    margin-bottom: 18px;
+  }
+  @page {
+    margin: 10mm;
+  }
   @media print {
-    .hide { display: none; }
+    .hide {
+      display: none;
+    }
     height: auto;
     padding: 0;
     overflow: visible;

@@ -19,17 +19,37 @@ const Page = styled(Modal)<{ $width: number }>`
   background: var(--card);
   color: var(--ink);
   box-shadow: var(--shadow);
-  > [role='dialog'] { padding: 20px 24px; outline: none; }
-  h2 { font: 650 22px/1.25 var(--name); margin-bottom: 8px; }
+  > [role='dialog'] {
+    padding: 20px 24px;
+    outline: none;
+  }
+  h2 {
+    font: 650 22px/1.25 var(--name);
+    margin-bottom: 8px;
+  }
 `;
 
 /** A sheet over the page, for a task of its own. Escape, or pressing beside it, closes it and changes nothing. */
-export function Sheet({ title, width, isOpen, onClose, children }: { title: string; width: number; isOpen: boolean; onClose: () => void; children: React.ReactNode }) {
+export function Sheet({
+  title,
+  width,
+  isOpen,
+  onClose,
+  children,
+}: {
+  title: string;
+  width: number;
+  isOpen: boolean;
+  onClose: () => void;
+  children: React.ReactNode;
+}) {
   return (
     <Veil isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
       <Page $width={width}>
         <Dialog>
-          <Heading slot="title" level={2}>{title}</Heading>
+          <Heading slot="title" level={2}>
+            {title}
+          </Heading>
           {children}
         </Dialog>
       </Page>

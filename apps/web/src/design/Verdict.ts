@@ -8,6 +8,13 @@ export const Verdict = styled.p`
   font-size: 13px;
   background: var(--good-wash);
   color: var(--good);
-  &[data-kind='ease'] { background: var(--brass-wash); color: var(--brass); }
-  &[data-kind='square-up'] { background: var(--wrong-wash); color: var(--wrong); font-weight: 650; }
+  &[data-kind='ease'] {
+    background: var(--brass-wash);
+    color: var(--brass);
+  }
+  &[data-kind='square-up'] {
+    background: var(--wrong-wash);
+    color: var(--wrong);
+    font-weight: 650;
+  }
 `;

@@ -5,9 +5,17 @@ export const cardStates = css`
   border: 1.5px solid var(--line);
   border-radius: 9px;
   cursor: pointer;
-  &[data-hovered] { border-color: var(--soft); }
-  &[data-selected] { border-color: var(--ink); box-shadow: inset 0 0 0 0.5px var(--ink); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  &[data-hovered] {
+    border-color: var(--soft);
+  }
+  &[data-selected] {
+    border-color: var(--ink);
+    box-shadow: inset 0 0 0 0.5px var(--ink);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
 `;
 
 /** One with its drawing over its name. */
@@ -21,5 +29,7 @@ export const pictureCard = css`
   font-size: 12.5px;
   line-height: 1.2;
   text-align: center;
-  &[data-selected] { font-weight: 650; }
+  &[data-selected] {
+    font-weight: 650;
+  }
 `;

@@ -13,5 +13,10 @@ export const Bubble = styled.div`
   line-height: 1.4;
   white-space: nowrap;
   pointer-events: none;
-  &[data-wrong] { background: var(--wrong); color: var(--card); white-space: normal; width: 240px; }
+  &[data-wrong] {
+    background: var(--wrong);
+    color: var(--card);
+    white-space: normal;
+    width: 240px;
+  }
 `;

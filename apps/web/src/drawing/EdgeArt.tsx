@@ -1,4 +1,14 @@
-import { type Edge, type EdgeOutline, edgeOutline, edgePath, fabricById, type Layout, type Plan, pointBase, pointHeight } from '@lattice/core';
+import {
+  type Edge,
+  type EdgeOutline,
+  edgeOutline,
+  edgePath,
+  fabricById,
+  type Layout,
+  type Plan,
+  pointBase,
+  pointHeight,
+} from '@lattice/core';
 import { memo, useId } from 'react';
 import { QuiltArt } from './QuiltArt.tsx';
 
@@ -20,7 +30,8 @@ function outerCloth(plan: Plan, layout: Layout): string {
  * How far the edge that is bound lies outside the finished size: a seam's width, where the top's raw edge
  * is. Points are sewn at the finished edge, and a shaped edge is cut along it.
  */
-export const rawEdge = ({ edge, seam }: Plan): number => (edge.finishes.includes('prairie-points') || edge.shape !== 'square' ? 0 : seam);
+export const rawEdge = ({ edge, seam }: Plan): number =>
+  edge.finishes.includes('prairie-points') || edge.shape !== 'square' ? 0 : seam;
 
 /**
  * The quilt with its edge finished, in quilt units, origin at the top's finished corner: trimmed a seam's
@@ -35,22 +46,53 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
   const bound = edge.binding?.seam ?? 0;
   return (
     <g>
-      <defs><clipPath id={clip}><path d={trimmed} transform={`translate(${-over} ${-over})`} /></clipPath></defs>
+      <defs>
+        <clipPath id={clip}>
+          <path d={trimmed} transform={`translate(${-over} ${-over})`} />
+        </clipPath>
+      </defs>
       {edge.points && <Points plan={plan} edge={edge} width={width} height={height} />}
       <g clipPath={`url(#${clip})`}>
-        <rect x={-over} y={-over} width={width + 2 * over} height={height + 2 * over} fill={outerCloth(plan, layout)} />
+        <rect
+          x={-over}
+          y={-over}
+          width={width + 2 * over}
+          height={height + 2 * over}
+          fill={outerCloth(plan, layout)}
+        />
         <QuiltArt plan={plan} layout={layout} />
-        {edge.flange && <Flange plan={plan} width={width} height={height} inset={bound - over} visible={edge.flange.visible} />}
+        {edge.flange && (
+          <Flange
+            plan={plan}
+            width={width}
+            height={height}
+            inset={bound - over}
+            visible={edge.flange.visible}
+          />
+        )}
         {edge.binding && (
           <g transform={`translate(${-over} ${-over})`} fill="none">
-            {plan.binding.flange && <Ring path={trimmed} wide={bound + plan.binding.flange.visible} colour={fabricById(plan, plan.binding.flange.fabric).colour} />}
+            {plan.binding.flange && (
+              <Ring
+                path={trimmed}
+                wide={bound + plan.binding.flange.visible}
+                colour={fabricById(plan, plan.binding.flange.fabric).colour}
+              />
+            )}
             <Ring path={trimmed} wide={bound} colour={fabricById(plan, plan.binding.fabric).colour} />
             <Mitres outline={outline} wide={bound} />
           </g>
         )}
       </g>
       {/* In the ink of the theme, so that a dark edge stands off a dark ground. */}
-      <path d={trimmed} transform={`translate(${-over} ${-over})`} fill="none" stroke="color-mix(in srgb, var(--ink) 70%, transparent)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <path
+        d={trimmed}
+        transform={`translate(${-over} ${-over})`}
+        fill="none"
+        stroke="color-mix(in srgb, var(--ink) 70%, transparent)"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 });
@@ -71,25 +113,61 @@ function Mitres({ outline, wide }: { outline: EdgeOutline; wide: number }) {
     const before = outline.runs[(i + outline.runs.length - 1) % outline.runs.length]!;
     if (run.kind !== 'line' || before.kind !== 'line') return [];
     const into = (dx: number, dy: number) => ({ x: dx / Math.hypot(dx, dy), y: dy / Math.hypot(dx, dy) });
-    const [a, b] = [into(run.to.x - run.from.x, run.to.y - run.from.y), into(before.from.x - before.to.x, before.from.y - before.to.y)];
+    const [a, b] = [
+      into(run.to.x - run.from.x, run.to.y - run.from.y),
+      into(before.from.x - before.to.x, before.from.y - before.to.y),
+    ];
     const half = into(a.x + b.x, a.y + b.y);
     const sine = Math.abs(a.x * half.y - a.y * half.x);
-    return [`M${run.from.x} ${run.from.y}L${run.from.x + (half.x * wide) / sine} ${run.from.y + (half.y * wide) / sine}`];
+    return [
+      `M${run.from.x} ${run.from.y}L${run.from.x + (half.x * wide) / sine} ${run.from.y + (half.y * wide) / sine}`,
+    ];
   });
-  return <path d={folds.join('')} stroke="rgb(30 30 30 / 70%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />;
+  return (
+    <path d={folds.join('')} stroke="rgb(30 30 30 / 70%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+  );
 }
 
 /** Four folded strips: sides first, top and bottom across their ends. */
-function Flange({ plan, width, height, inset, visible }: { plan: Plan; width: number; height: number; inset: number; visible: number }) {
+function Flange({
+  plan,
+  width,
+  height,
+  inset,
+  visible,
+}: {
+  plan: Plan;
+  width: number;
+  height: number;
+  inset: number;
+  visible: number;
+}) {
   const colour = fabricById(plan, plan.edge.flange.fabric).colour;
-  const line = { fill: colour, stroke: 'rgb(30 30 30 / 60%)', strokeWidth: 0.8, vectorEffect: 'non-scaling-stroke' as const };
+  const line = {
+    fill: colour,
+    stroke: 'rgb(30 30 30 / 60%)',
+    strokeWidth: 0.8,
+    vectorEffect: 'non-scaling-stroke' as const,
+  };
   const wide = inset + visible + plan.seam;
   return (
     <>
       <rect x={-plan.seam} y={-plan.seam} width={wide} height={height + 2 * plan.seam} {...line} />
-      <rect x={width - wide + plan.seam} y={-plan.seam} width={wide} height={height + 2 * plan.seam} {...line} />
+      <rect
+        x={width - wide + plan.seam}
+        y={-plan.seam}
+        width={wide}
+        height={height + 2 * plan.seam}
+        {...line}
+      />
       <rect x={-plan.seam} y={-plan.seam} width={width + 2 * plan.seam} height={wide} {...line} />
-      <rect x={-plan.seam} y={height - wide + plan.seam} width={width + 2 * plan.seam} height={wide} {...line} />
+      <rect
+        x={-plan.seam}
+        y={height - wide + plan.seam}
+        width={width + 2 * plan.seam}
+        height={wide}
+        {...line}
+      />
     </>
   );
 }
@@ -101,8 +179,14 @@ function Points({ plan, edge, width, height }: { plan: Plan; edge: Edge; width: 
   const { square, fold, fabrics } = plan.edge.points;
   const strip = points.strip;
   const sides = [
-    { at: 'translate(0 0)', set: points.across, q: strip?.cutEvery.across.value ?? square }, { at: `translate(${width} 0) rotate(90)`, set: points.down, q: strip?.cutEvery.down.value ?? square },
-    { at: `translate(${width} ${height}) rotate(180)`, set: points.across, q: strip?.cutEvery.across.value ?? square }, { at: `translate(0 ${height}) rotate(270)`, set: points.down, q: strip?.cutEvery.down.value ?? square },
+    { at: 'translate(0 0)', set: points.across, q: strip?.cutEvery.across.value ?? square },
+    { at: `translate(${width} 0) rotate(90)`, set: points.down, q: strip?.cutEvery.down.value ?? square },
+    {
+      at: `translate(${width} ${height}) rotate(180)`,
+      set: points.across,
+      q: strip?.cutEvery.across.value ?? square,
+    },
+    { at: `translate(0 ${height}) rotate(270)`, set: points.down, q: strip?.cutEvery.down.value ?? square },
   ];
   let number = 0;
   return (
@@ -114,17 +198,34 @@ function Points({ plan, edge, width, height }: { plan: Plan; edge: Edge; width: 
           const [left, right] = [tip - half, tip + half];
           const colour = fabricById(plan, fabrics[points.colours[number++]! % fabrics.length]!).colour;
           // Nested, the open fold runs down one slope; folded in half, the corners meet along the middle.
-          const crease = fold === 'centre' ? `M${tip} ${-rise}V0` : `M${tip - rise * 0.12} ${-rise * 0.88}L${right - rise * 0.24} 0`;
+          const crease =
+            fold === 'centre'
+              ? `M${tip} ${-rise}V0`
+              : `M${tip - rise * 0.12} ${-rise * 0.88}L${right - rise * 0.24} 0`;
           return { i, colour, outline: `M${left} 0L${tip} ${-rise}L${right} 0Z`, crease };
         });
         // Of a continuous strip every other point lies behind its neighbours.
-        const order = strip ? [...drawn.filter((d) => d.i % 2 === 1), ...drawn.filter((d) => d.i % 2 === 0)] : [...drawn].reverse();
+        const order = strip
+          ? [...drawn.filter((d) => d.i % 2 === 1), ...drawn.filter((d) => d.i % 2 === 0)]
+          : [...drawn].reverse();
         return (
           <g key={at} transform={at}>
             {order.map(({ i, colour, outline, crease }) => (
               <g key={i}>
-                <path d={outline} fill={colour} stroke="rgb(30 30 30 / 70%)" strokeWidth={0.9} vectorEffect="non-scaling-stroke" />
-                <path d={crease} stroke="rgb(255 255 255 / 45%)" strokeWidth={1} fill="none" vectorEffect="non-scaling-stroke" />
+                <path
+                  d={outline}
+                  fill={colour}
+                  stroke="rgb(30 30 30 / 70%)"
+                  strokeWidth={0.9}
+                  vectorEffect="non-scaling-stroke"
+                />
+                <path
+                  d={crease}
+                  stroke="rgb(255 255 255 / 45%)"
+                  strokeWidth={1}
+                  fill="none"
+                  vectorEffect="non-scaling-stroke"
+                />
               </g>
             ))}
           </g>

@@ -37,9 +37,23 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
     <g>
       <FaceDefinitions looks={looks} prefix={prefix} />
       <Cloth fabrics={plan.fabrics} layout={layout} />
-      {laid.map(({ piece, look, turn }) => <use key={piece.id} href={`#${prefix}-${numberOf.get(look)}`} transform={ontoOutline(piece.outline, turn)} />)}
+      {laid.map(({ piece, look, turn }) => (
+        <use
+          key={piece.id}
+          href={`#${prefix}-${numberOf.get(look)}`}
+          transform={ontoOutline(piece.outline, turn)}
+        />
+      ))}
       <path d={outlines} fill="none" stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
-      <path className="empty-places" d={empty.map(outlinePath).join('')} fill="var(--ground)" stroke="var(--soft)" strokeWidth={1.2} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />
+      <path
+        className="empty-places"
+        d={empty.map(outlinePath).join('')}
+        fill="var(--ground)"
+        stroke="var(--soft)"
+        strokeWidth={1.2}
+        strokeDasharray="4 4"
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 });
@@ -48,7 +62,14 @@ export const QuiltArt = memo(function QuiltArt({ plan, layout }: QuiltArtProps) 
 const Cloth = memo(function Cloth({ fabrics, layout }: { fabrics: Plan['fabrics']; layout: Layout }) {
   return Object.values(layout.parts).map((part) =>
     part.cutFrom ? (
-      <path key={part.key} d={partPath(layout, part.key)} fill={fabricById({ fabrics }, part.cutFrom.fabric).colour} stroke={SEAM} strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+      <path
+        key={part.key}
+        d={partPath(layout, part.key)}
+        fill={fabricById({ fabrics }, part.cutFrom.fabric).colour}
+        stroke={SEAM}
+        strokeWidth={0.7}
+        vectorEffect="non-scaling-stroke"
+      />
     ) : null,
   );
 });

@@ -1,4 +1,12 @@
-import { type BandHandle, fabricById, formatSize, fromInches, type Layout, type Plan, type Quilt } from '@lattice/core';
+import {
+  type BandHandle,
+  fabricById,
+  formatSize,
+  fromInches,
+  type Layout,
+  type Plan,
+  type Quilt,
+} from '@lattice/core';
 import { memo, useMemo } from 'react';
 import { Lengths } from '../design/Lengths.tsx';
 import { GrainMarks, JoinMarks } from './marks.tsx';
@@ -24,11 +32,23 @@ interface QuiltBoardProps {
 }
 
 /** Invisible areas that answer the pointer, one a part. Kept apart so that pointing never redraws the quilt. */
-const HitAreas = memo(function HitAreas({ layout, onPoint }: { layout: Layout; onPoint: (parts: readonly string[]) => void }) {
+const HitAreas = memo(function HitAreas({
+  layout,
+  onPoint,
+}: {
+  layout: Layout;
+  onPoint: (parts: readonly string[]) => void;
+}) {
   return (
     <g onPointerLeave={() => onPoint([])}>
       {Object.keys(layout.parts).map((part) => (
-        <path key={part} data-part={part} d={partPath(layout, part)} fill="transparent" onPointerEnter={() => onPoint([part])} />
+        <path
+          key={part}
+          data-part={part}
+          d={partPath(layout, part)}
+          fill="transparent"
+          onPointerEnter={() => onPoint([part])}
+        />
       ))}
     </g>
   );
@@ -40,7 +60,10 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
   const { unit } = plan;
   const target = quilt.target && { width: quilt.target.width.value, height: quilt.target.height.value };
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
-  const shown = { width: Math.max(size.width, target?.width ?? 0), height: Math.max(size.height, target?.height ?? 0) };
+  const shown = {
+    width: Math.max(size.width, target?.width ?? 0),
+    height: Math.max(size.height, target?.height ?? 0),
+  };
   const lit = useMemo(() => pointed.map((part) => partPath(layout, part)).join(''), [layout, pointed]);
   const colourOf = (part: string) => {
     const cut = layout.parts[part]?.cutFrom;
@@ -48,9 +71,15 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
   };
   const partsOf = (handle: BandHandle) => {
     // A border's own strips; for a length of the setting, whatever has the role of the divisions it moves.
-    const roles = [...layout.bands.across, ...layout.bands.down].flatMap(({ role, moves }) => (moves?.what === 'setting' && handle.what === 'setting' && moves.key === handle.key ? [role] : []));
+    const roles = [...layout.bands.across, ...layout.bands.down].flatMap(({ role, moves }) =>
+      moves?.what === 'setting' && handle.what === 'setting' && moves.key === handle.key ? [role] : [],
+    );
     return Object.values(layout.parts)
-      .filter(({ cutFrom, role }) => (handle.what === 'border' ? cutFrom?.use.what === 'border' && cutFrom.use.index === handle.index : roles.includes(role)))
+      .filter(({ cutFrom, role }) =>
+        handle.what === 'border'
+          ? cutFrom?.use.what === 'border' && cutFrom.use.index === handle.index
+          : roles.includes(role),
+      )
       .map((part) => part.key);
   };
   return (
@@ -58,8 +87,19 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
       {...{ unit, size, shown }}
       label={`The quilt, ${formatSize(size.width, size.height, unit)} finished`}
       tapes={{ ...layout.bands, colourOf, pointed, onPoint, partsOf, onMove }}
-      said={target && <><span className="dash" />target <Lengths text={formatSize(target.width, target.height, unit)} /></>}
-      marks={<Mark isSelected={grain} onChange={onGrain}>Straight grain</Mark>}
+      said={
+        target && (
+          <>
+            <span className="dash" />
+            target <Lengths text={formatSize(target.width, target.height, unit)} />
+          </>
+        )
+      }
+      marks={
+        <Mark isSelected={grain} onChange={onGrain}>
+          Straight grain
+        </Mark>
+      }
     >
       {({ scale }) => (
         <>
@@ -67,7 +107,18 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
           <JoinMarks joins={quilt.joins} />
           {grain && <GrainMarks layout={layout} most={fromInches(4, unit)} />}
           <HitAreas layout={layout} onPoint={onPoint} />
-          {lit && <path className="lit" d={lit} fill="var(--chalk)" fillOpacity={0.28} stroke="var(--chalk)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" pointerEvents="none" />}
+          {lit && (
+            <path
+              className="lit"
+              d={lit}
+              fill="var(--chalk)"
+              fillOpacity={0.28}
+              stroke="var(--chalk)"
+              strokeWidth={1.6}
+              vectorEffect="non-scaling-stroke"
+              pointerEvents="none"
+            />
+          )}
           {target && <TargetLine {...{ target, shown, scale }} />}
         </>
       )}
@@ -81,7 +132,12 @@ function TargetLine({ target, shown, scale }: { target: Size; shown: Size; scale
   return (
     <path
       d={`M${target.width} ${-out(TAPE + 20)}V${shown.height + out(8)}M${-out(TAPE + 18)} ${target.height}H${shown.width + out(12)}`}
-      stroke="var(--thread)" strokeWidth={2} strokeDasharray="6 4" fill="none" vectorEffect="non-scaling-stroke" pointerEvents="none"
+      stroke="var(--thread)"
+      strokeWidth={2}
+      strokeDasharray="6 4"
+      fill="none"
+      vectorEffect="non-scaling-stroke"
+      pointerEvents="none"
     />
   );
 }

@@ -10,7 +10,9 @@ import { useRoom } from './useRoom.ts';
 const Drawing = styled.svg`
   position: absolute;
   inset: 0;
-  .cloth { filter: drop-shadow(0 2px 5px rgb(0 0 0 / 30%)); }
+  .cloth {
+    filter: drop-shadow(0 2px 5px rgb(0 0 0 / 30%));
+  }
 `;
 const Legend = styled.div`
   position: absolute;
@@ -23,8 +25,20 @@ const Legend = styled.div`
   font-size: 13px;
   color: var(--soft);
   pointer-events: none;
-  .marks { display: flex; flex-wrap: wrap; align-items: center; gap: 6px 14px; margin-left: auto; }
-  .dash { display: inline-block; width: 22px; margin-right: 8px; border-top: 2px dashed var(--thread); vertical-align: middle; }
+  .marks {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 6px 14px;
+    margin-left: auto;
+  }
+  .dash {
+    display: inline-block;
+    width: 22px;
+    margin-right: 8px;
+    border-top: 2px dashed var(--thread);
+    vertical-align: middle;
+  }
 `;
 
 /** Something shown on the drawing, or not. */
@@ -37,16 +51,31 @@ export const Mark = styled(ToggleButton)`
   font-size: 13px;
   cursor: pointer;
   pointer-events: auto;
-  &[data-hovered] { border-color: var(--soft); }
-  &[data-selected] { border-color: var(--ink); color: var(--ink); font-weight: 650; }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
-  @media (pointer: coarse) { min-height: 44px; padding: 3px 16px; border-radius: 22px; }
+  &[data-hovered] {
+    border-color: var(--soft);
+  }
+  &[data-selected] {
+    border-color: var(--ink);
+    color: var(--ink);
+    font-weight: 650;
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+    padding: 3px 16px;
+    border-radius: 22px;
+  }
 `;
 
 /** Pixels kept free round the drawing: tapes, with room for their grips beside them, and the legend, which takes two lines where it is narrow. */
 function marginFor(grip: number, taped: boolean, narrow: boolean) {
   const legend = { right: narrow ? 14 : 30, bottom: narrow ? 40 + 1.4 * grip : 48 };
-  return taped ? { left: 60 + grip, top: 60 + grip, ...legend } : { left: narrow ? 14 : 30, top: 24, ...legend };
+  return taped
+    ? { left: 60 + grip, top: 60 + grip, ...legend }
+    : { left: narrow ? 14 : 30, top: 24, ...legend };
 }
 
 /** How the drawing lies in its room: pixels for one unit, and where its top left corner is. */
@@ -85,11 +114,25 @@ interface ScaledBoardProps {
 }
 
 /** Something to scale on the gridded floor, as large as its room lets it be. */
-export function ScaledBoard({ unit, size, shown = size, label, tapes, ground = 'var(--card)', children, over, said, marks }: ScaledBoardProps) {
+export function ScaledBoard({
+  unit,
+  size,
+  shown = size,
+  label,
+  tapes,
+  ground = 'var(--card)',
+  children,
+  over,
+  said,
+  marks,
+}: ScaledBoardProps) {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const room = useRoom(element);
   const margin = marginFor(gripSize(), tapes !== undefined, room.width < 520);
-  const free = { width: room.width - margin.left - margin.right, height: room.height - margin.top - margin.bottom };
+  const free = {
+    width: room.width - margin.left - margin.right,
+    height: room.height - margin.top - margin.bottom,
+  };
   const scale = Math.max(0, Math.min(free.width / shown.width, free.height / shown.height));
   const x = margin.left + Math.max(0, (free.width - shown.width * scale) / 2);
   const y = margin.top + Math.max(0, (free.height - shown.height * scale) / 2);
@@ -101,15 +144,35 @@ export function ScaledBoard({ unit, size, shown = size, label, tapes, ground = '
         <>
           <Drawing width={room.width} height={room.height} role="img" aria-label={label}>
             <defs>
-              <pattern id="floor" width={floor * scale} height={floor * scale} x={x} y={y} patternUnits="userSpaceOnUse">
+              <pattern
+                id="floor"
+                width={floor * scale}
+                height={floor * scale}
+                x={x}
+                y={y}
+                patternUnits="userSpaceOnUse"
+              >
                 <path d={`M0 0H${floor * scale}M0 0V${floor * scale}`} stroke="var(--grid)" fill="none" />
               </pattern>
             </defs>
             <rect width={room.width} height={room.height} fill="url(#floor)" />
-            {ground && <rect className="cloth" x={x} y={y} width={size.width * scale} height={size.height * scale} fill={ground} />}
-            <g transform={`translate(${x} ${y}) scale(${scale})`}>{typeof children === 'function' ? children({ scale, x, y }) : children}</g>
+            {ground && (
+              <rect
+                className="cloth"
+                x={x}
+                y={y}
+                width={size.width * scale}
+                height={size.height * scale}
+                fill={ground}
+              />
+            )}
+            <g transform={`translate(${x} ${y}) scale(${scale})`}>
+              {typeof children === 'function' ? children({ scale, x, y }) : children}
+            </g>
           </Drawing>
-          {tape && <Tape direction="across" bands={tapes.across} start={x} offset={y - TAPE - 14} {...tape} />}
+          {tape && (
+            <Tape direction="across" bands={tapes.across} start={x} offset={y - TAPE - 14} {...tape} />
+          )}
           {tape && <Tape direction="down" bands={tapes.down} start={y} offset={x - TAPE - 12} {...tape} />}
           {over?.({ scale, x, y })}
         </>
@@ -118,7 +181,9 @@ export function ScaledBoard({ unit, size, shown = size, label, tapes, ground = '
         <span>{said}</span>
         <span className="marks">
           {marks}
-          <span>floor squares <Lengths text={formatWithUnit(floor, unit)} /></span>
+          <span>
+            floor squares <Lengths text={formatWithUnit(floor, unit)} />
+          </span>
         </span>
       </Legend>
     </Board>

@@ -1,4 +1,11 @@
-import { type Band, type BandHandle, formatLength, formatWithUnit, rulerStep, type Unit } from '@lattice/core';
+import {
+  type Band,
+  type BandHandle,
+  formatLength,
+  formatWithUnit,
+  rulerStep,
+  type Unit,
+} from '@lattice/core';
 import { MoveHorizontal, MoveVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useMove } from 'react-aria';
@@ -26,7 +33,10 @@ const Division = styled.div`
   font-stretch: 80%;
   color: var(--ink);
   white-space: nowrap;
-  &[data-pointed] { background: var(--chalk) !important; color: var(--on-chalk) !important; }
+  &[data-pointed] {
+    background: var(--chalk) !important;
+    color: var(--on-chalk) !important;
+  }
 `;
 /** Lies over a movable division; the pointer can take hold of any copy. */
 const Hold = styled.div`
@@ -34,8 +44,12 @@ const Hold = styled.div`
   z-index: 1;
   touch-action: none;
   cursor: ew-resize;
-  &[data-down] { cursor: ns-resize; }
-  &:hover { box-shadow: inset 0 0 0 2px var(--chalk); }
+  &[data-down] {
+    cursor: ns-resize;
+  }
+  &:hover {
+    box-shadow: inset 0 0 0 2px var(--chalk);
+  }
 `;
 /** The grip of a width, beside the tape where grips cannot crowd, with a thread to its division. */
 const Grip = styled.div`
@@ -49,8 +63,15 @@ const Grip = styled.div`
   color: var(--chalk);
   touch-action: none;
   cursor: ew-resize;
-  &[data-down] { cursor: ns-resize; }
-  &:hover, &[data-active], &:focus-visible { background: var(--chalk); color: var(--on-chalk); }
+  &[data-down] {
+    cursor: ns-resize;
+  }
+  &:hover,
+  &[data-active],
+  &:focus-visible {
+    background: var(--chalk);
+    color: var(--on-chalk);
+  }
 `;
 const Thread = styled.svg`
   position: absolute;
@@ -59,7 +80,11 @@ const Thread = styled.svg`
   height: 100%;
   overflow: visible;
   pointer-events: none;
-  path { stroke: var(--chalk); stroke-width: 1.5; fill: none; }
+  path {
+    stroke: var(--chalk);
+    stroke-width: 1.5;
+    fill: none;
+  }
 `;
 interface TapeProps {
   readonly direction: 'across' | 'down';
@@ -91,11 +116,28 @@ const LABEL_ROOM = 22;
  * A tape along one edge of the quilt, split as the quilt is. Where a width is the quilter's to choose,
  * the division can be dragged, or focused and moved with the arrow keys, one ruler step at a time.
  */
-export function Tape({ direction, bands, unit, scale, start, offset, colourOf, pointed, onPoint, partsOf, onMove }: TapeProps) {
+export function Tape({
+  direction,
+  bands,
+  unit,
+  scale,
+  start,
+  offset,
+  colourOf,
+  pointed,
+  onPoint,
+  partsOf,
+  onMove,
+}: TapeProps) {
   const down = direction === 'down';
   const end = bands.at(-1)?.to ?? 0;
-  const box = (from: number, length: number) => (down ? { top: from, height: length, left: 0, width: TAPE - 2 } : { left: from, width: length, top: 0, height: TAPE - 2 });
-  const strip = down ? { left: offset, top: start, width: TAPE, height: end * scale } : { left: start, top: offset, width: end * scale, height: TAPE };
+  const box = (from: number, length: number) =>
+    down
+      ? { top: from, height: length, left: 0, width: TAPE - 2 }
+      : { left: from, width: length, top: 0, height: TAPE - 2 };
+  const strip = down
+    ? { left: offset, top: start, width: TAPE, height: end * scale }
+    : { left: start, top: offset, width: end * scale, height: TAPE };
   const held = bands.flatMap((band, i) => {
     if (!band.moves) return [];
     // The outer copy of a border or float grows towards the quilt's edge; everything else grows to the right or down.
@@ -104,7 +146,10 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
   });
   const gripped = held.filter((h, at) => held.findIndex((other) => other.what === h.what) === at);
   const grip = gripSize();
-  const places = spreadOut(gripped.map((h) => start + ((h.band.from + h.band.to) / 2) * scale), grip + 3);
+  const places = spreadOut(
+    gripped.map((h) => start + ((h.band.from + h.band.to) / 2) * scale),
+    grip + 3,
+  );
   const lane = offset - grip - 5;
   return (
     <>
@@ -133,16 +178,35 @@ export function Tape({ direction, bands, unit, scale, start, offset, colourOf, p
         })}
       </Strip>
       {held.map(({ band, i, moves, mirrored }) => (
-        <HoldArea key={i} style={holdPlace(down, start + band.from * scale, (band.to - band.from) * scale, offset)} {...{ band, moves, unit, scale, down, mirrored, onMove }} onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])} />
+        <HoldArea
+          key={i}
+          style={holdPlace(down, start + band.from * scale, (band.to - band.from) * scale, offset)}
+          {...{ band, moves, unit, scale, down, mirrored, onMove }}
+          onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])}
+        />
       ))}
       <Thread aria-hidden>
         {gripped.map(({ band, what }, at) => {
           const middle = start + ((band.from + band.to) / 2) * scale;
-          return <path key={what} d={down ? `M${lane + grip} ${places[at]}L${offset} ${middle}` : `M${places[at]} ${lane + grip}L${middle} ${offset}`} />;
+          return (
+            <path
+              key={what}
+              d={
+                down
+                  ? `M${lane + grip} ${places[at]}L${offset} ${middle}`
+                  : `M${places[at]} ${lane + grip}L${middle} ${offset}`
+              }
+            />
+          );
         })}
       </Thread>
       {gripped.map(({ band, moves, what, mirrored }, at) => (
-        <BandGrip key={what} {...{ band, moves, what, unit, scale, down, mirrored, grip, lane, onMove }} at={places[at]!} onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])} />
+        <BandGrip
+          key={what}
+          {...{ band, moves, what, unit, scale, down, mirrored, grip, lane, onMove }}
+          at={places[at]!}
+          onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])}
+        />
       ))}
     </>
   );
@@ -159,7 +223,9 @@ function spreadOut(places: readonly number[], gap: number): number[] {
 }
 
 const holdPlace = (down: boolean, from: number, length: number, offset: number) =>
-  down ? { top: from, height: length, left: offset, width: TAPE } : { left: from, width: length, top: offset, height: TAPE };
+  down
+    ? { top: from, height: length, left: offset, width: TAPE }
+    : { left: from, width: length, top: offset, height: TAPE };
 
 function handleName(handle: BandHandle): string {
   if (handle.what === 'border') return `Border ${handle.index + 1}`;
@@ -195,7 +261,9 @@ function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: Move
     onMove: ({ deltaX, deltaY, pointerType }) => {
       const going = drag.current;
       if (pointerType === 'keyboard') {
-        setProblem(onMove(moves, Math.round(width / step + Math.sign(deltaX - deltaY)) * step, going.gesture));
+        setProblem(
+          onMove(moves, Math.round(width / step + Math.sign(deltaX - deltaY)) * step, going.gesture),
+        );
         return;
       }
       going.travelled += down ? deltaY : deltaX;
@@ -243,7 +311,9 @@ function BandGrip({ what, at, grip, lane, ...props }: GripProps) {
     onPoint(on);
   };
   const place = down ? { top: at - grip / 2, left: lane } : { left: at - grip / 2, top: lane };
-  const bubble = down ? { top: at - 14, left: lane + grip + TAPE + 14 } : { left: at + grip / 2 + 6, top: lane + grip / 2 - 14 };
+  const bubble = down
+    ? { top: at - 14, left: lane + grip + TAPE + 14 }
+    : { left: at + grip / 2 + 6, top: lane + grip / 2 - 14 };
   const Arrows = down ? MoveVertical : MoveHorizontal;
   return (
     <>

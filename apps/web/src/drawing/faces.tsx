@@ -12,11 +12,16 @@ export const pictureAddress = (id: string): string => `/api/pictures/${id}`;
 
 /** One key for blocks that look alike, so that each look is drawn once and used many times. */
 export const lookOf = (block: PileBlock | undefined, swapped = false): string =>
-  block?.picture ? ['', PICTURE, block.picture].join('|') : [swapped ? 'swapped' : '', ...(block?.face ? [block.face, ...(block.colours ?? [])] : ['plain'])].join('|');
+  block?.picture
+    ? ['', PICTURE, block.picture].join('|')
+    : [swapped ? 'swapped' : '', ...(block?.face ? [block.face, ...(block.colours ?? [])] : ['plain'])].join(
+        '|',
+      );
 
 function FaceArt({ look }: { look: string }) {
   const [swapped, face, ...colours] = look.split('|');
-  if (face === PICTURE) return <image href={pictureAddress(colours[0]!)} width="1" height="1" preserveAspectRatio="none" />;
+  if (face === PICTURE)
+    return <image href={pictureAddress(colours[0]!)} width="1" height="1" preserveAspectRatio="none" />;
   const plain = face === 'plain';
   const patches = plain ? FACES['square in square'] : FACES[face as FaceName];
   const [own = PLAIN[0], second = own] = plain ? PLAIN : colours;
@@ -30,7 +35,10 @@ function FaceArt({ look }: { look: string }) {
         <path
           key={tone}
           fill={tone === 0 ? ground : tone === 1 ? first : second}
-          d={patches.filter((p) => p.tone === tone).map((p) => `M${p.outline.map((at) => at.join(' ')).join('L')}Z`).join('')}
+          d={patches
+            .filter((p) => p.tone === tone)
+            .map((p) => `M${p.outline.map((at) => at.join(' ')).join('L')}Z`)
+            .join('')}
         />
       ))}
     </>
@@ -38,17 +46,20 @@ function FaceArt({ look }: { look: string }) {
 }
 
 /** The looks a drawing uses, defined once on the unit square. */
-export const FaceDefinitions = memo(function FaceDefinitions({ looks, prefix }: { looks: readonly string[]; prefix: string }) {
-  return (
-    <defs>
-      {looks.map((look, i) => (
-        <g key={look} id={`${prefix}-${i}`}>
-          <FaceArt look={look} />
-        </g>
-      ))}
-    </defs>
-  );
-}, (a, b) => a.prefix === b.prefix && a.looks.join() === b.looks.join());
+export const FaceDefinitions = memo(
+  function FaceDefinitions({ looks, prefix }: { looks: readonly string[]; prefix: string }) {
+    return (
+      <defs>
+        {looks.map((look, i) => (
+          <g key={look} id={`${prefix}-${i}`}>
+            <FaceArt look={look} />
+          </g>
+        ))}
+      </defs>
+    );
+  },
+  (a, b) => a.prefix === b.prefix && a.looks.join() === b.looks.join(),
+);
 
 /** The transform that lays the unit square on a block's outline, whichever way the block stands, `turn` quarters to the right. */
 export function ontoOutline(outline: readonly Point[], turn = 0): string {
@@ -59,7 +70,14 @@ export function ontoOutline(outline: readonly Point[], turn = 0): string {
 /** One block drawn by itself, filling the box it is given. */
 export function BlockArt({ block, turn = 0 }: { block: PileBlock; turn?: number }) {
   return (
-    <svg viewBox="0 0 1 1" width="100%" height="100%" aria-hidden focusable="false" style={{ transform: `rotate(${90 * turn}deg)` }}>
+    <svg
+      viewBox="0 0 1 1"
+      width="100%"
+      height="100%"
+      aria-hidden
+      focusable="false"
+      style={{ transform: `rotate(${90 * turn}deg)` }}
+    >
       <FaceArt look={lookOf(block)} />
     </svg>
   );

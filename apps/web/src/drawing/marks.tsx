@@ -4,17 +4,21 @@ import { memo, useMemo } from 'react';
 /** A stroke with a barb at either end, as grain is marked on a pattern piece. */
 function barbed({ from, to }: GrainMark): string {
   const [dx, dy] = [(to.x - from.x) * 0.16, (to.y - from.y) * 0.16];
-  const barb = (x: number, y: number, sx: number, sy: number) => `M${x + sx - sy * 0.6} ${y + sy + sx * 0.6}L${x} ${y}L${x + sx + sy * 0.6} ${y + sy - sx * 0.6}`;
+  const barb = (x: number, y: number, sx: number, sy: number) =>
+    `M${x + sx - sy * 0.6} ${y + sy + sx * 0.6}L${x} ${y}L${x + sx + sy * 0.6} ${y + sy - sx * 0.6}`;
   return `M${from.x} ${from.y}L${to.x} ${to.y}${barb(from.x, from.y, dx, dy)}${barb(to.x, to.y, -dx, -dy)}`;
 }
 
 /** The straight grain of every piece that is cut, light under dark so that it shows on any cloth. */
 export const GrainMarks = memo(function GrainMarks({ layout, most }: { layout: Layout; most: number }) {
   const path = useMemo(
-    () => layout.pieces.flatMap((piece) => {
-      const part = layout.parts[piece.part]!;
-      return part.cutFrom ? [barbed(grainMark(piece.outline, part.grain, most))] : [];
-    }).join(''),
+    () =>
+      layout.pieces
+        .flatMap((piece) => {
+          const part = layout.parts[piece.part]!;
+          return part.cutFrom ? [barbed(grainMark(piece.outline, part.grain, most))] : [];
+        })
+        .join(''),
     [layout, most],
   );
   return (
@@ -31,7 +35,13 @@ export const JoinMarks = memo(function JoinMarks({ joins }: { joins: readonly Jo
   return (
     <g className="joins" fill="none" pointerEvents="none">
       <path d={path} stroke="#fbfcfc" strokeWidth={2.4} vectorEffect="non-scaling-stroke" />
-      <path d={path} stroke="#1b2433" strokeWidth={1.2} strokeDasharray="3 2" vectorEffect="non-scaling-stroke" />
+      <path
+        d={path}
+        stroke="#1b2433"
+        strokeWidth={1.2}
+        strokeDasharray="3 2"
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 });

@@ -1,13 +1,23 @@
 import type { Layout, Piece, Slab } from '@lattice/core';
 
 /** The outline of a piece as a closed path, in quilt units. */
-export const outlinePath = ({ outline }: Pick<Piece, 'outline'>): string => `M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
+export const outlinePath = ({ outline }: Pick<Piece, 'outline'>): string =>
+  `M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
 
 /** One path for all pieces of a part: a few elements for a quilt of thousands of pieces. */
 export function partPath(layout: Layout, part: string): string {
-  return layout.pieces.filter((p) => p.part === part).map(outlinePath).join('');
+  return layout.pieces
+    .filter((p) => p.part === part)
+    .map(outlinePath)
+    .join('');
 }
 
 /** The seams between the slabs of a backing, blocks let into a stripe left out, as one path. */
 export const seamPath = (slabs: readonly Slab[]): string =>
-  slabs.filter((s) => s.what !== 'block').flatMap(({ x, y, width, height }) => [...(x > 1e-6 ? [`M${x} ${y}V${y + height}`] : []), ...(y > 1e-6 ? [`M${x} ${y}H${x + width}`] : [])]).join('');
+  slabs
+    .filter((s) => s.what !== 'block')
+    .flatMap(({ x, y, width, height }) => [
+      ...(x > 1e-6 ? [`M${x} ${y}V${y + height}`] : []),
+      ...(y > 1e-6 ? [`M${x} ${y}H${x + width}`] : []),
+    ])
+    .join('');

@@ -8,5 +8,9 @@ export function AdviceFor({ path }: { path: string }) {
   const { advice } = useAppSelector(selectQuilt);
   return advice
     .filter((a) => a.path.join('.') === path)
-    .map((a) => <Advice key={a.message} role="note"><Lengths text={a.message} /></Advice>);
+    .map((a) => (
+      <Advice key={a.message} role="note">
+        <Lengths text={a.message} />
+      </Advice>
+    ));
 }

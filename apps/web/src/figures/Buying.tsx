@@ -1,4 +1,13 @@
-import { type Fabric, type FabricCut, fabricFor, fabricUses, FIBRES, formatWithUnit, numberOf, type Plan } from '@lattice/core';
+import {
+  type Fabric,
+  type FabricCut,
+  fabricFor,
+  fabricUses,
+  FIBRES,
+  formatWithUnit,
+  numberOf,
+  type Plan,
+} from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -16,16 +25,50 @@ import { Section } from './Section.tsx';
 
 const Cloth = styled.li`
   padding: 12px 0 8px;
-  & + & { border-top: 1px solid var(--line); }
-  .head { display: grid; grid-template-columns: auto minmax(0, 1fr) auto; align-items: center; gap: 8px; }
-  .buy { font-size: 19px; font-weight: 700; font-stretch: 88%; white-space: nowrap; }
-  .why { margin-top: 2px; font-size: 13px; color: var(--soft); }
-  input[type='color'] { width: 32px; height: 32px; padding: 0; border: 1px solid var(--line); border-radius: 7px; background: none; cursor: pointer; }
+  & + & {
+    border-top: 1px solid var(--line);
+  }
+  .head {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 8px;
+  }
+  .buy {
+    font-size: 19px;
+    font-weight: 700;
+    font-stretch: 88%;
+    white-space: nowrap;
+  }
+  .why {
+    margin-top: 2px;
+    font-size: 13px;
+    color: var(--soft);
+  }
+  input[type='color'] {
+    width: 32px;
+    height: 32px;
+    padding: 0;
+    border: 1px solid var(--line);
+    border-radius: 7px;
+    background: none;
+    cursor: pointer;
+  }
 `;
 const Name = styled(TextField)`
   min-width: 0;
-  input { width: 100%; padding: 4px 6px; border: 1px solid transparent; border-radius: 6px; background: transparent; font-weight: 600; text-overflow: ellipsis; }
-  input:hover { border-color: var(--line); }
+  input {
+    width: 100%;
+    padding: 4px 6px;
+    border: 1px solid transparent;
+    border-radius: 6px;
+    background: transparent;
+    font-weight: 600;
+    text-overflow: ellipsis;
+  }
+  input:hover {
+    border-color: var(--line);
+  }
 `;
 
 /** For each fabric what to ask the shop for, and why; its name, colour and usable width to change. */
@@ -39,21 +82,82 @@ export function Buying() {
       const taken = new Set(p.fabrics.map((f) => f.id));
       let n = p.fabrics.length + 1;
       while (taken.has(`fabric-${n}`)) n++;
-      return { ...p, fabrics: [...p.fabrics, { id: `fabric-${n}`, name: `Fabric ${n}`, colour: '#b9c4bd', usableWidth: p.fabrics[0]!.usableWidth, price: null, direction: 'none', alike: false, shrinkage: 0 }] };
+      return {
+        ...p,
+        fabrics: [
+          ...p.fabrics,
+          {
+            id: `fabric-${n}`,
+            name: `Fabric ${n}`,
+            colour: '#b9c4bd',
+            usableWidth: p.fabrics[0]!.usableWidth,
+            price: null,
+            direction: 'none',
+            alike: false,
+            shrinkage: 0,
+          },
+        ],
+      };
     });
   return (
-    <Section title="Ask the shop for" action={<Button look="quiet" onPress={add}><Plus size={15} aria-hidden />Add a fabric</Button>}>
-      <LengthField label="To square each end" value={plan.squaring} unit={plan.unit} onCommit={(squaring) => edit((p) => ({ ...p, squaring }))} />
+    <Section
+      title="Ask the shop for"
+      action={
+        <Button look="quiet" onPress={add}>
+          <Plus size={15} aria-hidden />
+          Add a fabric
+        </Button>
+      }
+    >
+      <LengthField
+        label="To square each end"
+        value={plan.squaring}
+        unit={plan.unit}
+        onCommit={(squaring) => edit((p) => ({ ...p, squaring }))}
+      />
       <ul data-testid="shopping-list">
-        {plan.fabrics.map((fabric, i) => <ClothLine key={fabric.id} fabric={fabric} index={i} cut={fabrics.find((c) => c.fabric.id === fabric.id)} plan={plan} />)}
+        {plan.fabrics.map((fabric, i) => (
+          <ClothLine
+            key={fabric.id}
+            fabric={fabric}
+            index={i}
+            cut={fabrics.find((c) => c.fabric.id === fabric.id)}
+            plan={plan}
+          />
+        ))}
       </ul>
-      {priced.length > 0 && <p data-testid="together">Together <b>{priced.reduce((sum, cut) => sum + cut.cost!.value, 0).toFixed(2)}</b>{priced.length < fabrics.length ? `, without the ${fabrics.length - priced.length} whose price is not said` : ''}.</p>}
-      {layers?.chosenBatting && <p className="batting"><b>Batting</b>: <Lengths text={`${FIBRES[plan.batting.fibre].name.toLowerCase()}, ${layers.chosenBatting.text.toLowerCase()}`} /></p>}
+      {priced.length > 0 && (
+        <p data-testid="together">
+          Together <b>{priced.reduce((sum, cut) => sum + cut.cost!.value, 0).toFixed(2)}</b>
+          {priced.length < fabrics.length
+            ? `, without the ${fabrics.length - priced.length} whose price is not said`
+            : ''}
+          .
+        </p>
+      )}
+      {layers?.chosenBatting && (
+        <p className="batting">
+          <b>Batting</b>:{' '}
+          <Lengths
+            text={`${FIBRES[plan.batting.fibre].name.toLowerCase()}, ${layers.chosenBatting.text.toLowerCase()}`}
+          />
+        </p>
+      )}
     </Section>
   );
 }
 
-function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number; cut: FabricCut | undefined; plan: Plan }) {
+function ClothLine({
+  fabric,
+  index,
+  cut,
+  plan,
+}: {
+  fabric: Fabric;
+  index: number;
+  cut: FabricCut | undefined;
+  plan: Plan;
+}) {
   const edit = useEdit();
   const { unit } = plan;
   const change = useFabricEdit(fabric);
@@ -61,7 +165,12 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
   return (
     <Cloth>
       <div className="head">
-        <input type="color" aria-label={`Colour of ${fabric.name}`} value={fabric.colour} onChange={(event) => change({ colour: event.target.value }, `colour-${fabric.id}`)} />
+        <input
+          type="color"
+          aria-label={`Colour of ${fabric.name}`}
+          value={fabric.colour}
+          onChange={(event) => change({ colour: event.target.value }, `colour-${fabric.id}`)}
+        />
         <Name
           aria-label={`Name of ${fabric.name}`}
           key={fabric.name}
@@ -75,28 +184,86 @@ function ClothLine({ fabric, index, cut, plan }: { fabric: Fabric; index: number
           <Input />
         </Name>
         {cut ? (
-          <span className="buy"><Why figure={cut.buy.length} text={cut.buy.text} what={cut.buy.text} /></span>
+          <span className="buy">
+            <Why figure={cut.buy.length} text={cut.buy.text} what={cut.buy.text} />
+          </span>
         ) : inUse ? (
           <span className="why">not needed now</span>
         ) : (
-          <Button look="quiet" aria-label={`Take ${fabric.name} off the list`} onPress={() => edit((p) => ({ ...p, fabrics: p.fabrics.filter((f) => f.id !== fabric.id) }))}><X size={15} aria-hidden /></Button>
+          <Button
+            look="quiet"
+            aria-label={`Take ${fabric.name} off the list`}
+            onPress={() => edit((p) => ({ ...p, fabrics: p.fabrics.filter((f) => f.id !== fabric.id) }))}
+          >
+            <X size={15} aria-hidden />
+          </Button>
         )}
       </div>
       {cut && (
         <p className="why">
-          <Why figure={cut.needed} text={formatWithUnit(cut.needed.value, unit)} what={`${formatWithUnit(cut.needed.value, unit)} needed`} /> needed
-          {cut.lengthwise && <span>; <Why figure={cut.lengthwise.length} text={formatWithUnit(cut.lengthwise.length.value, unit)} what="this length" /> lengthwise for {cut.lengthwise.yields.map((y) => y.name.toLowerCase()).join(', ')}</span>}
+          <Why
+            figure={cut.needed}
+            text={formatWithUnit(cut.needed.value, unit)}
+            what={`${formatWithUnit(cut.needed.value, unit)} needed`}
+          />{' '}
+          needed
+          {cut.lengthwise && (
+            <span>
+              ;{' '}
+              <Why
+                figure={cut.lengthwise.length}
+                text={formatWithUnit(cut.lengthwise.length.value, unit)}
+                what="this length"
+              />{' '}
+              lengthwise for {cut.lengthwise.yields.map((y) => y.name.toLowerCase()).join(', ')}
+            </span>
+          )}
           {cut.strips.map((group) => (
-            <span key={group.width}>; <Why figure={group.strips} text={`${numberOf(group.strips.value, 'strip')} of ${formatWithUnit(group.width, unit)}`} what={numberOf(group.strips.value, 'strip')} /> for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} /></span>
+            <span key={group.width}>
+              ;{' '}
+              <Why
+                figure={group.strips}
+                text={`${numberOf(group.strips.value, 'strip')} of ${formatWithUnit(group.width, unit)}`}
+                what={numberOf(group.strips.value, 'strip')}
+              />{' '}
+              for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} />
+            </span>
           ))}
-          {cut.demands.map((demand) => <span key={demand.line}>; <Lengths text={`${demand.line[0]!.toLowerCase()}${demand.line.slice(1)}`} /></span>)}
-          {cut.cost && <span>; costs <Why figure={cut.cost} text={cut.cost.value.toFixed(2)} what={`it costs ${cut.cost.value.toFixed(2)}`} /></span>}
+          {cut.demands.map((demand) => (
+            <span key={demand.line}>
+              ; <Lengths text={`${demand.line[0]!.toLowerCase()}${demand.line.slice(1)}`} />
+            </span>
+          ))}
+          {cut.cost && (
+            <span>
+              ; costs{' '}
+              <Why
+                figure={cut.cost}
+                text={cut.cost.value.toFixed(2)}
+                what={`it costs ${cut.cost.value.toFixed(2)}`}
+              />
+            </span>
+          )}
         </p>
       )}
-      {cut?.notes.map((note) => <p key={note} className="why" role="note"><Lengths text={note} /></p>)}
-      <LengthField label="Usable width" value={fabric.usableWidth} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(usableWidth) => change({ usableWidth })} />
+      {cut?.notes.map((note) => (
+        <p key={note} className="why" role="note">
+          <Lengths text={note} />
+        </p>
+      ))}
+      <LengthField
+        label="Usable width"
+        value={fabric.usableWidth}
+        unit={unit}
+        step={unit === 'in' ? 0.5 : 1}
+        onCommit={(usableWidth) => change({ usableWidth })}
+      />
       <ClothHabits fabric={fabric} />
-      <PriceField label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'} value={fabric.price} onCommit={(price) => change({ price })} />
+      <PriceField
+        label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'}
+        value={fabric.price}
+        onCommit={(price) => change({ price })}
+      />
       <AdviceFor path={`fabrics.${index}.usableWidth`} />
     </Cloth>
   );

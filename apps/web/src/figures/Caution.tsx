@@ -12,10 +12,18 @@ const Note = styled.p`
   font-size: 12.5px;
   line-height: 1.4;
   color: var(--soft);
-  svg { margin-top: 2px; color: var(--brass); }
+  svg {
+    margin-top: 2px;
+    color: var(--brass);
+  }
 `;
 
 /** A caution where the work can hurt (rule CT-1). Local rules and makers' instructions come first. */
 export function Caution({ children }: { children: React.ReactNode }) {
-  return <Note role="note" aria-label="Caution"><TriangleAlert size={15} aria-hidden /><span>{children}</span></Note>;
+  return (
+    <Note role="note" aria-label="Caution">
+      <TriangleAlert size={15} aria-hidden />
+      <span>{children}</span>
+    </Note>
+  );
 }

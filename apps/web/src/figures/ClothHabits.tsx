@@ -9,10 +9,26 @@ const DIRECTIONS = CLOTH_DIRECTIONS.map((id) => ({ id, name: DIRECTION_NAMES[id]
 
 const Habits = styled.details`
   font-size: 14px;
-  summary { min-height: 32px; padding: 5px 0; cursor: pointer; color: var(--soft); }
-  summary:focus-visible { outline: 2px solid var(--chalk); outline-offset: 2px; }
-  summary b { font-weight: 600; color: var(--ink); }
-  @media (pointer: coarse) { summary { min-height: 44px; padding: 11px 0; } }
+  summary {
+    min-height: 32px;
+    padding: 5px 0;
+    cursor: pointer;
+    color: var(--soft);
+  }
+  summary:focus-visible {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+  summary b {
+    font-weight: 600;
+    color: var(--ink);
+  }
+  @media (pointer: coarse) {
+    summary {
+      min-height: 44px;
+      padding: 11px 0;
+    }
+  }
 `;
 
 /** Changes one fabric of the plan. */
@@ -25,7 +41,15 @@ export function useFabricEdit({ id }: Pick<Fabric, 'id'>) {
 /** Which way a cloth's print runs. */
 export function DirectionField({ fabric, label }: { fabric: Fabric; label: string }) {
   const change = useFabricEdit(fabric);
-  return <ChoiceField labelled label={label} value={fabric.direction} choices={DIRECTIONS} onChange={(direction) => change({ direction: direction as ClothDirection })} />;
+  return (
+    <ChoiceField
+      labelled
+      label={label}
+      value={fabric.direction}
+      choices={DIRECTIONS}
+      onChange={(direction) => change({ direction: direction as ClothDirection })}
+    />
+  );
 }
 
 /** What there is to know of a cloth besides its width: its print, its sides, what the wash takes. Told in a line, opened to change. */
@@ -35,13 +59,31 @@ export function ClothHabits({ fabric }: { fabric: Fabric }) {
     fabric.direction === 'none' ? '' : DIRECTION_NAMES[fabric.direction].toLowerCase(),
     fabric.alike ? 'both sides alike' : '',
     fabric.shrinkage > 0 ? `shrinks ${fabric.shrinkage} %` : '',
-  ].filter(Boolean).join(', ');
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <Habits>
-      <summary>Print, sides, wash{told && <>: <b>{told}</b></>}</summary>
+      <summary>
+        Print, sides, wash
+        {told && (
+          <>
+            : <b>{told}</b>
+          </>
+        )}
+      </summary>
       <DirectionField fabric={fabric} label="Its print" />
-      <SwitchField label="Both sides look alike" value={fabric.alike} onChange={(alike) => void change({ alike })} />
-      <PercentField label="Shrinks when washed first, %" value={fabric.shrinkage} most={20} onCommit={(shrinkage) => change({ shrinkage })} />
+      <SwitchField
+        label="Both sides look alike"
+        value={fabric.alike}
+        onChange={(alike) => void change({ alike })}
+      />
+      <PercentField
+        label="Shrinks when washed first, %"
+        value={fabric.shrinkage}
+        most={20}
+        onCommit={(shrinkage) => change({ shrinkage })}
+      />
     </Habits>
   );
 }

@@ -18,7 +18,11 @@ export function CuttingList() {
     <>
       <Section title="Pieces to cut">
         {quilt.pieces.length === 0 && <p>Nothing to cut: the blocks make the whole top.</p>}
-        <ul data-testid="cutting-list">{quilt.pieces.map((piece) => <PieceLine key={piece.key} piece={piece} unit={unit} />)}</ul>
+        <ul data-testid="cutting-list">
+          {quilt.pieces.map((piece) => (
+            <PieceLine key={piece.key} piece={piece} unit={unit} />
+          ))}
+        </ul>
       </Section>
       <LayersToCut />
       <EdgeToCut />
@@ -33,27 +37,58 @@ function PieceLine({ piece, unit }: { piece: CutPiece; unit: Unit }) {
   const lower = piece.name.toLowerCase();
   const point = (pointing: boolean) => dispatch(pointedAt(pointing ? parts : []));
   return (
-    <Line onPointerEnter={() => point(true)} onPointerLeave={() => point(false)} data-pointed={parts.some((p) => pointed.includes(p)) || undefined}>
+    <Line
+      onPointerEnter={() => point(true)}
+      onPointerLeave={() => point(false)}
+      data-pointed={parts.some((p) => pointed.includes(p)) || undefined}
+    >
       <span className="name">{piece.name}</span>
       <span className="figures">
         <Why figure={count} text={String(count.value)} what={`${count.value} ${lower}`} />
         {cut.shape === 'rectangle' && (
-          <> at <Why figure={cut.width} text={formatLength(cut.width.value, unit)} what={`${formatWithUnit(cut.width.value, unit)} wide`} />
+          <>
+            {' '}
+            at{' '}
+            <Why
+              figure={cut.width}
+              text={formatLength(cut.width.value, unit)}
+              what={`${formatWithUnit(cut.width.value, unit)} wide`}
+            />
             {' × '}
-            <Why figure={cut.length} text={formatWithUnit(cut.length.value, unit)} what={`${formatWithUnit(cut.length.value, unit)} long`} /></>
+            <Why
+              figure={cut.length}
+              text={formatWithUnit(cut.length.value, unit)}
+              what={`${formatWithUnit(cut.length.value, unit)} long`}
+            />
+          </>
         )}
       </span>
       {cut.shape !== 'rectangle' && squares && (
         <span className="rest">
-          from <Why figure={squares.count} text={String(squares.count.value)} what={`${squares.count.value} squares`} />
+          from{' '}
+          <Why
+            figure={squares.count}
+            text={String(squares.count.value)}
+            what={`${squares.count.value} squares`}
+          />
           {squares.count.value === 1 ? ' square of ' : ' squares of '}
-          <Why figure={cut.side} text={formatWithUnit(cut.side.value, unit)} what={`squares of ${formatWithUnit(cut.side.value, unit)}`} />
+          <Why
+            figure={cut.side}
+            text={formatWithUnit(cut.side.value, unit)}
+            what={`squares of ${formatWithUnit(cut.side.value, unit)}`}
+          />
           , cut {cut.shape === 'quarter-square' ? 'twice' : 'once'} corner to corner
           {squares.leftOver > 0 && `; ${squares.leftOver} left over`}
         </span>
       )}
-      {piece.notes.map((note) => <span className="rest" key={note}><Lengths text={note} /></span>)}
-      <span className="rest"><FabricChoice use={piece.use} label={`Fabric of ${lower}`} /></span>
+      {piece.notes.map((note) => (
+        <span className="rest" key={note}>
+          <Lengths text={note} />
+        </span>
+      ))}
+      <span className="rest">
+        <FabricChoice use={piece.use} label={`Fabric of ${lower}`} />
+      </span>
     </Line>
   );
 }

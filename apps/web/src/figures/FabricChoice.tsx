@@ -5,8 +5,24 @@ import { selectPlan } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 
 /** Which of the plan's fabrics does a job. */
-export function FabricChoice({ use, label, labelled = false }: { use: FabricUse; label: string; labelled?: boolean }) {
+export function FabricChoice({
+  use,
+  label,
+  labelled = false,
+}: {
+  use: FabricUse;
+  label: string;
+  labelled?: boolean;
+}) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
-  return <ChoiceField label={label} labelled={labelled} value={fabricFor(plan, use)} choices={plan.fabrics} onChange={(id) => edit((p) => withFabric(p, use, id))} />;
+  return (
+    <ChoiceField
+      label={label}
+      labelled={labelled}
+      value={fabricFor(plan, use)}
+      choices={plan.fabrics}
+      onChange={(id) => edit((p) => withFabric(p, use, id))}
+    />
+  );
 }

@@ -14,12 +14,24 @@ const Side = styled.aside`
   min-height: 0;
   background: var(--card);
   border-left: 1px solid var(--line);
-  @media (max-width: 760px) { border-left: 0; border-top: 1px solid var(--line); }
+  @media (max-width: 760px) {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
 `;
 const Head = styled.div`
   padding: 14px 18px 10px;
-  .what { font-size: 13px; color: var(--soft); }
-  .size { font-size: 34px; font-weight: 700; font-stretch: 84%; line-height: 1.2; letter-spacing: -0.01em; }
+  .what {
+    font-size: 13px;
+    color: var(--soft);
+  }
+  .size {
+    font-size: 34px;
+    font-weight: 700;
+    font-stretch: 84%;
+    line-height: 1.2;
+    letter-spacing: -0.01em;
+  }
   .chip {
     display: inline-block;
     margin-top: 4px;
@@ -30,7 +42,10 @@ const Head = styled.div`
     background: var(--brass-wash);
     color: var(--brass);
   }
-  .chip[data-met] { background: var(--good-wash); color: var(--good); }
+  .chip[data-met] {
+    background: var(--good-wash);
+    color: var(--good);
+  }
 `;
 const Book = styled(Tabs)`
   display: flex;
@@ -51,9 +66,17 @@ const Leaf = styled(Tab)`
   font-weight: 600;
   color: var(--soft);
   cursor: pointer;
-  &[data-selected] { color: var(--ink); border-bottom-color: var(--thread); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: -2px; }
-  @media (pointer: coarse) { min-height: 44px; }
+  &[data-selected] {
+    color: var(--ink);
+    border-bottom-color: var(--thread);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: -2px;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+  }
 `;
 const Open = styled(TabPanel)`
   /* Labels for the ear alone are laid off the page; they stay inside. */
@@ -63,7 +86,9 @@ const Open = styled(TabPanel)`
   overflow-y: auto;
   padding: 4px 18px 28px;
   outline: none;
-  @media (max-width: 760px) { overflow: visible; }
+  @media (max-width: 760px) {
+    overflow: visible;
+  }
 `;
 
 /** Beside the drawing: the finished size, then what this stage chooses, what to cut and what to buy. */
@@ -74,13 +99,27 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
   return (
     <Side aria-label="Figures">
       <Head>
-        <h2 className="what">{measured.length > 0 ? 'Finished size, from what was measured' : 'Finished size'}</h2>
+        <h2 className="what">
+          {measured.length > 0 ? 'Finished size, from what was measured' : 'Finished size'}
+        </h2>
         <div className="size" data-testid="finished-size">
-          <Why figure={width} text={formatSize(width.value, height.value, unit).split(' × ')[0]!} what="this width" />
+          <Why
+            figure={width}
+            text={formatSize(width.value, height.value, unit).split(' × ')[0]!}
+            what="this width"
+          />
           {' × '}
-          <Why figure={height} text={formatSize(width.value, height.value, unit).split(' × ')[1]!} what="this height" />
+          <Why
+            figure={height}
+            text={formatSize(width.value, height.value, unit).split(' × ')[1]!}
+            what="this height"
+          />
         </div>
-        {target && <div className="chip" data-met={target.against.met || undefined} role="status"><Lengths text={target.against.text} /></div>}
+        {target && (
+          <div className="chip" data-met={target.against.met || undefined} role="status">
+            <Lengths text={target.against.text} />
+          </div>
+        )}
       </Head>
       <Book>
         <Leaves aria-label="Figures of this quilt">
@@ -89,8 +128,12 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
           <Leaf id="buy">Buy</Leaf>
         </Leaves>
         <Open id="choices">{choices}</Open>
-        <Open id="cut"><CuttingList /></Open>
-        <Open id="buy"><Buying /></Open>
+        <Open id="cut">
+          <CuttingList />
+        </Open>
+        <Open id="buy">
+          <Buying />
+        </Open>
       </Book>
     </Side>
   );

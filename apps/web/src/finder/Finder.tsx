@@ -18,9 +18,18 @@ const Halves = styled.div`
   display: grid;
   grid-template-columns: 290px minmax(0, 1fr);
   gap: 0 26px;
-  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); }
-  h3 { margin: 14px 0 4px; font-size: 13px; font-weight: 600; color: var(--soft); }
-  .found { min-width: 0; }
+  @media (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  h3 {
+    margin: 14px 0 4px;
+    font-size: 13px;
+    font-weight: 600;
+    color: var(--soft);
+  }
+  .found {
+    min-width: 0;
+  }
 `;
 const State = styled.div`
   display: flex;
@@ -29,7 +38,9 @@ const State = styled.div`
   min-height: 34px;
   font-size: 14px;
   color: var(--soft);
-  progress { flex: 1; }
+  progress {
+    flex: 1;
+  }
 `;
 const Grid = styled.ul`
   display: grid;
@@ -51,11 +62,24 @@ const Grid = styled.ul`
     line-height: 1.35;
     cursor: pointer;
   }
-  button:hover { border-color: var(--soft); }
-  button[aria-pressed='true'] { border-color: var(--thread); box-shadow: inset 0 0 0 1px var(--thread); }
-  .art { height: 120px; }
-  strong { display: block; font-size: 15px; font-stretch: 88%; }
-  .rest { color: var(--soft); }
+  button:hover {
+    border-color: var(--soft);
+  }
+  button[aria-pressed='true'] {
+    border-color: var(--thread);
+    box-shadow: inset 0 0 0 1px var(--thread);
+  }
+  .art {
+    height: 120px;
+  }
+  strong {
+    display: block;
+    font-size: 15px;
+    font-stretch: 88%;
+  }
+  .rest {
+    color: var(--soft);
+  }
 `;
 const Ways = styled.div`
   position: sticky;
@@ -73,7 +97,16 @@ export function Finder({ onClose }: { onClose: () => void }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { target } = useAppSelector(selectQuilt);
-  const [request, setRequest] = useState<FitRequest>(() => startRequest(plan, target ? { width: target.width.value, height: target.height.value } : plan.unit === 'in' ? { width: 60, height: 72 } : { width: 150, height: 180 }));
+  const [request, setRequest] = useState<FitRequest>(() =>
+    startRequest(
+      plan,
+      target
+        ? { width: target.width.value, height: target.height.value }
+        : plan.unit === 'in'
+          ? { width: 60, height: 72 }
+          : { width: 150, height: 180 },
+    ),
+  );
   const { news, failed, stop } = useFits(plan, request);
   const [chosen, setChosen] = useState(0);
   const [refused, setRefused] = useState<string | null>(null);
@@ -91,21 +124,46 @@ export function Finder({ onClose }: { onClose: () => void }) {
         <div className="found">
           <State>
             {failed ? (
-              <span role="alert">The search stopped working. Change anything at the left to begin it again.</span>
+              <span role="alert">
+                The search stopped working. Change anything at the left to begin it again.
+              </span>
             ) : !news || !news.finished ? (
-              <ProgressBar aria-label="Searching" value={news ? (100 * news.done) / news.of : 0} style={{ display: 'flex', flex: 1, gap: 12, alignItems: 'center' }}>
-                {({ valueText }) => <>Searching, {valueText}<Button onPress={stop}>Stop</Button></>}
+              <ProgressBar
+                aria-label="Searching"
+                value={news ? (100 * news.done) / news.of : 0}
+                style={{ display: 'flex', flex: 1, gap: 12, alignItems: 'center' }}
+              >
+                {({ valueText }) => (
+                  <>
+                    Searching, {valueText}
+                    <Button onPress={stop}>Stop</Button>
+                  </>
+                )}
               </ProgressBar>
             ) : (
-              <span role="status">{best.length === 0 ? 'Nothing comes near this. Allow another setting, wider borders, more cloth, or another number of blocks.' : best.length === 1 ? 'The one design there is.' : `The best ${best.length} designs, best first.`}</span>
+              <span role="status">
+                {best.length === 0
+                  ? 'Nothing comes near this. Allow another setting, wider borders, more cloth, or another number of blocks.'
+                  : best.length === 1
+                    ? 'The one design there is.'
+                    : `The best ${best.length} designs, best first.`}
+              </span>
             )}
           </State>
-          {best.length > 0 && <TradeOff fits={best} aimed={request.target !== null} chosen={chosen} onChoose={setChosen} />}
+          {best.length > 0 && (
+            <TradeOff fits={best} aimed={request.target !== null} chosen={chosen} onChoose={setChosen} />
+          )}
           <Grid aria-label="Designs found">
             {best.map((fit, i) => (
-              <li key={`${fit.setting.kind}-${JSON.stringify(fit.setting)}-${fit.grid.across}-${fit.grid.down}`}>
+              <li
+                key={`${fit.setting.kind}-${JSON.stringify(fit.setting)}-${fit.grid.across}-${fit.grid.down}`}
+              >
                 <button type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
-                  <span className="art"><Thumbnail plan={applyFit({ ...plan, pile: plan.pile.slice(0, fit.blocks) }, fit, request.target)} /></span>
+                  <span className="art">
+                    <Thumbnail
+                      plan={applyFit({ ...plan, pile: plan.pile.slice(0, fit.blocks) }, fit, request.target)}
+                    />
+                  </span>
                   <DesignWords fit={fit} unit={plan.unit} />
                 </button>
               </li>
@@ -113,7 +171,11 @@ export function Finder({ onClose }: { onClose: () => void }) {
           </Grid>
         </div>
         <Ways>
-          {refused && <span role="alert"><Lengths text={refused} /></span>}
+          {refused && (
+            <span role="alert">
+              <Lengths text={refused} />
+            </span>
+          )}
           <Button onPress={onClose}>Leave the quilt as it is</Button>
           <Button
             look="main"

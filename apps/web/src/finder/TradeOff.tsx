@@ -12,34 +12,65 @@ const Frame = styled.div`
 `;
 
 /** Inches missed (or, without a target, square yards short of the largest) against square yards of cloth: each point a design, which pressing picks. The list below says the same in words. */
-export function TradeOff({ fits, aimed, chosen, onChoose }: { fits: readonly Fit[]; aimed: boolean; chosen: number; onChoose: (index: number) => void }) {
+export function TradeOff({
+  fits,
+  aimed,
+  chosen,
+  onChoose,
+}: {
+  fits: readonly Fit[];
+  aimed: boolean;
+  chosen: number;
+  onChoose: (index: number) => void;
+}) {
   const theme = useAppSelector((s) => s.view.theme);
   const colours = useMemo(() => {
     const style = getComputedStyle(document.documentElement);
     const token = (name: string) => style.getPropertyValue(name).trim();
-    return { theme, chalk: token('--chalk'), thread: token('--thread'), soft: token('--soft'), line: token('--line') };
+    return {
+      theme,
+      chalk: token('--chalk'),
+      thread: token('--thread'),
+      soft: token('--soft'),
+      line: token('--line'),
+    };
   }, [theme]);
-  const axis = (text: string) => ({ title: { display: true, text, color: colours.soft }, ticks: { color: colours.soft }, grid: { color: colours.line }, beginAtZero: true });
+  const axis = (text: string) => ({
+    title: { display: true, text, color: colours.soft },
+    ticks: { color: colours.soft },
+    grid: { color: colours.line },
+    beginAtZero: true,
+  });
   return (
     <Frame>
       <Scatter
         role="img"
         aria-label={`${fits.length} designs: how far each misses the ${aimed ? 'target' : 'largest'} against the cloth it takes`}
         data={{
-          datasets: [{
-            data: fits.map((fit) => ({ x: fit.costs.size, y: fit.costs.fabric })),
-            pointRadius: fits.map((_, i) => (i === chosen ? 9 : 6)),
-            pointStyle: fits.map((_, i) => (i === chosen ? 'rectRot' : 'circle')),
-            pointHitRadius: 14,
-            backgroundColor: fits.map((_, i) => (i === chosen ? colours.thread : colours.chalk)),
-          }],
+          datasets: [
+            {
+              data: fits.map((fit) => ({ x: fit.costs.size, y: fit.costs.fabric })),
+              pointRadius: fits.map((_, i) => (i === chosen ? 9 : 6)),
+              pointStyle: fits.map((_, i) => (i === chosen ? 'rectRot' : 'circle')),
+              pointHitRadius: 14,
+              backgroundColor: fits.map((_, i) => (i === chosen ? colours.thread : colours.chalk)),
+            },
+          ],
         }}
         options={{
           animation: false,
           maintainAspectRatio: false,
-          scales: { x: axis(aimed ? 'Inches off the target, both ways added' : 'Square yards smaller than the largest'), y: axis('Cloth, square yards') },
+          scales: {
+            x: axis(
+              aimed ? 'Inches off the target, both ways added' : 'Square yards smaller than the largest',
+            ),
+            y: axis('Cloth, square yards'),
+          },
           // There is one kind of point: the axes say what it is.
-          plugins: { legend: { display: false }, tooltip: { callbacks: { label: ({ dataIndex }) => `Design ${dataIndex + 1}` } } },
+          plugins: {
+            legend: { display: false },
+            tooltip: { callbacks: { label: ({ dataIndex }) => `Design ${dataIndex + 1}` } },
+          },
           onClick: (_, [point]) => point && onChoose(point.index),
         }}
       />

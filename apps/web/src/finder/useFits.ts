@@ -3,7 +3,10 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FindNews } from '../workers/find.worker.ts';
 
 /** A search in a worker: what it has found so far, how far it is, and how to stop it. Starts anew when the request changes. */
-export function useFits(plan: Plan, request: FitRequest): { news: FindNews | null; failed: boolean; stop: () => void } {
+export function useFits(
+  plan: Plan,
+  request: FitRequest,
+): { news: FindNews | null; failed: boolean; stop: () => void } {
   const [news, setNews] = useState<FindNews | null>(null);
   const [failed, setFailed] = useState(false);
   const worker = useRef<Worker | null>(null);

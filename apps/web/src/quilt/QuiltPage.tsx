@@ -13,14 +13,24 @@ const Page = styled.div`
   grid-template: 52px minmax(0, 1fr) / 150px minmax(0, 1fr);
   grid-template-areas: 'top top' 'rail stage';
   height: 100dvh;
-  > header { grid-area: top; }
-  > nav { grid-area: rail; }
-  > main { grid-area: stage; min-height: 0; }
+  > header {
+    grid-area: top;
+  }
+  > nav {
+    grid-area: rail;
+  }
+  > main {
+    grid-area: stage;
+    min-height: 0;
+  }
   /* On paper only the stage. */
   @media print {
     display: block;
     height: auto;
-    > header, > nav { display: none; }
+    > header,
+    > nav {
+      display: none;
+    }
   }
   @media (max-width: 760px) {
     grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
@@ -33,8 +43,16 @@ const Waiting = styled.main`
   max-width: 460px;
   margin: 20vh auto;
   padding: 0 20px;
-  h1 { font: 650 24px/1.2 var(--name); margin-bottom: 8px; }
-  .ways { display: flex; gap: 14px; align-items: center; margin-top: 16px; }
+  h1 {
+    font: 650 24px/1.2 var(--name);
+    margin-bottom: 8px;
+  }
+  .ways {
+    display: flex;
+    gap: 14px;
+    align-items: center;
+    margin-top: 16px;
+  }
 `;
 
 /** One quilt: fetched, then the top bar and the rail round whichever stage is at work. */
@@ -49,7 +67,10 @@ export function QuiltPage() {
 
   useEffect(() => {
     let current = true;
-    dispatch(openQuilt(id)).then(() => current && setFailure(null), (error: ServerError) => current && setFailure(error));
+    dispatch(openQuilt(id)).then(
+      () => current && setFailure(null),
+      (error: ServerError) => current && setFailure(error),
+    );
     return () => {
       current = false;
     };
@@ -64,19 +85,28 @@ export function QuiltPage() {
         <h1>This quilt cannot be opened</h1>
         <p role="alert">{failure.message}</p>
         <div className="ways">
-          <Button look="main" onPress={() => setAttempt(attempt + 1)}>Try again</Button>
+          <Button look="main" onPress={() => setAttempt(attempt + 1)}>
+            Try again
+          </Button>
           <Link to="/">Go to the shelf</Link>
         </div>
       </Waiting>
     );
   }
-  if (!opened) return <Waiting aria-busy><p role="status">Unfolding the quilt…</p></Waiting>;
+  if (!opened)
+    return (
+      <Waiting aria-busy>
+        <p role="status">Unfolding the quilt…</p>
+      </Waiting>
+    );
   if (!/\/quilts\/[^/]+\/./.test(pathname)) return <Navigate to="setting" replace />;
   return (
     <Page>
       <TopBar />
       <Rail />
-      <main><Outlet /></main>
+      <main>
+        <Outlet />
+      </main>
     </Page>
   );
 }

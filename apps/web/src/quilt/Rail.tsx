@@ -14,25 +14,42 @@ const Wool = styled.nav`
   padding: 26px 0 16px;
   color: var(--on-wool);
   background: repeating-linear-gradient(90deg, var(--wool) 0 17px, var(--wool-stripe) 17px 18px);
-  ul { position: relative; flex: 1; }
+  ul {
+    position: relative;
+    flex: 1;
+  }
   ul::before {
     content: '';
     position: absolute;
     inset: -10px auto 30px 31px;
     border-left: 2px dashed var(--on-wool-soft);
   }
-  .summary { padding: 0 18px; font-size: 13px; line-height: 1.4; color: var(--on-wool-soft); }
+  .summary {
+    padding: 0 18px;
+    font-size: 13px;
+    line-height: 1.4;
+    color: var(--on-wool-soft);
+  }
   @media (max-width: 760px) {
     flex-direction: row;
     align-items: center;
     padding: 0 12px;
     overflow-x: auto;
-    ul { flex: none; display: flex; }
-    ul::before { display: none; }
-    .summary { padding: 6px 8px; }
+    ul {
+      flex: none;
+      display: flex;
+    }
+    ul::before {
+      display: none;
+    }
+    .summary {
+      padding: 6px 8px;
+    }
   }
   @media (max-width: 480px) {
-    .summary { display: none; }
+    .summary {
+      display: none;
+    }
   }
 `;
 const Stop = styled(NavLink)`
@@ -53,18 +70,35 @@ const Stop = styled(NavLink)`
     border-radius: 2px 0 0 2px;
     background: var(--thread);
   }
-  &:focus-visible { outline-offset: -3px; }
-  @media (max-width: 760px) { padding: 0 8px; &::after { display: none; } }
+  &:focus-visible {
+    outline-offset: -3px;
+  }
+  @media (max-width: 760px) {
+    padding: 0 8px;
+    &::after {
+      display: none;
+    }
+  }
 `;
 
 /** A four-hole button on the running stitch; filled when the stage is settled or at work. */
 function SewnButton({ current, settled }: { current: boolean; settled: boolean }) {
-  const [cloth, thread] = settled && !current ? ['var(--on-wool)', 'var(--wool)'] : [current ? 'var(--thread)' : 'var(--wool)', 'var(--on-wool)'];
+  const [cloth, thread] =
+    settled && !current
+      ? ['var(--on-wool)', 'var(--wool)']
+      : [current ? 'var(--thread)' : 'var(--wool)', 'var(--on-wool)'];
   return (
     <svg width="24" height="24" viewBox="-12 -12 24 24" aria-hidden>
       <circle r="10.5" fill={cloth} stroke="var(--on-wool)" strokeWidth="1.6" />
       <circle r="7" fill="none" stroke={thread} strokeWidth="0.7" opacity="0.7" />
-      {[[-2.3, -2.3], [2.3, -2.3], [-2.3, 2.3], [2.3, 2.3]].map(([cx, cy]) => <circle key={`${cx}${cy}`} cx={cx} cy={cy} r="1.3" fill={thread} />)}
+      {[
+        [-2.3, -2.3],
+        [2.3, -2.3],
+        [-2.3, 2.3],
+        [2.3, 2.3],
+      ].map(([cx, cy]) => (
+        <circle key={`${cx}${cy}`} cx={cx} cy={cy} r="1.3" fill={thread} />
+      ))}
     </svg>
   );
 }
@@ -91,7 +125,10 @@ export function Rail() {
               {({ isActive }) => (
                 <>
                   <SewnButton current={isActive} settled={settled.has(stage)} />
-                  <span>{STAGE_NAMES[stage]}{settled.has(stage) && <VisuallyHidden elementType="span">, settled</VisuallyHidden>}</span>
+                  <span>
+                    {STAGE_NAMES[stage]}
+                    {settled.has(stage) && <VisuallyHidden elementType="span">, settled</VisuallyHidden>}
+                  </span>
                 </>
               )}
             </Stop>
@@ -99,9 +136,20 @@ export function Rail() {
         ))}
       </ul>
       <p className="summary">
-        {pile.blocks === 0
-          ? <>No blocks measured yet.</>
-          : <>{pile.measured} of {numberOf(pile.blocks, 'block')} measured. <Lengths text={off === 0 ? 'All can be sewn in as they are.' : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`} /></>}
+        {pile.blocks === 0 ? (
+          <>No blocks measured yet.</>
+        ) : (
+          <>
+            {pile.measured} of {numberOf(pile.blocks, 'block')} measured.{' '}
+            <Lengths
+              text={
+                off === 0
+                  ? 'All can be sewn in as they are.'
+                  : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`
+              }
+            />
+          </>
+        )}
       </p>
     </Wool>
   );

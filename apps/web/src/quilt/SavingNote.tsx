@@ -8,7 +8,13 @@ const Note = styled.span`
   font-size: 13px;
   color: var(--soft);
   white-space: nowrap;
-  &[data-state='offline'], &[data-state='refused'] { color: var(--wrong); white-space: normal; max-width: 40ch; line-height: 1.25; }
+  &[data-state='offline'],
+  &[data-state='refused'] {
+    color: var(--wrong);
+    white-space: normal;
+    max-width: 40ch;
+    line-height: 1.25;
+  }
 `;
 const Banner = styled.div`
   position: fixed;
@@ -22,7 +28,11 @@ const Banner = styled.div`
   background: var(--brass-wash);
   color: var(--ink);
   box-shadow: var(--shadow);
-  div { display: flex; gap: 8px; margin-top: 10px; }
+  div {
+    display: flex;
+    gap: 8px;
+    margin-top: 10px;
+  }
 `;
 
 const words = ({ state, revision, message }: Saving): string => {
@@ -46,15 +56,20 @@ export function SavingNote() {
   const dispatch = useAppDispatch();
   return (
     <>
-      <Note role="status" data-state={saving.state}>{words(saving)}</Note>
+      <Note role="status" data-state={saving.state}>
+        {words(saving)}
+      </Note>
       {saving.theirs && (
         <Banner role="alert">
           <strong>This quilt was changed in another tab or window.</strong>
           <p>
-            It is at revision {saving.theirs.revision} there; your changes here were made to revision {saving.revision} and are not lost. Choose which goes on; undo brings the other back.
+            It is at revision {saving.theirs.revision} there; your changes here were made to revision{' '}
+            {saving.revision} and are not lost. Choose which goes on; undo brings the other back.
           </p>
           <div>
-            <Button look="main" onPress={() => dispatch(keepMine())}>Keep mine</Button>
+            <Button look="main" onPress={() => dispatch(keepMine())}>
+              Keep mine
+            </Button>
             <Button onPress={() => dispatch(takeTheirs())}>Use the newer one</Button>
           </div>
         </Banner>

@@ -19,10 +19,26 @@ export const Bar = styled.header`
   padding: 0 18px;
   background: var(--card);
   border-bottom: 1px solid var(--line);
-  .brand { font: 700 20px/1 var(--name); text-decoration: none; white-space: nowrap; }
-  .tools { display: flex; gap: 8px; margin-left: auto; }
-  .word { @media (max-width: 900px) { display: none; } }
-  @media (max-width: 760px) { flex-wrap: wrap; padding: 8px 12px; gap: 8px; }
+  .brand {
+    font: 700 20px/1 var(--name);
+    text-decoration: none;
+    white-space: nowrap;
+  }
+  .tools {
+    display: flex;
+    gap: 8px;
+    margin-left: auto;
+  }
+  .word {
+    @media (max-width: 900px) {
+      display: none;
+    }
+  }
+  @media (max-width: 760px) {
+    flex-wrap: wrap;
+    padding: 8px 12px;
+    gap: 8px;
+  }
 `;
 const Title = styled(TextField)`
   padding-left: 14px;
@@ -37,7 +53,9 @@ const Title = styled(TextField)`
     background: transparent;
     font-weight: 600;
     text-overflow: ellipsis;
-    &:hover { border-color: var(--line); }
+    &:hover {
+      border-color: var(--line);
+    }
   }
 `;
 
@@ -51,7 +69,9 @@ export function TopBar() {
   useUndoKeys();
   return (
     <Bar>
-      <Link to="/" className="brand">Dapper Lattice</Link>
+      <Link to="/" className="brand">
+        Dapper Lattice
+      </Link>
       <Title
         aria-label="Quilt’s name"
         key={plan.title}
@@ -66,10 +86,20 @@ export function TopBar() {
       </Title>
       <SavingNote />
       <div className="tools">
-        <Button aria-label="Undo" isDisabled={!canUndo} onPress={() => dispatch(undo())}><Undo2 size={16} aria-hidden /><span className="word">Undo</span></Button>
-        <Button aria-label="Redo" isDisabled={!canRedo} onPress={() => dispatch(redo())}><Redo2 size={16} aria-hidden /><span className="word">Redo</span></Button>
-        <Button aria-label="Download the plan file" onPress={() => download(`${plan.title}.plan.json`, writePlanJson(plan), 'application/json')}>
-          <Download size={16} aria-hidden /><span className="word">Plan file</span>
+        <Button aria-label="Undo" isDisabled={!canUndo} onPress={() => dispatch(undo())}>
+          <Undo2 size={16} aria-hidden />
+          <span className="word">Undo</span>
+        </Button>
+        <Button aria-label="Redo" isDisabled={!canRedo} onPress={() => dispatch(redo())}>
+          <Redo2 size={16} aria-hidden />
+          <span className="word">Redo</span>
+        </Button>
+        <Button
+          aria-label="Download the plan file"
+          onPress={() => download(`${plan.title}.plan.json`, writePlanJson(plan), 'application/json')}
+        >
+          <Download size={16} aria-hidden />
+          <span className="word">Plan file</span>
         </Button>
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
           {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}

@@ -21,7 +21,10 @@ export function keepDraft(id: string, draft: Draft): boolean {
 /** The draft of this quilt, or null when there is none or it cannot be read. */
 export function findDraft(id: string): Draft | null {
   try {
-    const raw = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as { revision?: unknown; plan?: unknown } | null;
+    const raw = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as {
+      revision?: unknown;
+      plan?: unknown;
+    } | null;
     if (!raw || typeof raw.revision !== 'number') return null;
     const read = readPlan(raw.plan);
     return read.ok ? { revision: raw.revision, plan: read.plan } : null;

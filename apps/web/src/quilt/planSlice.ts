@@ -15,7 +15,10 @@ const slice = createSlice({
      */
     planChanged: {
       reducer: (_, { payload }: PayloadAction<Plan, string, { gesture: string | null }>) => payload as never,
-      prepare: (plan: Plan, gesture: string | null = null) => ({ payload: Object.freeze(plan), meta: { gesture } }),
+      prepare: (plan: Plan, gesture: string | null = null) => ({
+        payload: Object.freeze(plan),
+        meta: { gesture },
+      }),
     },
   },
 });
@@ -45,6 +48,9 @@ export const planReducer: typeof history = (before, action) => {
   const { booking } = before.present.quilting;
   const { quilting } = after.present;
   if (JSON.stringify(quilting.booking) === JSON.stringify(booking)) return after;
-  const present = Object.freeze({ ...after.present, quilting: { ...quilting, booking, by: booking ? ('long-arm' as const) : quilting.by } });
+  const present = Object.freeze({
+    ...after.present,
+    quilting: { ...quilting, booking, by: booking ? ('long-arm' as const) : quilting.by },
+  });
   return { ...after, present, _latestUnfiltered: present };
 };

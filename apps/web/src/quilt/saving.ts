@@ -3,7 +3,16 @@ import { ActionTypes } from 'redux-undo';
 import { api, serverError, type StoredQuilt } from '../app/api.ts';
 import { dropDraft, findDraft, keepDraft } from './draft.ts';
 import { clearHistory, planChanged, type PlanHistory, planOpened } from './planSlice.ts';
-import { foundStale, quiltOpened, saveDone, saveFailed, saveStarted, saveWaiting, type Saving, staleSettled } from './savingSlice.ts';
+import {
+  foundStale,
+  quiltOpened,
+  saveDone,
+  saveFailed,
+  saveStarted,
+  saveWaiting,
+  type Saving,
+  staleSettled,
+} from './savingSlice.ts';
 
 interface SavingState {
   readonly plan: PlanHistory;
@@ -15,7 +24,8 @@ type Thunk<R> = ThunkAction<R, SavingState, unknown, UnknownAction>;
 const PAUSE_MS = 500;
 const RETRY_MS = 4000;
 
-const isUndoOrRedo = (action: UnknownAction) => action.type === ActionTypes.UNDO || action.type === ActionTypes.REDO;
+const isUndoOrRedo = (action: UnknownAction) =>
+  action.type === ActionTypes.UNDO || action.type === ActionTypes.REDO;
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /**
@@ -33,11 +43,20 @@ function sendNext(dispatch: (thunk: never) => unknown): Promise<unknown> {
 }
 
 savingMiddleware.startListening({
-  matcher: (action): action is UnknownAction => isUndoOrRedo(action) || isAnyOf(planChanged, staleSettled)(action),
+  matcher: (action): action is UnknownAction =>
+    isUndoOrRedo(action) || isAnyOf(planChanged, staleSettled)(action),
   effect: async (action, { getState, dispatch, cancelActiveListeners, delay }) => {
     cancelActiveListeners();
-    const { plan: { present: plan }, saving } = getState();
-    if (!plan || !saving.id || (saving.state === 'saved' && saving.theirs === null && action.type === staleSettled.type)) return;
+    const {
+      plan: { present: plan },
+      saving,
+    } = getState();
+    if (
+      !plan ||
+      !saving.id ||
+      (saving.state === 'saved' && saving.theirs === null && action.type === staleSettled.type)
+    )
+      return;
     keepDraft(saving.id, { revision: saving.revision, plan });
     dispatch(saveWaiting());
     await delay(PAUSE_MS);
@@ -51,10 +70,17 @@ savingMiddleware.startListening({
 
 /** Sends the plan in hand, unless a newer version elsewhere waits to be settled. */
 const sendPlan = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { plan: { present: plan }, saving: { id, revision, state } } = getState();
+  const {
+    plan: { present: plan },
+    saving: { id, revision, state },
+  } = getState();
   if (!plan || !id || state === 'stale' || state === 'saved') return;
   dispatch(saveStarted());
-  const answer = await dispatch(api.endpoints.saveQuilt.initiate({ id, revision, plan }) as never as Thunk<Promise<{ data?: StoredQuilt; error?: unknown }>>);
+  const answer = await dispatch(
+    api.endpoints.saveQuilt.initiate({ id, revision, plan }) as never as Thunk<
+      Promise<{ data?: StoredQuilt; error?: unknown }>
+    >,
+  );
   if (getState().saving.id !== id) return;
   const taken = (kept: number) => {
     const more = getState().plan.present !== plan;
@@ -76,22 +102,28 @@ const sendPlan = (): Thunk<Promise<void>> => async (dispatch, getState) => {
 };
 
 /** Opens a quilt, taking up a draft this browser kept of it. Throws the server's error when it cannot be fetched. */
-export const openQuilt = (id: string): Thunk<Promise<void>> => async (dispatch) => {
-  const fetched = dispatch(api.endpoints.quilt.initiate(id, { forceRefetch: true, subscribe: false }) as never as Thunk<Promise<{ data?: StoredQuilt; error?: unknown }>>);
-  const { data, error } = await fetched;
-  if (!data) throw serverError(error);
-  const draft = findDraft(id);
-  dispatch(quiltOpened({ id, revision: draft ? draft.revision : data.revision }));
-  dispatch(planOpened(data.plan));
-  dispatch(clearHistory());
-  if (!draft) return;
-  if (same(draft.plan, data.plan)) {
-    dropDraft(id);
-    dispatch(quiltOpened({ id, revision: data.revision }));
-    return;
-  }
-  dispatch(planChanged(draft.plan));
-};
+export const openQuilt =
+  (id: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    const fetched = dispatch(
+      api.endpoints.quilt.initiate(id, { forceRefetch: true, subscribe: false }) as never as Thunk<
+        Promise<{ data?: StoredQuilt; error?: unknown }>
+      >,
+    );
+    const { data, error } = await fetched;
+    if (!data) throw serverError(error);
+    const draft = findDraft(id);
+    dispatch(quiltOpened({ id, revision: draft ? draft.revision : data.revision }));
+    dispatch(planOpened(data.plan));
+    dispatch(clearHistory());
+    if (!draft) return;
+    if (same(draft.plan, data.plan)) {
+      dropDraft(id);
+      dispatch(quiltOpened({ id, revision: data.revision }));
+      return;
+    }
+    dispatch(planChanged(draft.plan));
+  };
 
 /** Goes on with the newer version; the own one is one undo away. */
 export const takeTheirs = (): Thunk<void> => (dispatch, getState) => {

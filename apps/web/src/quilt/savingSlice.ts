@@ -18,20 +18,39 @@ const slice = createSlice({
   name: 'saving',
   initialState: initialState as Saving,
   reducers: {
-    quiltOpened: (_, { payload }: PayloadAction<{ id: string; revision: number }>): Saving => ({ ...initialState, ...payload }),
+    quiltOpened: (_, { payload }: PayloadAction<{ id: string; revision: number }>): Saving => ({
+      ...initialState,
+      ...payload,
+    }),
     saveWaiting: (state): Saving => (state.state === 'stale' ? state : { ...state, state: 'waiting' }),
     saveStarted: (state): Saving => ({ ...state, state: 'saving' }),
     saveDone: (state, { payload }: PayloadAction<{ revision: number; more: boolean }>): Saving => ({
-      ...state, revision: payload.revision, state: payload.more ? 'waiting' : 'saved', message: null, theirs: null,
+      ...state,
+      revision: payload.revision,
+      state: payload.more ? 'waiting' : 'saved',
+      message: null,
+      theirs: null,
     }),
-    saveFailed: (state, { payload }: PayloadAction<{ state: 'offline' | 'refused'; message: string }>): Saving => ({ ...state, ...payload }),
-    foundStale: (state, { payload }: PayloadAction<StoredQuilt>): Saving => ({ ...state, state: 'stale', theirs: payload as never }),
+    saveFailed: (
+      state,
+      { payload }: PayloadAction<{ state: 'offline' | 'refused'; message: string }>,
+    ): Saving => ({ ...state, ...payload }),
+    foundStale: (state, { payload }: PayloadAction<StoredQuilt>): Saving => ({
+      ...state,
+      state: 'stale',
+      theirs: payload as never,
+    }),
     /** The quilter chose which of two versions goes on; both stay in the history. */
     staleSettled: (state, { payload }: PayloadAction<{ revision: number; saved: boolean }>): Saving => ({
-      ...state, revision: payload.revision, state: payload.saved ? 'saved' : 'waiting', theirs: null, message: null,
+      ...state,
+      revision: payload.revision,
+      state: payload.saved ? 'saved' : 'waiting',
+      theirs: null,
+      message: null,
     }),
   },
 });
 
-export const { quiltOpened, saveWaiting, saveStarted, saveDone, saveFailed, foundStale, staleSettled } = slice.actions;
+export const { quiltOpened, saveWaiting, saveStarted, saveDone, saveFailed, foundStale, staleSettled } =
+  slice.actions;
 export const savingReducer = slice.reducer;

@@ -11,12 +11,15 @@ import { selectPlan } from './selectors.ts';
  */
 export function useEdit() {
   const store = useStore<RootState>();
-  return useCallback((change: (plan: Plan) => Plan, gesture: string | null = null): string | null => {
-    const before = selectPlan(store.getState());
-    const after = change(before);
-    const [problem] = planProblems(after);
-    if (problem) return problem.message;
-    if (JSON.stringify(after) !== JSON.stringify(before)) store.dispatch(planChanged(after, gesture));
-    return null;
-  }, [store]);
+  return useCallback(
+    (change: (plan: Plan) => Plan, gesture: string | null = null): string | null => {
+      const before = selectPlan(store.getState());
+      const after = change(before);
+      const [problem] = planProblems(after);
+      if (problem) return problem.message;
+      if (JSON.stringify(after) !== JSON.stringify(before)) store.dispatch(planChanged(after, gesture));
+      return null;
+    },
+    [store],
+  );
 }

@@ -12,5 +12,6 @@ function moved(plan: Plan, handle: BandHandle, width: number): Plan {
 /** Moves what a tape's handle moves; answers what is wrong with the width, or null. */
 export function useMoveBand() {
   const edit = useEdit();
-  return (handle: BandHandle, width: number, gesture: string) => edit((plan) => moved(plan, handle, width), gesture);
+  return (handle: BandHandle, width: number, gesture: string) =>
+    edit((plan) => moved(plan, handle, width), gesture);
 }

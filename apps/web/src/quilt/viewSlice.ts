@@ -16,7 +16,10 @@ const slice = createSlice({
   name: 'view',
   initialState: initialState as View,
   reducers: {
-    pointedAt: (state, { payload }: PayloadAction<readonly string[]>): View => ({ ...state, pointed: payload }),
+    pointedAt: (state, { payload }: PayloadAction<readonly string[]>): View => ({
+      ...state,
+      pointed: payload,
+    }),
     grainMarked: (state, { payload }: PayloadAction<boolean>): View => ({ ...state, grain: payload }),
     themeChosen: (state, { payload }: PayloadAction<Theme>): View => ({ ...state, theme: payload }),
   },

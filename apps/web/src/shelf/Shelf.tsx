@@ -1,10 +1,27 @@
-import { asAnotherQuilt, formatSize, layOut, type Plan, progressOf, readPlanJson, settingOf, startPlan, STARTS } from '@lattice/core';
+import {
+  asAnotherQuilt,
+  formatSize,
+  layOut,
+  type Plan,
+  progressOf,
+  readPlanJson,
+  settingOf,
+  startPlan,
+  STARTS,
+} from '@lattice/core';
 import { Copy, FileUp, Moon, Sun, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { serverError, type StoredQuilt, useAddQuiltMutation, useRemoveQuiltMutation, useRestoreQuiltMutation, useShelfQuery } from '../app/api.ts';
+import {
+  serverError,
+  type StoredQuilt,
+  useAddQuiltMutation,
+  useRemoveQuiltMutation,
+  useRestoreQuiltMutation,
+  useShelfQuery,
+} from '../app/api.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -15,11 +32,31 @@ const Page = styled.div`
   max-width: 1180px;
   margin: 0 auto;
   padding: 0 24px 64px;
-  @media (max-width: 420px) { padding: 0 14px 48px; }
-  header { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; padding: 22px 0 6px; }
-  h1 { font: 700 30px/1.1 var(--name); margin-right: auto; }
-  .ask { padding: 5px 12px; font-size: 14px; font-weight: 600; }
-  h2 { margin: 26px 0 12px; font-size: 14px; font-weight: 600; color: var(--soft); }
+  @media (max-width: 420px) {
+    padding: 0 14px 48px;
+  }
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 10px;
+    padding: 22px 0 6px;
+  }
+  h1 {
+    font: 700 30px/1.1 var(--name);
+    margin-right: auto;
+  }
+  .ask {
+    padding: 5px 12px;
+    font-size: 14px;
+    font-weight: 600;
+  }
+  h2 {
+    margin: 26px 0 12px;
+    font-size: 14px;
+    font-weight: 600;
+    color: var(--soft);
+  }
 `;
 const Grid = styled.ul`
   display: grid;
@@ -34,16 +71,53 @@ const Card = styled.li`
   border-radius: 12px;
   background: var(--card);
   transition: box-shadow 120ms;
-  &:hover { box-shadow: var(--shadow); }
-  .art { display: block; height: 250px; padding: 18px; border-radius: 12px 12px 0 0; background: var(--ground); }
-  .art svg { filter: drop-shadow(0 2px 4px rgb(0 0 0 / 28%)); }
-  .words { padding: 12px 84px 14px 16px; }
-  a.title { font-weight: 650; text-decoration: none; }
-  a.title::after { content: ''; position: absolute; inset: 0; border-radius: 12px; }
-  a.title:focus-visible { outline: none; }
-  a.title:focus-visible::after { outline: 2px solid var(--chalk); outline-offset: 2px; }
-  .rest { font-size: 14px; color: var(--soft); }
-  .tools { position: absolute; z-index: 1; right: 6px; bottom: 10px; display: flex; button { padding: 4px 9px; } }
+  &:hover {
+    box-shadow: var(--shadow);
+  }
+  .art {
+    display: block;
+    height: 250px;
+    padding: 18px;
+    border-radius: 12px 12px 0 0;
+    background: var(--ground);
+  }
+  .art svg {
+    filter: drop-shadow(0 2px 4px rgb(0 0 0 / 28%));
+  }
+  .words {
+    padding: 12px 84px 14px 16px;
+  }
+  a.title {
+    font-weight: 650;
+    text-decoration: none;
+  }
+  a.title::after {
+    content: '';
+    position: absolute;
+    inset: 0;
+    border-radius: 12px;
+  }
+  a.title:focus-visible {
+    outline: none;
+  }
+  a.title:focus-visible::after {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+  .rest {
+    font-size: 14px;
+    color: var(--soft);
+  }
+  .tools {
+    position: absolute;
+    z-index: 1;
+    right: 6px;
+    bottom: 10px;
+    display: flex;
+    button {
+      padding: 4px 9px;
+    }
+  }
 `;
 const Starts = styled(Grid)`
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
@@ -59,11 +133,23 @@ const Starts = styled(Grid)`
     background: transparent;
     text-align: left;
     cursor: pointer;
-    &:hover { background: var(--card); border-style: solid; }
+    &:hover {
+      background: var(--card);
+      border-style: solid;
+    }
   }
-  svg { width: 52px; height: 60px; }
-  strong { display: block; font-size: 14px; }
-  span { font-size: 13px; color: var(--soft); }
+  svg {
+    width: 52px;
+    height: 60px;
+  }
+  strong {
+    display: block;
+    font-size: 14px;
+  }
+  span {
+    font-size: 13px;
+    color: var(--soft);
+  }
 `;
 const Notice = styled.div`
   display: flex;
@@ -74,13 +160,22 @@ const Notice = styled.div`
   border-radius: 10px;
   background: var(--brass-wash);
   color: var(--ink);
-  &[data-wrong] { background: var(--wrong-wash); }
-  p { flex: 1; }
+  &[data-wrong] {
+    background: var(--wrong-wash);
+  }
+  p {
+    flex: 1;
+  }
 `;
 
 /** The quilts in hand, drawn; new ones from a real starting point or a plan file. */
 export function Shelf() {
-  const { data: quilts, error, isLoading, refetch } = useShelfQuery(undefined, { refetchOnMountOrArgChange: true });
+  const {
+    data: quilts,
+    error,
+    isLoading,
+    refetch,
+  } = useShelfQuery(undefined, { refetchOnMountOrArgChange: true });
   const [addQuilt] = useAddQuiltMutation();
   const [removeQuilt] = useRemoveQuiltMutation();
   const [restoreQuilt] = useRestoreQuiltMutation();
@@ -103,14 +198,23 @@ export function Shelf() {
     if (read.ok) return add(read.plan, true);
     const [first, ...more] = read.problems;
     const place = first!.path.length > 0 ? ` (at ${first!.path.join('.')})` : '';
-    setNotice({ text: `${file.name} was not taken. ${first!.message}${place}${more.length > 0 ? ` And ${more.length} more like it.` : ''}`, wrong: true });
+    setNotice({
+      text: `${file.name} was not taken. ${first!.message}${place}${more.length > 0 ? ` And ${more.length} more like it.` : ''}`,
+      wrong: true,
+    });
   };
   const remove = async (quilt: StoredQuilt) => {
     try {
       await removeQuilt(quilt.id).unwrap();
       setNotice({
         text: `“${quilt.plan.title}” is off the shelf.`,
-        undo: () => void restoreQuilt(quilt.id).unwrap().then(() => setNotice(null), (failure) => setNotice({ text: serverError(failure).message, wrong: true })),
+        undo: () =>
+          void restoreQuilt(quilt.id)
+            .unwrap()
+            .then(
+              () => setNotice(null),
+              (failure) => setNotice({ text: serverError(failure).message, wrong: true }),
+            ),
       });
     } catch (failure) {
       setNotice({ text: serverError(failure).message, wrong: true });
@@ -120,34 +224,71 @@ export function Shelf() {
     <Page>
       <header>
         <h1>Dapper Lattice</h1>
-        <Link className="ask" to="/ask/binding">Quick answers</Link>
-        <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={(files) => void importPlan(files)}>
-          <Button><FileUp size={16} aria-hidden />Open a plan file</Button>
+        <Link className="ask" to="/ask/binding">
+          Quick answers
+        </Link>
+        <FileTrigger
+          acceptedFileTypes={['.json', 'application/json']}
+          onSelect={(files) => void importPlan(files)}
+        >
+          <Button>
+            <FileUp size={16} aria-hidden />
+            Open a plan file
+          </Button>
         </FileTrigger>
-        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>{theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}</Button>
+        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
+          {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
+        </Button>
       </header>
       <main>
         {notice && (
           <Notice role={notice.wrong ? 'alert' : 'status'} data-wrong={notice.wrong || undefined}>
-            <p><Lengths text={notice.text} /></p>
+            <p>
+              <Lengths text={notice.text} />
+            </p>
             {notice.undo && <Button onPress={notice.undo}>Put it back</Button>}
-            <Button look="quiet" aria-label="Close this note" onPress={() => setNotice(null)}><X size={15} aria-hidden /></Button>
+            <Button look="quiet" aria-label="Close this note" onPress={() => setNotice(null)}>
+              <X size={15} aria-hidden />
+            </Button>
           </Notice>
         )}
         <h2>On the shelf</h2>
         {isLoading && <p role="status">Fetching the quilts…</p>}
         {error && (
-          <Notice role="alert" data-wrong><p>{serverError(error).message}</p><Button onPress={() => void refetch()}>Try again</Button></Notice>
+          <Notice role="alert" data-wrong>
+            <p>{serverError(error).message}</p>
+            <Button onPress={() => void refetch()}>Try again</Button>
+          </Notice>
         )}
-        {quilts?.length === 0 && <p>The shelf is empty. Begin with one of the starting points below, or open a plan file.</p>}
-        <Grid>{quilts?.map((quilt) => <QuiltCard key={quilt.id} quilt={quilt} onCopy={() => void add({ ...asAnotherQuilt(quilt.plan), title: `${quilt.plan.title}, copy`.slice(0, 120) }, false)} onRemove={() => void remove(quilt)} />)}</Grid>
+        {quilts?.length === 0 && (
+          <p>The shelf is empty. Begin with one of the starting points below, or open a plan file.</p>
+        )}
+        <Grid>
+          {quilts?.map((quilt) => (
+            <QuiltCard
+              key={quilt.id}
+              quilt={quilt}
+              onCopy={() =>
+                void add(
+                  { ...asAnotherQuilt(quilt.plan), title: `${quilt.plan.title}, copy`.slice(0, 120) },
+                  false,
+                )
+              }
+              onRemove={() => void remove(quilt)}
+            />
+          ))}
+        </Grid>
         <h2>Begin another</h2>
         <Starts>
           {STARTS.map(({ id, name, unit, block, across, down }) => (
             <li key={id}>
               <button type="button" onClick={() => void add(startPlan(id), true)}>
                 <Thumbnail plan={startPlan(id)} />
-                <span><strong>{name}</strong>{across} × {down} blocks of {block}{unit === 'in' ? '″' : ' cm'}</span>
+                <span>
+                  <strong>{name}</strong>
+                  {across} × {down} blocks of {block}
+                  {unit === 'in' ? '″' : ' cm'}
+                </span>
               </button>
             </li>
           ))}
@@ -157,20 +298,39 @@ export function Shelf() {
   );
 }
 
-function QuiltCard({ quilt, onCopy, onRemove }: { quilt: StoredQuilt; onCopy: () => void; onRemove: () => void }) {
+function QuiltCard({
+  quilt,
+  onCopy,
+  onRemove,
+}: {
+  quilt: StoredQuilt;
+  onCopy: () => void;
+  onRemove: () => void;
+}) {
   const { plan, id } = quilt;
   const { width, height } = useMemo(() => layOut(plan).finished, [plan]);
   const { at } = useMemo(() => progressOf(plan), [plan]);
   return (
     <Card>
-      <div className="art"><Thumbnail plan={plan} edged /></div>
+      <div className="art">
+        <Thumbnail plan={plan} edged />
+      </div>
       <div className="words">
-        <Link className="title" to={`/quilts/${id}/${at}`}>{plan.title}</Link>
-        <p className="rest"><Lengths text={formatSize(width.value, height.value, plan.unit)} /> · {settingOf(plan.setting.kind).name.toLowerCase()} · {`at\u00a0${STAGE_NAMES[at]}`}</p>
+        <Link className="title" to={`/quilts/${id}/${at}`}>
+          {plan.title}
+        </Link>
+        <p className="rest">
+          <Lengths text={formatSize(width.value, height.value, plan.unit)} /> ·{' '}
+          {settingOf(plan.setting.kind).name.toLowerCase()} · {`at\u00a0${STAGE_NAMES[at]}`}
+        </p>
       </div>
       <div className="tools">
-        <Button look="quiet" aria-label={`Duplicate ${plan.title}`} onPress={onCopy}><Copy size={15} aria-hidden /></Button>
-        <Button look="quiet" aria-label={`Take ${plan.title} off the shelf`} onPress={onRemove}><X size={16} aria-hidden /></Button>
+        <Button look="quiet" aria-label={`Duplicate ${plan.title}`} onPress={onCopy}>
+          <Copy size={15} aria-hidden />
+        </Button>
+        <Button look="quiet" aria-label={`Take ${plan.title} off the shelf`} onPress={onRemove}>
+          <X size={16} aria-hidden />
+        </Button>
       </div>
     </Card>
   );

@@ -18,7 +18,15 @@ export function StageWithBoard({ children }: { children: React.ReactNode }) {
   const known = useMemo(() => pointed.filter((part) => part in quilt.layout.parts), [pointed, quilt.layout]);
   return (
     <BoardGrid>
-      <QuiltBoard plan={plan} quilt={quilt} grain={grain} onGrain={(on) => dispatch(grainMarked(on))} pointed={known} onPoint={onPoint} onMove={onMove} />
+      <QuiltBoard
+        plan={plan}
+        quilt={quilt}
+        grain={grain}
+        onGrain={(on) => dispatch(grainMarked(on))}
+        pointed={known}
+        onPoint={onPoint}
+        onMove={onMove}
+      />
       {children}
     </BoardGrid>
   );

@@ -5,13 +5,20 @@ export const StageGrid = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) 336px;
   height: 100%;
-  @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr) 300px; }
-  @media (max-width: 760px) { grid-template-columns: minmax(0, 1fr); height: auto; }
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr) 300px;
+  }
+  @media (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
 `;
 
 /** A stage whose left side is a drawing: on a phone it has a height of its own. */
 export const BoardGrid = styled(StageGrid)`
-  @media (max-width: 760px) { grid-template-rows: min(110vw, 62vh) auto; }
+  @media (max-width: 760px) {
+    grid-template-rows: min(110vw, 62vh) auto;
+  }
 `;
 
 /** The right side of a stage that scrolls by itself. */
@@ -21,5 +28,9 @@ export const StageSide = styled.aside`
   padding: 6px 18px 28px;
   background: var(--card);
   border-left: 1px solid var(--line);
-  @media (max-width: 760px) { overflow: visible; border-left: 0; border-top: 1px solid var(--line); }
+  @media (max-width: 760px) {
+    overflow: visible;
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
 `;

@@ -30,8 +30,20 @@ self.onmessage = ({ data: { job, seeds, spares } }: MessageEvent<ArrangeJob>) =>
     for (; !next.done; next = running.next()) {
       if (performance.now() - told < REPORT_EVERY_MS) continue;
       told = performance.now();
-      self.postMessage({ proposal, done: (proposal + next.value.done) / seeds.length, best: next.value.best, before, score: null } satisfies ArrangeNews);
+      self.postMessage({
+        proposal,
+        done: (proposal + next.value.done) / seeds.length,
+        best: next.value.best,
+        before,
+        score: null,
+      } satisfies ArrangeNews);
     }
-    self.postMessage({ proposal, done: (proposal + 1) / seeds.length, best: next.value.best, before, score: scoreOf(job, next.value.best) } satisfies ArrangeNews);
+    self.postMessage({
+      proposal,
+      done: (proposal + 1) / seeds.length,
+      best: next.value.best,
+      before,
+      score: scoreOf(job, next.value.best),
+    } satisfies ArrangeNews);
   });
 };

@@ -2,7 +2,9 @@ import { TextDecoder, TextEncoder } from 'node:util';
 
 /** Tells at once of a room large enough to draw in: the test environment lays nothing out. */
 class Room {
-  constructor(private readonly tell: (entries: { contentRect: { width: number; height: number } }[]) => void) {}
+  constructor(
+    private readonly tell: (entries: { contentRect: { width: number; height: number } }[]) => void,
+  ) {}
   observe(): void {
     this.tell([{ contentRect: { width: 800, height: 700 } }]);
   }
@@ -11,4 +13,12 @@ class Room {
 }
 
 /** What browsers have and the test environment has not. There is no network: a call is lost, unless a test answers it. */
-Object.assign(globalThis, { fetch: async () => { throw new TypeError('network'); }, TextEncoder, TextDecoder, ResizeObserver: Room, CSS: { escape: (text: string) => text } });
+Object.assign(globalThis, {
+  fetch: async () => {
+    throw new TypeError('network');
+  },
+  TextEncoder,
+  TextDecoder,
+  ResizeObserver: Room,
+  CSS: { escape: (text: string) => text },
+});

@@ -11,7 +11,11 @@ export function show(what: React.ReactNode, plan: Plan) {
   const store = createStore();
   store.dispatch(planOpened(plan));
   store.dispatch(clearHistory());
-  render(<Provider store={store}><MemoryRouter>{what}</MemoryRouter></Provider>);
+  render(
+    <Provider store={store}>
+      <MemoryRouter>{what}</MemoryRouter>
+    </Provider>,
+  );
   return { store, now: () => store.getState().plan.present! };
 }
 

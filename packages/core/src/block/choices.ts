@@ -34,7 +34,12 @@ export interface BlockChoices {
 const MOST_REMADE = 1 / 10;
 
 /** Blocks at a cut size: how many are fine, eased, trimmed, too small, crooked. */
-export function countAt(pile: readonly PileBlock[], cut: CutTo, unit: Unit, seam: number): { counts: SizeChoice['counts']; pointsLost: number } {
+export function countAt(
+  pile: readonly PileBlock[],
+  cut: CutTo,
+  unit: Unit,
+  seam: number,
+): { counts: SizeChoice['counts']; pointsLost: number } {
   const counts = { unmeasured: 0, fine: 0, ease: 0, trim: 0, small: 0, crooked: 0 };
   let pointsLost = 0;
   for (const block of pile) {
@@ -46,7 +51,10 @@ export function countAt(pile: readonly PileBlock[], cut: CutTo, unit: Unit, seam
 }
 
 /** The size the pattern wants blocks cut to: finished and a seam on every side, in the plan's unit. */
-export const meantCut = ({ block, seam }: Pick<Plan, 'block' | 'seam'>): CutTo => ({ width: block.width + 2 * seam, height: block.height + 2 * seam });
+export const meantCut = ({ block, seam }: Pick<Plan, 'block' | 'seam'>): CutTo => ({
+  width: block.width + 2 * seam,
+  height: block.height + 2 * seam,
+});
 
 /** Sizes that differ less than this both ways are square: 1/16" (from memory). */
 const OBLONG_INCHES = 1 / 16;
@@ -82,7 +90,10 @@ function heldAgainst(plan: Plan): Held | null {
   });
   if (straight.length === 0) return null;
   if (isOblong(straight, ease, unit)) {
-    const usual = { width: usualOff(straight, ['width'], ease, unit), height: usualOff(straight, ['height'], ease, unit) };
+    const usual = {
+      width: usualOff(straight, ['width'], ease, unit),
+      height: usualOff(straight, ['height'], ease, unit),
+    };
     if (takesOblong(plan, meant, usual)) return { plan, meant, ease, straight, usual, oblong: true };
   }
   const by = usualOff(straight, WAYS, ease, unit);
@@ -97,7 +108,11 @@ function isOblong(straight: Held['straight'], ease: number, unit: Unit): boolean
   const by = straight.map(({ least }) => least.width - least.height).sort((a, b) => a - b);
   const middle = by[Math.floor(by.length / 2)]!;
   const alike = by.filter((d) => Math.abs(d - middle) <= ease / 2).length;
-  return straight.length > 1 && Math.abs(middle) > fromInches(OBLONG_INCHES, unit) + TOLERANCE && alike >= OBLONG_SHARE * by.length;
+  return (
+    straight.length > 1 &&
+    Math.abs(middle) > fromInches(OBLONG_INCHES, unit) + TOLERANCE &&
+    alike >= OBLONG_SHARE * by.length
+  );
 }
 
 const offOf = (m: BlockMeasure, meant: CutTo) => ({
@@ -108,7 +123,10 @@ const offOf = (m: BlockMeasure, meant: CutTo) => ({
 /** Blocks on point and blocks that are turned in their places have to stay as square as they were meant. */
 function takesOblong({ setting, places, unit, grid, seam }: Plan, meant: CutTo, off: Off): boolean {
   const block = { width: meant.width + off.width - 2 * seam, height: meant.height + off.height - 2 * seam };
-  return places.turn === 'none' && settingOf(setting.kind).refusals({ unit, block, grid, options: setting, seam }).length === 0;
+  return (
+    places.turn === 'none' &&
+    settingOf(setting.kind).refusals({ unit, block, grid, options: setting, seam }).length === 0
+  );
 }
 
 /**
@@ -119,27 +137,43 @@ function takesOblong({ setting, places, unit, grid, seam }: Plan, meant: CutTo, 
 function usualOff(straight: Held['straight'], ways: readonly Way[], ease: number, unit: Unit): number {
   const shortest = ({ least }: Held['straight'][number]) => Math.min(...ways.map((way) => least[way]));
   const candidates = [...new Set([0, ...straight.map((b) => rulerNearest(unit).apply(shortest(b)))])];
-  const served = (by: number) => straight.filter(({ least, most }) => ways.every((way) => Math.abs(least[way] - by) <= ease && Math.abs(most[way] - by) <= ease)).length;
+  const served = (by: number) =>
+    straight.filter(({ least, most }) =>
+      ways.every((way) => Math.abs(least[way] - by) <= ease && Math.abs(most[way] - by) <= ease),
+    ).length;
   const { by } = candidates
     .map((c) => ({ by: c, served: served(c) }))
-    .reduce((best, c) => (c.served > best.served || (c.served === best.served && Math.abs(c.by) < Math.abs(best.by) && !near(Math.abs(c.by), Math.abs(best.by))) ? c : best));
+    .reduce((best, c) =>
+      c.served > best.served ||
+      (c.served === best.served &&
+        Math.abs(c.by) < Math.abs(best.by) &&
+        !near(Math.abs(c.by), Math.abs(best.by)))
+        ? c
+        : best,
+    );
   const rightAndShort = straight.some((b) => Math.abs(shortest(b)) <= ease && shortest(b) < by - ease);
   return rightAndShort ? 0 : by;
 }
 
-const sizeAt = ({ meant }: Held, off: Off): CutTo => ({ width: meant.width + off.width, height: meant.height + off.height });
+const sizeAt = ({ meant }: Held, off: Off): CutTo => ({
+  width: meant.width + off.width,
+  height: meant.height + off.height,
+});
 
-const isShort = ({ least }: Held['straight'][number], off: Off, ease: number): boolean => WAYS.some((way) => least[way] < off[way] - ease);
+const isShort = ({ least }: Held['straight'][number], off: Off, ease: number): boolean =>
+  WAYS.some((way) => least[way] < off[way] - ease);
 
 /** What the smallest of the straight blocks can be cut to, as square or as oblong as the usual size. */
 function smallestOff({ plan, straight, usual, oblong }: Held): Off {
-  const down = (way: Way) => Math.min(usual[way], rulerStepDown(plan.unit).apply(Math.min(...straight.map((b) => b.least[way]))));
+  const down = (way: Way) =>
+    Math.min(usual[way], rulerStepDown(plan.unit).apply(Math.min(...straight.map((b) => b.least[way]))));
   const least = Math.min(down('width'), down('height'));
   return oblong ? { width: down('width'), height: down('height') } : { width: least, height: least };
 }
 
 /** Few enough are short to be remade: one in ten, or one, and fewer than are left. */
-const fewEnough = (short: number, all: number): boolean => short <= Math.max(1, Math.floor(all * MOST_REMADE)) && all - short > short;
+const fewEnough = (short: number, all: number): boolean =>
+  short <= Math.max(1, Math.floor(all * MOST_REMADE)) && all - short > short;
 
 /** The size the pile is proposed to be cut to; what was meant while nothing is measured. Every verdict on the pile is at this size. */
 export function proposedCut(plan: Plan): CutTo {
@@ -160,7 +194,13 @@ export function blockChoices(plan: Plan): BlockChoices {
   const { straight, usual, ease, oblong } = held;
   const n = straight.length;
   const short = straight.filter((b) => isShort(b, usual, ease)).length;
-  return { measured: n, choices: [...(short === 0 ? [keptWhole(held)] : whereSomeAreShort(held, short)), ...(oblong ? [squared(held)] : [])] };
+  return {
+    measured: n,
+    choices: [
+      ...(short === 0 ? [keptWhole(held)] : whereSomeAreShort(held, short)),
+      ...(oblong ? [squared(held)] : []),
+    ],
+  };
 }
 
 function choiceAt(held: Held, off: Off, key: SizeChoice['key'], name: string, says: string): SizeChoice {
@@ -168,12 +208,20 @@ function choiceAt(held: Held, off: Off, key: SizeChoice['key'], name: string, sa
   const cut = sizeAt(held, off);
   const { counts, pointsLost } = countAt(plan.pile, cut, plan.unit, plan.seam);
   return {
-    key, name, cut, counts, pointsLost, says, quilt: growth(plan, cut, meant),
-    remade: key === 'cope' ? 0 : counts.small, coped: key === 'cope' ? counts.small : 0,
+    key,
+    name,
+    cut,
+    counts,
+    pointsLost,
+    says,
+    quilt: growth(plan, cut, meant),
+    remade: key === 'cope' ? 0 : counts.small,
+    coped: key === 'cope' ? counts.small : 0,
   };
 }
 
-const sizeText = (held: Held, off: Off): string => formatSize(sizeAt(held, off).width, sizeAt(held, off).height, held.plan.unit);
+const sizeText = (held: Held, off: Off): string =>
+  formatSize(sizeAt(held, off).width, sizeAt(held, off).height, held.plan.unit);
 
 /** None is too small for the size most have. */
 function keptWhole(held: Held): SizeChoice {
@@ -183,8 +231,10 @@ function keptWhole(held: Held): SizeChoice {
   const n = straight.length;
   const says = oblong
     ? `They are oblong all alike. Sewn so, the quilt comes out oblong by as much in every block.`
-    : n === 1 ? 'It can be sewn at this size.'
-      : large > n / 2 ? `${numberOf(n - large, 'block is', 'blocks are')} right and ${large} are larger: trim those. None is remade.`
+    : n === 1
+      ? 'It can be sewn at this size.'
+      : large > n / 2
+        ? `${numberOf(n - large, 'block is', 'blocks are')} right and ${large} are larger: trim those. None is remade.`
         : `All ${n} straight blocks can be brought to ${size}: none is too small.`;
   return choiceAt(held, usual, 'keep', `Keep ${size}`, says);
 }
@@ -197,25 +247,54 @@ function whereSomeAreShort(held: Held, short: number): SizeChoice[] {
   const one = short === 1;
   const size = sizeText(held, usual);
   const down = formatWithUnit(Math.max(...WAYS.map((way) => usual[way] - smallest[way])), plan.unit);
-  const keep = choiceAt(held, usual, 'keep', `Keep ${size}, remake ${one ? 'one' : short}`, `${one ? 'One block forces' : `${short} blocks force`} the other ${n - short} down ${down}. Remake ${one ? 'it' : 'them'}.`);
-  const trimSays = one ? `1 of ${n} is short by ${down}. Trim all to it.` : `${short} of ${n} are short, by up to ${down}: more than one would remake. Trim all to the smallest.`;
+  const keep = choiceAt(
+    held,
+    usual,
+    'keep',
+    `Keep ${size}, remake ${one ? 'one' : short}`,
+    `${one ? 'One block forces' : `${short} blocks force`} the other ${n - short} down ${down}. Remake ${one ? 'it' : 'them'}.`,
+  );
+  const trimSays = one
+    ? `1 of ${n} is short by ${down}. Trim all to it.`
+    : `${short} of ${n} are short, by up to ${down}: more than one would remake. Trim all to the smallest.`;
   const trim = choiceAt(held, smallest, 'trim-all', `Trim all to ${sizeText(held, smallest)}`, trimSays);
-  const cope = choiceAt(held, usual, 'cope', `Keep ${size}, frame ${one ? 'one' : short}`, `Frame ${one ? 'the short one' : 'the short ones'} with coping strips and trim ${one ? 'it' : 'them'} back up to ${size}.`);
+  const cope = choiceAt(
+    held,
+    usual,
+    'cope',
+    `Keep ${size}, frame ${one ? 'one' : short}`,
+    `Frame ${one ? 'the short one' : 'the short ones'} with coping strips and trim ${one ? 'it' : 'them'} back up to ${size}.`,
+  );
   return fewEnough(short, n)
     ? [keep, { ...trim, says: `No block is remade, and every other one loses up to ${down}.` }, cope]
-    : [trim, { ...keep, says: `${numberOf(short, 'block is', 'blocks are')} remade; the others keep their size.` }, cope];
+    : [
+        trim,
+        { ...keep, says: `${numberOf(short, 'block is', 'blocks are')} remade; the others keep their size.` },
+        cope,
+      ];
 }
 
 /** An oblong pile trimmed square to its shorter way. */
 function squared(held: Held): SizeChoice {
   const least = Math.min(held.usual.width, held.usual.height);
   const off = { width: least, height: least };
-  return choiceAt(held, off, 'square', `Trim square to ${sizeText(held, off)}`, 'Every block loses what it is longer one way than the other.');
+  return choiceAt(
+    held,
+    off,
+    'square',
+    `Trim square to ${sizeText(held, off)}`,
+    'Every block loses what it is longer one way than the other.',
+  );
 }
 
 /** How much the centre grows when every block is cut to another size than was meant. */
 function growth({ setting, grid, block }: Plan, cut: CutTo, meant: CutTo): SizeChoice['quilt'] {
   const { extent } = settingOf(setting.kind);
-  const grown = (direction: 'across' | 'down', size: number, by: number) => extent(direction, grid[direction], size + by, setting) - extent(direction, grid[direction], size, setting);
-  return { width: grown('across', block.width, cut.width - meant.width), height: grown('down', block.height, cut.height - meant.height) };
+  const grown = (direction: 'across' | 'down', size: number, by: number) =>
+    extent(direction, grid[direction], size + by, setting) -
+    extent(direction, grid[direction], size, setting);
+  return {
+    width: grown('across', block.width, cut.width - meant.width),
+    height: grown('down', block.height, cut.height - meant.height),
+  };
 }

@@ -29,17 +29,35 @@ const TRIM_INCHES = 1 / 8;
  *
  * @param points its points lie at the seam line
  */
-export function copingFor(measure: BlockMeasure, cut: { width: number; height: number }, seam: number, unit: Unit, points = false): Coping {
-  const shows = { sides: Math.max(0, cut.width - measure.leastWidth) / 2, ends: Math.max(0, cut.height - measure.leastHeight) / 2 };
-  const finished = Math.max(limitIn(LEAST_STRIP_INCHES, unit), Math.max(shows.sides, shows.ends) + limitIn(TRIM_INCHES, unit));
+export function copingFor(
+  measure: BlockMeasure,
+  cut: { width: number; height: number },
+  seam: number,
+  unit: Unit,
+  points = false,
+): Coping {
+  const shows = {
+    sides: Math.max(0, cut.width - measure.leastWidth) / 2,
+    ends: Math.max(0, cut.height - measure.leastHeight) / 2,
+  };
+  const finished = Math.max(
+    limitIn(LEAST_STRIP_INCHES, unit),
+    Math.max(shows.sides, shows.ends) + limitIn(TRIM_INCHES, unit),
+  );
   const strip = rulerUp(unit).apply(finished + 2 * seam);
   const added = 2 * (strip - 2 * seam);
   const framed = { width: measure.leastWidth + added, height: measure.leastHeight + added };
   const [sideLength, endLength] = [measure.mostHeight, measure.mostWidth + added];
   const show = (v: number) => formatWithUnit(v, unit);
-  const warning = points ? ' Its points lie at the seam: sew the strips at exactly the seam allowance, or they are lost.' : '';
+  const warning = points
+    ? ' Its points lie at the seam: sew the strips at exactly the seam allowance, or they are lost.'
+    : '';
   return {
-    strip, sideLength, endLength, framed, shows,
+    strip,
+    sideLength,
+    endLength,
+    framed,
+    shows,
     text: `frame it with strips cut ${show(strip)} wide, two ${show(sideLength)} long at its sides, then two of ${show(endLength)}; trim it to ${formatLength(cut.width, unit)} × ${show(cut.height)} with the block in the middle.${warning}`,
   };
 }

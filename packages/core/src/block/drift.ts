@@ -40,9 +40,15 @@ export function seamDrift(plan: Plan, measured: number): Drift {
   const row = driftAlong(seamsAlong(plan, 'across'), fat, 'across');
   const column = driftAlong(seamsAlong(plan, 'down'), fat, 'down');
   return {
-    seam: lengthOf(sewn, `3 × ${formatWorking(strip, unit)} − ${formatExact(measured)} = ${formatExact(3 * strip - measured)} taken up by 4 seam allowances`, `÷ 4 = ${formatExact(sewn)}`),
+    seam: lengthOf(
+      sewn,
+      `3 × ${formatWorking(strip, unit)} − ${formatExact(measured)} = ${formatExact(3 * strip - measured)} taken up by 4 seam allowances`,
+      `÷ 4 = ${formatExact(sewn)}`,
+    ),
     fat: lengthOf(fat, `${formatExact(sewn)} − ${formatWorking(seam, unit)} meant = ${formatExact(fat)}`),
-    row, column, says: wordsFor(row.value, column.value, fat, unit),
+    row,
+    column,
+    says: wordsFor(row.value, column.value, fat, unit),
   };
 }
 
@@ -68,7 +74,8 @@ function wordsFor(row: number, column: number, fat: number, unit: Unit): string[
   const amount = (v: number) => formatWithUnit(Math.abs(v), unit);
   const worst = Math.max(Math.abs(row), Math.abs(column));
   // More than can be eased shows at a long sash or border.
-  if (worst <= fromInches(EASE_INCHES, unit)) return [`Over a whole row it comes to ${amount(worst)}: it can be eased in.`];
+  if (worst <= fromInches(EASE_INCHES, unit))
+    return [`Over a whole row it comes to ${amount(worst)}: it can be eased in.`];
   return [
     `A row comes out ${amount(row)} ${fat > 0 ? 'narrower' : 'wider'} and a column ${amount(column)} ${fat > 0 ? 'shorter' : 'longer'} than planned.`,
     `A sash or border cut to plan would be ${amount(worst)} too ${fat > 0 ? 'long' : 'short'}: cut it to what the centre measures.`,

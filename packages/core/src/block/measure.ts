@@ -18,5 +18,11 @@ export function measureOf(block: PileBlock): BlockMeasure | null {
   const heights = [height, ...(edges ? [edges.left, edges.right] : [])];
   const [leastWidth, mostWidth] = [Math.min(...widths), Math.max(...widths)];
   const [leastHeight, mostHeight] = [Math.min(...heights), Math.max(...heights)];
-  return { leastWidth, leastHeight, mostWidth, mostHeight, skew: Math.max(mostWidth - leastWidth, mostHeight - leastHeight) };
+  return {
+    leastWidth,
+    leastHeight,
+    mostWidth,
+    mostHeight,
+    skew: Math.max(mostWidth - leastWidth, mostHeight - leastHeight),
+  };
 }

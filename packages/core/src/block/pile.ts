@@ -50,9 +50,13 @@ export function judgePile(plan: Plan, needed: number): Pile {
 
 /** What the count means for the quilt, in words; null when it comes out even or no pile was entered. */
 export function pileAdvice(pile: Pile): string | null {
-  if (pile.missing > 0) return `This grid takes ${numberOf(pile.needed, 'block')} and the pile has ${pile.blocks}: ${pile.missing} more to make, or choose a smaller grid.`;
+  if (pile.missing > 0)
+    return `This grid takes ${numberOf(pile.needed, 'block')} and the pile has ${pile.blocks}: ${pile.missing} more to make, or choose a smaller grid.`;
   if (pile.spare.length > 0) {
-    const named = pile.spare.slice(0, 3).map((b) => b.name).join(', ');
+    const named = pile.spare
+      .slice(0, 3)
+      .map((b) => b.name)
+      .join(', ');
     const rest = pile.spare.length > 3 ? ` and ${pile.spare.length - 3} more` : '';
     return `${pile.spare.length} spare: ${named}${rest}. ${pile.spare.length === 1 ? 'It does' : 'They do'} not fit this grid.`;
   }
@@ -64,13 +68,21 @@ export function sizeAdvice({ small, large, meant, cut }: Pile, unit: Plan['unit'
   const other = !near(cut.width, meant.width) || !near(cut.height, meant.height);
   if (small.length === 0 && large.length === 0 && !other) return null;
   const list = (blocks: readonly PileBlock[]) =>
-    blocks.slice(0, 3).map((b) => `${b.name} (${formatWithUnit(b.width!, unit)} × ${formatWithUnit(b.height!, unit)})`).join(', ')
-    + (blocks.length > 3 ? ` and ${blocks.length - 3} more` : '');
+    blocks
+      .slice(0, 3)
+      .map((b) => `${b.name} (${formatWithUnit(b.width!, unit)} × ${formatWithUnit(b.height!, unit)})`)
+      .join(', ') + (blocks.length > 3 ? ` and ${blocks.length - 3} more` : '');
   const size = (of: CutTo) => formatSize(of.width, of.height, unit);
   const parts = [
-    other ? `As measured, the blocks are best cut to ${size(cut)}, and the quilt is laid out for ${size(meant)}: choose in Blocks.` : '',
-    large.length > 0 ? `${large.length} too large to ease in: ${list(large)}. Trim equally off opposite sides.` : '',
-    small.length > 0 ? `${small.length} too small: ${list(small)}. Remake, or frame with a coping strip.` : '',
+    other
+      ? `As measured, the blocks are best cut to ${size(cut)}, and the quilt is laid out for ${size(meant)}: choose in Blocks.`
+      : '',
+    large.length > 0
+      ? `${large.length} too large to ease in: ${list(large)}. Trim equally off opposite sides.`
+      : '',
+    small.length > 0
+      ? `${small.length} too small: ${list(small)}. Remake, or frame with a coping strip.`
+      : '',
   ];
   return parts.filter(Boolean).join(' ');
 }

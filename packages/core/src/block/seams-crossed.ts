@@ -12,7 +12,11 @@ export interface SeamsCrossed {
  * (rule SM-2). Read off the laid-out pieces, so that no setting can be forgotten: each piece the line passes
  * through has a seam where it enters and one where it leaves, but for the quilt's own edge; two pieces share one.
  */
-export function mostSeams(pieces: readonly Pick<Piece, 'outline'>[], size: { readonly width: number; readonly height: number }, way: 'across' | 'down'): SeamsCrossed {
+export function mostSeams(
+  pieces: readonly Pick<Piece, 'outline'>[],
+  size: { readonly width: number; readonly height: number },
+  way: 'across' | 'down',
+): SeamsCrossed {
   // Down is across with the quilt on its side.
   const turn = ({ x, y }: Point): Point => (way === 'across' ? { x, y } : { x: y, y: x });
   const outlines = pieces.map(({ outline }) => outline.map(turn));
@@ -20,12 +24,17 @@ export function mostSeams(pieces: readonly Pick<Piece, 'outline'>[], size: { rea
   const taken = ({ square, slanting }: SeamsCrossed) => square + slanting * Math.SQRT1_2;
   return linesBetween(outlines)
     .map((y) => crossedAt(outlines, y, long))
-    .reduce((most, crossed) => (taken(crossed) > taken(most) + 1e-9 ? crossed : most), { square: 0, slanting: 0 });
+    .reduce((most, crossed) => (taken(crossed) > taken(most) + 1e-9 ? crossed : most), {
+      square: 0,
+      slanting: 0,
+    });
 }
 
 /** A level line between each two neighbouring corners: between them nothing changes. */
 function linesBetween(outlines: readonly (readonly Point[])[]): number[] {
-  const levels = [...new Set(outlines.flatMap((outline) => outline.map((p) => Math.round(p.y * 1e6) / 1e6)))].sort((a, b) => a - b);
+  const levels = [
+    ...new Set(outlines.flatMap((outline) => outline.map((p) => Math.round(p.y * 1e6) / 1e6))),
+  ].sort((a, b) => a - b);
   return levels.slice(1).flatMap((level, i) => (level - levels[i]! > 1e-4 ? [(level + levels[i]!) / 2] : []));
 }
 

@@ -41,7 +41,8 @@ export function simulateRow(scatter: RowScatter, tolerance: number, runs: number
   for (let run = 0; run < runs; run++) {
     let width = 0;
     for (let i = 0; i < scatter.pieces; i++) width += scatter.cutting * normal();
-    for (let i = 0; i < scatter.seams; i++) width -= (i < slanting ? Math.SQRT2 : 2) * (scatter.fat + scatter.sewing * normal());
+    for (let i = 0; i < scatter.seams; i++)
+      width -= (i < slanting ? Math.SQRT2 : 2) * (scatter.fat + scatter.sewing * normal());
     off[run] = width;
   }
   off.sort();
@@ -52,7 +53,14 @@ export function simulateRow(scatter: RowScatter, tolerance: number, runs: number
   const step = Math.max((to - from) / CLASSES, 1e-9);
   const counts = Array.from({ length: CLASSES }, () => 0);
   for (const v of off) counts[Math.min(CLASSES - 1, Math.floor((v - from) / step))]!++;
-  return { mean, deviation, low: off[Math.floor(runs * 0.05)]!, high: off[Math.min(runs - 1, Math.floor(runs * 0.95))]!, within, classes: { from, step, counts } };
+  return {
+    mean,
+    deviation,
+    low: off[Math.floor(runs * 0.05)]!,
+    high: off[Math.min(runs - 1, Math.floor(runs * 0.95))]!,
+    within,
+    classes: { from, step, counts },
+  };
 }
 
 /** Standard normal numbers from even ones, two at a time (Box and Muller, 1958). */

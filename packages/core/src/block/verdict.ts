@@ -29,7 +29,12 @@ export interface Verdict {
 
 /** The words for each verdict, for tables and charts. */
 export const VERDICT_NAMES: Readonly<Record<Verdict['kind'], string>> = {
-  unmeasured: 'Not measured', fine: 'Fine', ease: 'Ease in', trim: 'Trim', small: 'Too small', crooked: 'Crooked',
+  unmeasured: 'Not measured',
+  fine: 'Fine',
+  ease: 'Ease in',
+  trim: 'Trim',
+  small: 'Too small',
+  crooked: 'Crooked',
 };
 
 /**
@@ -45,10 +50,19 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
   const exact = fromInches(TRUE_INCHES, unit) + TOLERANCE;
   const show = (v: number) => formatWithUnit(v, unit);
   if (measure.skew > ease) {
-    return { kind: 'crooked', ...none, text: `Its sides differ by ${show(measure.skew)}: unpick it and sew it again. Trimming it square would cut into the patch.` };
+    return {
+      kind: 'crooked',
+      ...none,
+      text: `Its sides differ by ${show(measure.skew)}: unpick it and sew it again. Trimming it square would cut into the patch.`,
+    };
   }
   const short = Math.max(cut.width - measure.leastWidth, cut.height - measure.leastHeight);
-  if (short > ease) return { kind: 'small', ...none, text: `${show(short)} too small: remake it, or ${copingFor(measure, cut, seam, unit, block.points === true).text}` };
+  if (short > ease)
+    return {
+      kind: 'small',
+      ...none,
+      text: `${show(short)} too small: remake it, or ${copingFor(measure, cut, seam, unit, block.points === true).text}`,
+    };
   const [wide, high] = [measure.mostWidth - cut.width, measure.mostHeight - cut.height];
   const over = Math.max(wide, high);
   if (over > ease) {
@@ -58,11 +72,25 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
     const pointsLost = block.points === true;
     const sides = near(offSides, offEnds)
       ? `${formatFine(offSides, unit)} off all four sides`
-      : [offSides > 0 ? `${formatFine(offSides, unit)} off left and right` : '', offEnds > 0 ? `${formatFine(offEnds, unit)} off top and bottom` : ''].filter(Boolean).join(', ');
+      : [
+          offSides > 0 ? `${formatFine(offSides, unit)} off left and right` : '',
+          offEnds > 0 ? `${formatFine(offEnds, unit)} off top and bottom` : '',
+        ]
+          .filter(Boolean)
+          .join(', ');
     const left = seam - most;
-    const warning = !pointsLost ? '' : left > TOLERANCE ? ` That leaves ${formatFine(left, unit)} of the ${show(seam)} beyond its points: they will be sewn over.` : ' That cuts its points off.';
+    const warning = !pointsLost
+      ? ''
+      : left > TOLERANCE
+        ? ` That leaves ${formatFine(left, unit)} of the ${show(seam)} beyond its points: they will be sewn over.`
+        : ' That cuts its points off.';
     return { kind: 'trim', offSides, offEnds, pointsLost, text: `Trim ${sides}.${warning}` };
   }
-  if (Math.max(Math.abs(short), over) > exact) return { kind: 'ease', ...none, text: `${short > 0 ? `${show(short)} short` : `${show(over)} over`}: pin its corners and ease it in.` };
+  if (Math.max(Math.abs(short), over) > exact)
+    return {
+      kind: 'ease',
+      ...none,
+      text: `${short > 0 ? `${show(short)} short` : `${show(over)} over`}: pin its corners and ease it in.`,
+    };
   return { kind: 'fine', ...none, text: 'Sew it as it is.' };
 }

@@ -38,16 +38,31 @@ const TRUE_INCHES = 1 / 8;
  * The size of the top at each step, from the bare centre to the last border. A size is theoretical until
  * a measured one replaces it; what follows is reckoned from there (rule BO-5).
  */
-export function sizesAlong(centre: Size, borders: readonly Border[], measured: readonly Measured[], by: 'middle' | 'average', seam: number, unit: Unit): TopSize[] {
+export function sizesAlong(
+  centre: Size,
+  borders: readonly Border[],
+  measured: readonly Measured[],
+  by: 'middle' | 'average',
+  seam: number,
+  unit: Unit,
+): TopSize[] {
   const sizes: TopSize[] = [];
   for (let on = 0; on <= borders.length; on++) {
     const before = sizes[on - 1];
     const border = borders[on - 1];
     const planned = before && border ? grownBy(before.planned, border, unit) : centre;
     const raw = measured.findLast((m) => m.borders === on);
-    const used = raw ? measuredSize(raw, by, seam, unit) : before && border ? (before.real ? grownBy(before.used, border, unit) : planned) : centre;
+    const used = raw
+      ? measuredSize(raw, by, seam, unit)
+      : before && border
+        ? before.real
+          ? grownBy(before.used, border, unit)
+          : planned
+        : centre;
     sizes.push({
-      borders: on, planned, used,
+      borders: on,
+      planned,
+      used,
       real: raw !== undefined || (before?.real ?? false),
       measured: raw ? { raw, verdict: judgeTop(raw, unit) } : null,
     });
@@ -59,8 +74,15 @@ function measuredSize(raw: Measured, by: 'middle' | 'average', seam: number, uni
   const show = (v: number) => formatWorking(v, unit);
   const one = ([first, middle, last]: readonly [number, number, number]): Figure => {
     const average = rulerNearest(unit).apply((first + middle + last) / 3);
-    const [value, how] = by === 'middle' ? [middle, `Measured across the middle: ${show(middle)}`] : [average, `Average of ${show(first)}, ${show(middle)} and ${show(last)}: ${show(average)}`];
-    return lengthOf(value - 2 * seam, how, `less 2 × ${show(seam)} seam = ${show(value - 2 * seam)} finished`);
+    const [value, how] =
+      by === 'middle'
+        ? [middle, `Measured across the middle: ${show(middle)}`]
+        : [average, `Average of ${show(first)}, ${show(middle)} and ${show(last)}: ${show(average)}`];
+    return lengthOf(
+      value - 2 * seam,
+      how,
+      `less 2 × ${show(seam)} seam = ${show(value - 2 * seam)} finished`,
+    );
   };
   return { width: one(raw.width), height: one(raw.height) };
 }
@@ -73,10 +95,16 @@ export function judgeTop(raw: Measured, unit: Unit): TopVerdict {
   const which = wide >= high ? 'widths' : 'heights';
   const apart = formatWithUnit(worst, unit);
   if (worst >= fromInches(SQUARE_UP_INCHES, unit) - TOLERANCE) {
-    return { kind: 'square-up', text: `The ${which} differ by ${apart}. Square the top up first, or the border will wave.` };
+    return {
+      kind: 'square-up',
+      text: `The ${which} differ by ${apart}. Square the top up first, or the border will wave.`,
+    };
   }
   if (worst > fromInches(TRUE_INCHES, unit) + TOLERANCE) {
-    return { kind: 'ease', text: `The ${which} differ by ${apart}: fine. Cut the border to the measurement, pin middle and ends, and ease the edge to it.` };
+    return {
+      kind: 'ease',
+      text: `The ${which} differ by ${apart}: fine. Cut the border to the measurement, pin middle and ends, and ease the edge to it.`,
+    };
   }
   return { kind: 'true', text: 'It lies true: cut the border to the measurement.' };
 }
@@ -85,6 +113,12 @@ export function judgeTop(raw: Measured, unit: Unit): TopVerdict {
 function grownBy({ width, height }: Size, { sides, ends }: Border, unit: Unit): Size {
   const show = (v: number) => formatWorking(v, unit);
   const grown = (figure: Figure, by: number): Figure =>
-    near(by, 0) ? figure : lengthOf(figure.value + 2 * by, ...figure.working, `${show(figure.value)} + 2 × ${show(by)} = ${show(figure.value + 2 * by)}`);
+    near(by, 0)
+      ? figure
+      : lengthOf(
+          figure.value + 2 * by,
+          ...figure.working,
+          `${show(figure.value)} + 2 × ${show(by)} = ${show(figure.value + 2 * by)}`,
+        );
   return { width: grown(width, sides), height: grown(height, ends) };
 }

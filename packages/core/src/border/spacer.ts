@@ -64,25 +64,45 @@ export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number)
     const base = size + more;
     const first = Math.ceil((base + 2 * least) / repeat - 1e-9);
     const nearest = Math.max(first, Math.round((base + 2 * now) / repeat));
-    return [nearest, nearest + 1, nearest - 1].filter((count) => count >= first).map((count) => {
-      const width = (count * repeat - base) / 2;
-      const working = `${which}: ${count} repeats × ${show(repeat)} = ${show(count * repeat)}, less ${formatExact(size)} inside${more > 0 ? ` and ${show(more)} of its own corners` : ''}, halved = ${formatExact(width)}`;
-      return { count, width, figure: lengthOf(width, working) };
-    });
+    return [nearest, nearest + 1, nearest - 1]
+      .filter((count) => count >= first)
+      .map((count) => {
+        const width = (count * repeat - base) / 2;
+        const working = `${which}: ${count} repeats × ${show(repeat)} = ${show(count * repeat)}, less ${formatExact(size)} inside${more > 0 ? ` and ${show(more)} of its own corners` : ''}, halved = ${formatExact(width)}`;
+        return { count, width, figure: lengthOf(width, working) };
+      });
   };
   const sides = widths(inside.width.value, on.top, spacer?.sides ?? least, 'Along the top');
   const ends = widths(inside.height.value, on.side, spacer?.ends ?? least, 'Along a side');
-  const fits = sides.flatMap((s) => ends.map((e) => ({ s, e, uneven: Math.abs(s.width - e.width), moved: Math.abs(s.width - (spacer?.sides ?? least)) + Math.abs(e.width - (spacer?.ends ?? least)) })));
+  const fits = sides.flatMap((s) =>
+    ends.map((e) => ({
+      s,
+      e,
+      uneven: Math.abs(s.width - e.width),
+      moved: Math.abs(s.width - (spacer?.sides ?? least)) + Math.abs(e.width - (spacer?.ends ?? least)),
+    })),
+  );
   return fits
     .sort((a, b) => 2 * a.uneven + a.moved - 2 * b.uneven - b.moved)
     .slice(0, 3)
-    .map(({ s, e }) => ({ sides: s.figure, ends: e.figure, across: s.count, down: e.count, onRuler: isOnRuler(s.width, unit) && isOnRuler(e.width, unit) }));
+    .map(({ s, e }) => ({
+      sides: s.figure,
+      ends: e.figure,
+      across: s.count,
+      down: e.count,
+      onRuler: isOnRuler(s.width, unit) && isOnRuler(e.width, unit),
+    }));
 }
 
 /** The plan with that spacer: the border inside at its widths, or a new one where there was none. */
 export function withSpacer(plan: Plan, index: number, { sides, ends }: SpacerFit): Plan {
   const widths = { sides: sides.value, ends: ends.value };
-  if (index > 0) return { ...plan, borders: plan.borders.map((b, i) => (i === index - 1 ? { ...b, ...widths } : b)) };
+  if (index > 0)
+    return { ...plan, borders: plan.borders.map((b, i) => (i === index - 1 ? { ...b, ...widths } : b)) };
   const measured = plan.measured.map((m) => (m.borders > 0 ? { ...m, borders: m.borders + 1 } : m));
-  return { ...plan, measured, borders: [{ ...startBorder(widths.sides, plan.fabricFor.sash), ...widths }, ...plan.borders] };
+  return {
+    ...plan,
+    measured,
+    borders: [{ ...startBorder(widths.sides, plan.fabricFor.sash), ...widths }, ...plan.borders],
+  };
 }

@@ -1,5 +1,14 @@
 import { countOf, type Figure } from '../figure/figure.ts';
-import { type Band, type CutAs, type CutLength, type FabricUse, type Part, type Piece, type Point, rectangle } from '../layout/piece.ts';
+import {
+  type Band,
+  type CutAs,
+  type CutLength,
+  type FabricUse,
+  type Part,
+  type Piece,
+  type Point,
+  rectangle,
+} from '../layout/piece.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -34,22 +43,55 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
   const across: Band[] = [];
   const down: Band[] = [];
   const { sides, ends } = borderTotals(borders);
-  let inner: Box = { x: sides, y: ends, width: sizes[0]!.planned.width.value, height: sizes[0]!.planned.height.value };
+  let inner: Box = {
+    x: sides,
+    y: ends,
+    width: sizes[0]!.planned.width.value,
+    height: sizes[0]!.planned.height.value,
+  };
   borders.forEach((border, index) => {
-    const outer: Box = { x: inner.x - border.sides, y: inner.y - border.ends, width: inner.width + 2 * border.sides, height: inner.height + 2 * border.ends };
+    const outer: Box = {
+      x: inner.x - border.sides,
+      y: inner.y - border.ends,
+      width: inner.width + 2 * border.sides,
+      height: inner.height + 2 * border.ends,
+    };
     const side = `border-${index}-side`;
     const end = `border-${index}-end`;
     const label = borders.length === 1 ? 'Border' : `Border ${index + 1}`;
-    const notes = border.corners === 'mitred' && !near(border.sides, border.ends) ? [crookedMitre(border, label, unit)] : [];
+    const notes =
+      border.corners === 'mitred' && !near(border.sides, border.ends)
+        ? [crookedMitre(border, label, unit)]
+        : [];
     const part = (key: string, name: string, count: number, working: string, use: FabricUse, cutAs?: CutAs) =>
       parts.push({
-        key, role: use.what === 'border' ? 'border' : 'border-corner', name, grain: 'square-to-edge', count: countOf(count, working),
-        cutFrom: { use, fabric: use.what === 'border' ? border.fabric : border.cornerFabric }, notes, ...(cutAs ? { cutAs } : {}),
+        key,
+        role: use.what === 'border' ? 'border' : 'border-corner',
+        name,
+        grain: 'square-to-edge',
+        count: countOf(count, working),
+        cutFrom: { use, fabric: use.what === 'border' ? border.fabric : border.cornerFabric },
+        notes,
+        ...(cutAs ? { cutAs } : {}),
       });
     const use: FabricUse = { what: 'border', index };
     const lengths = stripLengths(border, sizes[index]!, unit);
-    part(side, `${label} sides`, 2, 'One on each of two sides: 2', use, lengths && { shape: 'rectangle', width: { finished: border.sides }, length: lengths.side });
-    part(end, `${label} top and bottom`, 2, 'One at top, one at bottom: 2', use, lengths && { shape: 'rectangle', width: { finished: border.ends }, length: lengths.end });
+    part(
+      side,
+      `${label} sides`,
+      2,
+      'One on each of two sides: 2',
+      use,
+      lengths && { shape: 'rectangle', width: { finished: border.sides }, length: lengths.side },
+    );
+    part(
+      end,
+      `${label} top and bottom`,
+      2,
+      'One at top, one at bottom: 2',
+      use,
+      lengths && { shape: 'rectangle', width: { finished: border.ends }, length: lengths.end },
+    );
     const { left, right, top, bottom, squares } = strips(inner, outer, border.corners);
     pieces.push(
       { id: `${side}-left`, part: side, outline: left },
@@ -63,10 +105,20 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
       squares.forEach((outline, i) => pieces.push({ id: `${corner}-${i}`, part: corner, outline }));
     }
     const band = (key: string, from: number, width: number, which: 'sides' | 'ends'): Band => ({
-      role: 'border', part: key, from, to: from + width, moves: { what: 'border', index, side: which },
+      role: 'border',
+      part: key,
+      from,
+      to: from + width,
+      moves: { what: 'border', index, side: which },
     });
-    across.push(band(side, outer.x, border.sides, 'sides'), band(side, inner.x + inner.width, border.sides, 'sides'));
-    down.push(band(end, outer.y, border.ends, 'ends'), band(end, inner.y + inner.height, border.ends, 'ends'));
+    across.push(
+      band(side, outer.x, border.sides, 'sides'),
+      band(side, inner.x + inner.width, border.sides, 'sides'),
+    );
+    down.push(
+      band(end, outer.y, border.ends, 'ends'),
+      band(end, inner.y + inner.height, border.ends, 'ends'),
+    );
     inner = outer;
   });
   return {
@@ -107,14 +159,24 @@ function strips(inner: Box, outer: Box, corners: BorderCorners) {
       squares: [],
     };
   }
-  const sideRuns = corners === 'top-first' ? { y: outer.y, height: outer.height } : { y: inner.y, height: inner.height };
-  const endRuns = corners === 'sides-first' ? { x: outer.x, width: outer.width } : { x: inner.x, width: inner.width };
+  const sideRuns =
+    corners === 'top-first' ? { y: outer.y, height: outer.height } : { y: inner.y, height: inner.height };
+  const endRuns =
+    corners === 'sides-first' ? { x: outer.x, width: outer.width } : { x: inner.x, width: inner.width };
   return {
     left: rectangle(outer.x, sideRuns.y, b, sideRuns.height),
     right: rectangle(ir, sideRuns.y, b, sideRuns.height),
     top: rectangle(endRuns.x, outer.y, endRuns.width, e),
     bottom: rectangle(endRuns.x, ib, endRuns.width, e),
-    squares: corners === 'squares' ? [rectangle(outer.x, outer.y, b, e), rectangle(ir, outer.y, b, e), rectangle(ir, ib, b, e), rectangle(outer.x, ib, b, e)] : [],
+    squares:
+      corners === 'squares'
+        ? [
+            rectangle(outer.x, outer.y, b, e),
+            rectangle(ir, outer.y, b, e),
+            rectangle(ir, ib, b, e),
+            rectangle(outer.x, ib, b, e),
+          ]
+        : [],
   };
 }
 
@@ -122,15 +184,31 @@ function strips(inner: Box, outer: Box, corners: BorderCorners) {
  * What a border's strips are cut to, where the outline does not say: mitred strips run to the outer
  * corners with a hand's breadth over, and a measured top has its own lengths.
  */
-function stripLengths({ sides, ends, corners }: Border, { used, real }: TopSize, unit: Unit): { side: CutLength; end: CutLength } | undefined {
+function stripLengths(
+  { sides, ends, corners }: Border,
+  { used, real }: TopSize,
+  unit: Unit,
+): { side: CutLength; end: CutLength } | undefined {
   const length = (figure: Figure, beyond: number): CutLength => ({
     finished: figure.value + 2 * beyond,
-    ...(real ? { working: [...figure.working, ...(beyond > 0 ? [`+ 2 × ${formatLength(beyond, unit)} = ${formatLength(figure.value + 2 * beyond, unit)}`] : [])] } : {}),
+    ...(real
+      ? {
+          working: [
+            ...figure.working,
+            ...(beyond > 0
+              ? [`+ 2 × ${formatLength(beyond, unit)} = ${formatLength(figure.value + 2 * beyond, unit)}`]
+              : []),
+          ],
+        }
+      : {}),
   });
   if (corners === 'mitred') {
     const spare = fromInches(MITRE_SPARE_INCHES, unit);
     const over = { spare: { length: spare, says: `${formatLength(spare, unit)} to spare for the mitres` } };
-    return { side: { ...length(used.height, ends), ...over }, end: { ...length(used.width, sides), ...over } };
+    return {
+      side: { ...length(used.height, ends), ...over },
+      end: { ...length(used.width, sides), ...over },
+    };
   }
   if (!real) return undefined;
   return {

@@ -6,4 +6,8 @@ export const CLOTH_DIRECTIONS = ['none', 'one-way', 'stripe'] as const;
 export type ClothDirection = (typeof CLOTH_DIRECTIONS)[number];
 
 /** As they read in a list. */
-export const DIRECTION_NAMES: Readonly<Record<ClothDirection, string>> = { none: 'No direction', 'one-way': 'One way up', stripe: 'Stripe along the selvage' };
+export const DIRECTION_NAMES: Readonly<Record<ClothDirection, string>> = {
+  none: 'No direction',
+  'one-way': 'One way up',
+  stripe: 'Stripe along the selvage',
+};

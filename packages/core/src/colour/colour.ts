@@ -22,7 +22,8 @@ export function labOf(colour: string): Lab65 {
 }
 
 /** How different two colours look (CIEDE2000): below about 2 nobody sees it, above about 20 anybody does. */
-export const differenceOf = (a: string | Lab65, b: string | Lab65): number => ciede2000(typeof a === 'string' ? labOf(a) : a, typeof b === 'string' ? labOf(b) : b);
+export const differenceOf = (a: string | Lab65, b: string | Lab65): number =>
+  ciede2000(typeof a === 'string' ? labOf(a) : a, typeof b === 'string' ? labOf(b) : b);
 
 /** Lightness of a colour from 0 (black) to 1 (white): what squinting leaves of it. */
 export const valueOf = (colour: string): number => labOf(colour).l / 100;

@@ -8,7 +8,8 @@ const ROUNDS = 12;
 /** Middles nearer than this are one colour: CIEDE2000 of 8 (from memory). */
 const ONE = 8;
 
-const hex = (r: number, g: number, b: number): string => `#${[r, g, b].map((v) => Math.round(v).toString(16).padStart(2, '0')).join('')}`;
+const hex = (r: number, g: number, b: number): string =>
+  `#${[r, g, b].map((v) => Math.round(v).toString(16).padStart(2, '0')).join('')}`;
 
 /**
  * The main colours of a picture, the most of it first: its pixels sorted round a few middles in CIELAB
@@ -36,14 +37,18 @@ export function mainColours(pixels: ArrayLike<number>, count: number): string[] 
   const random = randomFrom(1);
   const middles: Lab[] = [points[Math.floor(random() * total)]!.lab];
   while (middles.length < count + 2) {
-    const next = points.reduce((best, p) => {
-      const away = Math.min(...middles.map((m) => far(p.lab, m)));
-      return away > best.away ? { lab: p.lab, away } : best;
-    }, { lab: middles[0]!, away: 0 });
+    const next = points.reduce(
+      (best, p) => {
+        const away = Math.min(...middles.map((m) => far(p.lab, m)));
+        return away > best.away ? { lab: p.lab, away } : best;
+      },
+      { lab: middles[0]!, away: 0 },
+    );
     if (next.away === 0) break;
     middles.push(next.lab);
   }
-  const nearest = (lab: Lab) => middles.reduce((best, m, i) => (far(lab, m) < far(lab, middles[best]!) ? i : best), 0);
+  const nearest = (lab: Lab) =>
+    middles.reduce((best, m, i) => (far(lab, m) < far(lab, middles[best]!) ? i : best), 0);
   let groups: (typeof points)[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     groups = middles.map(() => []);
@@ -59,7 +64,11 @@ export function mainColours(pixels: ArrayLike<number>, count: number): string[] 
     if (same) same.size += group.length;
     else found.push({ colour, size: group.length });
   }
-  return found.sort((a, b) => b.size - a.size).slice(0, count).map((f) => f.colour);
+  return found
+    .sort((a, b) => b.size - a.size)
+    .slice(0, count)
+    .map((f) => f.colour);
 }
 
-const average = (list: readonly Lab[]): Lab => [0, 1, 2].map((i) => list.reduce((sum, v) => sum + v[i as 0], 0) / list.length) as unknown as Lab;
+const average = (list: readonly Lab[]): Lab =>
+  [0, 1, 2].map((i) => list.reduce((sum, v) => sum + v[i as 0], 0) / list.length) as unknown as Lab;

@@ -22,11 +22,21 @@ export const backing: Topic = {
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
     if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
     const overhang = lengthIn(question, 'overhang');
-    const { width, height, options } = planBacking({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') }, { overhang, cloth: { usable, price: null, allowance: NO_ALLOWANCE, upright: false }, unit, seam });
+    const { width, height, options } = planBacking(
+      { width: lengthIn(question, 'width'), height: lengthIn(question, 'height') },
+      { overhang, cloth: { usable, price: null, allowance: NO_ALLOWANCE, upright: false }, unit, seam },
+    );
     const [best] = options;
     return {
       headline: `${numberOf(best.panels, 'panel')}, ${SEAMS[best.seams]}, ${counterCut(best.fabric.value, unit).text}`,
-      json: { options: options.map(({ seams, panels, fabric }) => ({ seams, panels, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) })) },
+      json: {
+        options: options.map(({ seams, panels, fabric }) => ({
+          seams,
+          panels,
+          fabric: fabric.value,
+          shopCut: shopCutJson(fabric.value, unit),
+        })),
+      },
       drawn: { what: 'backing', width: width.value, height: height.value, overhang, slabs: best.slabs },
       said: [
         { what: 'Backing width', figure: width },

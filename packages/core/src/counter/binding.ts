@@ -1,10 +1,27 @@
 import { planBias, type BiasPlan } from '../edge/bias-plan.ts';
 import { countStrips } from '../edge/binding-strips.ts';
-import { BINDING_SCHOOLS, bindingLength, type BindingSchool, SCHOOL_NAMES, withAdded } from '../edge/schools.ts';
+import {
+  BINDING_SCHOOLS,
+  bindingLength,
+  type BindingSchool,
+  SCHOOL_NAMES,
+  withAdded,
+} from '../edge/schools.ts';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';
-import { type Answer, counterCut, lengthIn, type Question, quiltOfSize, type Said, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
+import {
+  type Answer,
+  counterCut,
+  lengthIn,
+  type Question,
+  quiltOfSize,
+  type Said,
+  shopCutJson,
+  stripsAndCut,
+  stripsDrawn,
+  type Topic,
+} from './topic.ts';
 
 /** Binding by the strip, seen to that it gets round, and on the bias (rules BD-1 to BD-3, BI-1, BI-2). */
 export const binding: Topic = {
@@ -15,14 +32,29 @@ export const binding: Topic = {
     { key: 'height', label: 'Quilt height', type: 'length', start: null, instead: true },
     { key: 'perimeter', label: 'Or all round, measured', type: 'length', start: null, instead: true },
     { key: 'strip', label: 'Strip, cut', type: 'length', start: USUAL.bindingStrip },
-    { key: 'school', label: 'Allowance', type: 'choice', start: 'plus-ten', choices: BINDING_SCHOOLS, names: (school, unit) => SCHOOL_NAMES[school as BindingSchool][unit] },
+    {
+      key: 'school',
+      label: 'Allowance',
+      type: 'choice',
+      start: 'plus-ten',
+      choices: BINDING_SCHOOLS,
+      names: (school, unit) => SCHOOL_NAMES[school as BindingSchool][unit],
+    },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
-    { key: 'grain', label: 'Grain', type: 'choice', start: 'straight', choices: ['straight', 'bias'], names: (grain) => (grain === 'bias' ? 'Bias, from a square' : 'Straight') },
+    {
+      key: 'grain',
+      label: 'Grain',
+      type: 'choice',
+      start: 'straight',
+      choices: ['straight', 'bias'],
+      names: (grain) => (grain === 'bias' ? 'Bias, from a square' : 'Straight'),
+    },
   ],
   answer: (question) => {
     const asked = edgeAsked(question);
     if (typeof asked === 'string') return asked;
-    if (lengthIn(question, 'strip') >= lengthIn(question, 'usable') / 2) return '--strip: a binding strip is far narrower than its fabric.';
+    if (lengthIn(question, 'strip') >= lengthIn(question, 'usable') / 2)
+      return '--strip: a binding strip is far narrower than its fabric.';
     return question.given['grain'] === 'bias' ? onTheBias(question, asked) : byStrips(question, asked);
   },
   quilt: quiltOfSize,
@@ -36,27 +68,52 @@ interface EdgeAsked {
 
 function edgeAsked({ given, unit }: Question): EdgeAsked | string {
   const school = given['school'] as BindingSchool;
-  const [width, height, perimeter] = [given['width'], given['height'], given['perimeter']] as (number | null)[];
-  if (typeof width === 'number' && typeof height === 'number' && perimeter === null) return { around: 2 * (width + height), length: bindingLength({ width, height }, school, unit) };
-  if (width !== null || height !== null || typeof perimeter !== 'number') return '--width and --height, or --perimeter: give the two sides, or the length all round.';
-  if (school === 'round-up-sides') return '--school round-up-sides: it rounds each side, so give --width and --height.';
-  return { around: perimeter, length: withAdded(lengthOf(perimeter, `All round, measured: ${formatExact(perimeter)}`), school, unit) };
+  const [width, height, perimeter] = [given['width'], given['height'], given['perimeter']] as (
+    number | null
+  )[];
+  if (typeof width === 'number' && typeof height === 'number' && perimeter === null)
+    return { around: 2 * (width + height), length: bindingLength({ width, height }, school, unit) };
+  if (width !== null || height !== null || typeof perimeter !== 'number')
+    return '--width and --height, or --perimeter: give the two sides, or the length all round.';
+  if (school === 'round-up-sides')
+    return '--school round-up-sides: it rounds each side, so give --width and --height.';
+  return {
+    around: perimeter,
+    length: withAdded(lengthOf(perimeter, `All round, measured: ${formatExact(perimeter)}`), school, unit),
+  };
 }
 
 /** The figures every answer has, for scripts: both ways of cutting, whichever was asked for. */
 function counted(question: Question, { around, length }: EdgeAsked) {
   const { unit } = question;
   const [strip, usable] = [lengthIn(question, 'strip'), lengthIn(question, 'usable')];
-  const bias = (grain: 'bias-square' | 'bias-length'): BiasPlan => planBias({ grain, strip, usable, seam: USUAL.seam[unit], unit }, length.value);
-  return { strip, usable, strips: countStrips({ length: length.value, around, usable, strip, unit }), square: bias('bias-square'), rectangle: bias('bias-length') };
+  const bias = (grain: 'bias-square' | 'bias-length'): BiasPlan =>
+    planBias({ grain, strip, usable, seam: USUAL.seam[unit], unit }, length.value);
+  return {
+    strip,
+    usable,
+    strips: countStrips({ length: length.value, around, usable, strip, unit }),
+    square: bias('bias-square'),
+    rectangle: bias('bias-length'),
+  };
 }
 
-const answerOf = (question: Question, asked: EdgeAsked, needed: number, counts: ReturnType<typeof counted>): Pick<Answer, 'json'> => ({
+const answerOf = (
+  question: Question,
+  asked: EdgeAsked,
+  needed: number,
+  counts: ReturnType<typeof counted>,
+): Pick<Answer, 'json'> => ({
   json: {
-    length: asked.length.value, strips: counts.strips.plain.value, strictStrips: counts.strips.strict.value, bought: counts.strips.cut.value,
-    fabric: needed, shopCut: shopCutJson(needed, question.unit),
+    length: asked.length.value,
+    strips: counts.strips.plain.value,
+    strictStrips: counts.strips.strict.value,
+    bought: counts.strips.cut.value,
+    fabric: needed,
+    shopCut: shopCutJson(needed, question.unit),
     bias: {
-      square: counts.square.cloth.value, rectangle: counts.rectangle.cloth.value,
+      square: counts.square.cloth.value,
+      rectangle: counts.rectangle.cloth.value,
       byRule: { square: counts.square.rule.value, rectangle: counts.rectangle.rule.value },
     },
   },
@@ -71,7 +128,11 @@ const biasSaid = ({ square, rectangle }: ReturnType<typeof counted>): Said[] => 
 function byStrips(question: Question, asked: EdgeAsked): Answer {
   const { unit } = question;
   const counts = counted(question, asked);
-  const { strip, usable, strips: { plain, strict, cut } } = counts;
+  const {
+    strip,
+    usable,
+    strips: { plain, strict, cut },
+  } = counts;
   const needed = cut.value * strip;
   return {
     headline: stripsAndCut(cut.value, needed, unit),
@@ -80,9 +141,17 @@ function byStrips(question: Question, asked: EdgeAsked): Answer {
     said: [
       { what: 'Length with corners and tails', figure: asked.length },
       { what: 'Strips, selvage to selvage', figure: cut },
-      ...(plain.value === cut.value ? [] : [{ what: 'Strips by the plain count, which would not get round', figure: plain }]),
+      ...(plain.value === cut.value
+        ? []
+        : [{ what: 'Strips by the plain count, which would not get round', figure: plain }]),
       ...(strict.value === cut.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
-      { what: 'Fabric', figure: lengthOf(needed, `${numberOf(cut.value, 'strip')} × ${formatWorking(strip, unit)} = ${formatExact(needed)}`) },
+      {
+        what: 'Fabric',
+        figure: lengthOf(
+          needed,
+          `${numberOf(cut.value, 'strip')} × ${formatWorking(strip, unit)} = ${formatExact(needed)}`,
+        ),
+      },
       { what: 'Ask for', figure: counterCut(needed, unit).length },
       ...biasSaid(counts),
     ],

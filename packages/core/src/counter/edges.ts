@@ -1,19 +1,33 @@
 import { edgesAsTold, flangeRefusal, planFlange } from '../edge/flange.ts';
 import { planPrairiePoints, pointBase, pointHeight, type PointsOnSide } from '../edge/prairie-points.ts';
 import { USUAL } from '../usual/lengths.ts';
-import { counterCut, type Flag, lengthIn, type Question, quiltOfSize, shopCutJson, stripsAndCut, stripsDrawn, type Topic } from './topic.ts';
+import {
+  counterCut,
+  type Flag,
+  lengthIn,
+  type Question,
+  quiltOfSize,
+  shopCutJson,
+  stripsAndCut,
+  stripsDrawn,
+  type Topic,
+} from './topic.ts';
 
 const QUILT: readonly Flag[] = [
   { key: 'width', label: 'Quilt width', type: 'length', start: null },
   { key: 'height', label: 'Quilt height', type: 'length', start: null },
 ];
-const quiltOf = (question: Question) => ({ width: lengthIn(question, 'width'), height: lengthIn(question, 'height') });
+const quiltOf = (question: Question) => ({
+  width: lengthIn(question, 'width'),
+  height: lengthIn(question, 'height'),
+});
 
 /** A flange beside the binding (rule FL-1). */
 export const flange: Topic = {
   name: 'flange',
   describes: 'Strips for a folded flange beside the binding.',
-  flags: [...QUILT, 
+  flags: [
+    ...QUILT,
     { key: 'visible', label: 'To be seen', type: 'length', start: USUAL.flange },
     { key: 'seam', label: 'Seam the binding is sewn with', type: 'length', start: USUAL.seam },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
@@ -21,20 +35,40 @@ export const flange: Topic = {
   answer: (question) => {
     const { unit } = question;
     const wish = {
-      edges: edgesAsTold(quiltOf(question)), visible: lengthIn(question, 'visible'), bindingSeam: lengthIn(question, 'seam'), seam: USUAL.seam[unit],
-      usable: lengthIn(question, 'usable'), unit,
+      edges: edgesAsTold(quiltOf(question)),
+      visible: lengthIn(question, 'visible'),
+      bindingSeam: lengthIn(question, 'seam'),
+      seam: USUAL.seam[unit],
+      usable: lengthIn(question, 'usable'),
+      unit,
     };
     const refusal = flangeRefusal(wish);
     if (refusal !== null) return `--visible: ${refusal}`;
     const { cutWidth, sides, ends, strips, fabric } = planFlange(wish);
     return {
       headline: stripsAndCut(strips.value, fabric.value, unit),
-      json: { cutWidth: cutWidth.value, lengths: { sides: sides.value, ends: ends.value }, strips: strips.value, fabric: fabric.value, shopCut: shopCutJson(fabric.value, unit) },
+      json: {
+        cutWidth: cutWidth.value,
+        lengths: { sides: sides.value, ends: ends.value },
+        strips: strips.value,
+        fabric: fabric.value,
+        shopCut: shopCutJson(fabric.value, unit),
+      },
       // Every join takes a strip's width.
-      drawn: stripsDrawn(2 * (sides.value + ends.value) + (strips.value - 1) * cutWidth.value, strips.value, cutWidth.value, lengthIn(question, 'usable'), unit),
+      drawn: stripsDrawn(
+        2 * (sides.value + ends.value) + (strips.value - 1) * cutWidth.value,
+        strips.value,
+        cutWidth.value,
+        lengthIn(question, 'usable'),
+        unit,
+      ),
       said: [
-        { what: 'Strips, cut wide', figure: cutWidth }, { what: 'Sides', figure: sides }, { what: 'Top and bottom', figure: ends },
-        { what: 'Strips, selvage to selvage', figure: strips }, { what: 'Fabric', figure: fabric }, { what: 'Ask for', figure: counterCut(fabric.value, unit).length },
+        { what: 'Strips, cut wide', figure: cutWidth },
+        { what: 'Sides', figure: sides },
+        { what: 'Top and bottom', figure: ends },
+        { what: 'Strips, selvage to selvage', figure: strips },
+        { what: 'Fabric', figure: fabric },
+        { what: 'Ask for', figure: counterCut(fabric.value, unit).length },
       ],
     };
   },
@@ -46,12 +80,18 @@ export const prairiePoints: Topic = {
   name: 'prairie-points',
   describes: 'Folded points round the edge in place of a binding.',
   flags: [
-    ...QUILT, { key: 'square', label: 'Squares, cut', type: 'length', start: USUAL.pointSquare }, { key: 'overlap', label: 'Overlap', type: 'length', start: USUAL.pointOverlap, least: 0 },
+    ...QUILT,
+    { key: 'square', label: 'Squares, cut', type: 'length', start: USUAL.pointSquare },
+    { key: 'overlap', label: 'Overlap', type: 'length', start: USUAL.pointOverlap, least: 0 },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
   ],
   answer: (question) => {
     const { unit } = question;
-    const [square, overlap, usable] = [lengthIn(question, 'square'), lengthIn(question, 'overlap'), lengthIn(question, 'usable')];
+    const [square, overlap, usable] = [
+      lengthIn(question, 'square'),
+      lengthIn(question, 'overlap'),
+      lengthIn(question, 'usable'),
+    ];
     if (overlap >= square) return '--overlap: it has to be less than the square.';
     if (square > usable) return '--square: it is wider than the fabric.';
     const quilt = quiltOf(question);
@@ -59,19 +99,41 @@ export const prairiePoints: Topic = {
     if (square <= 2 * seam) return '--square: it leaves no point beyond its seam.';
     if (square > Math.min(quilt.width, quilt.height)) return '--square: it is wider than the quilt.';
     const points = planPrairiePoints(quilt, { square, overlap, seam, usable, unit });
-    const both = (pick: (side: PointsOnSide) => number) => ({ across: pick(points.across), down: pick(points.down) });
+    const both = (pick: (side: PointsOnSide) => number) => ({
+      across: pick(points.across),
+      down: pick(points.down),
+    });
     return {
       headline: `${points.total.value} points, ${stripsAndCut(points.strips.value, points.fabric.value, unit)}`,
       json: {
-        pitch: points.pitch.value, perSide: both((s) => s.count.value), adjustedOverlap: both((s) => s.overlap.value), gapAtSeam: both((s) => s.gap.value),
-        total: points.total.value, strips: points.strips.value, fabric: points.fabric.value, shopCut: shopCutJson(points.fabric.value, unit),
+        pitch: points.pitch.value,
+        perSide: both((s) => s.count.value),
+        adjustedOverlap: both((s) => s.overlap.value),
+        gapAtSeam: both((s) => s.gap.value),
+        total: points.total.value,
+        strips: points.strips.value,
+        fabric: points.fabric.value,
+        shopCut: shopCutJson(points.fabric.value, unit),
       },
-      drawn: { what: 'points', ...quilt, base: pointBase(square, seam), rise: pointHeight(square, seam), across: points.across.middles, down: points.down.middles },
+      drawn: {
+        what: 'points',
+        ...quilt,
+        base: pointBase(square, seam),
+        rise: pointHeight(square, seam),
+        across: points.across.middles,
+        down: points.down.middles,
+      },
       said: [
-        { what: 'A point every', figure: points.pitch }, { what: 'Across', figure: points.across.count }, { what: 'Down', figure: points.down.count },
-        { what: 'Overlap across', figure: points.across.overlap }, { what: 'Overlap down', figure: points.down.overlap },
-        { what: 'Gap at the seam, across', figure: points.across.gap }, { what: 'Gap at the seam, down', figure: points.down.gap },
-        { what: 'Points in all', figure: points.total }, { what: 'Strips', figure: points.strips }, { what: 'Ask for', figure: counterCut(points.fabric.value, unit).length },
+        { what: 'A point every', figure: points.pitch },
+        { what: 'Across', figure: points.across.count },
+        { what: 'Down', figure: points.down.count },
+        { what: 'Overlap across', figure: points.across.overlap },
+        { what: 'Overlap down', figure: points.down.overlap },
+        { what: 'Gap at the seam, across', figure: points.across.gap },
+        { what: 'Gap at the seam, down', figure: points.down.gap },
+        { what: 'Points in all', figure: points.total },
+        { what: 'Strips', figure: points.strips },
+        { what: 'Ask for', figure: counterCut(points.fabric.value, unit).length },
       ],
     };
   },

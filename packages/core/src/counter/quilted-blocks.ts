@@ -22,7 +22,8 @@ export const quiltedBlocks: Topic = {
     const quilt = quiltedQuilt(question);
     const { seam } = quilt;
     const [problem] = planProblems(quilt);
-    if (problem) return `--${{ setting: 'sash', block: 'block', grid: String(problem.path[1]) }[String(problem.path[0])] ?? 'block'}: ${problem.message}`;
+    if (problem)
+      return `--${{ setting: 'sash', block: 'block', grid: String(problem.path[1]) }[String(problem.path[0])] ?? 'block'}: ${problem.message}`;
     const layout = layOut(quilt);
     // However many there are, a sash is made of the same three strips; a single row or column has only one kind.
     const pair = layOut({ ...quilt, grid: { across: 2, down: 2 } });
@@ -33,15 +34,30 @@ export const quiltedBlocks: Topic = {
     };
     const [front, batting, back] = [wide('front'), wide('batting'), wide('back')];
     const { width } = layout.centre;
-    const row = lengthOf(width.value + 2 * seam, ...width.working, `+ 2 × ${formatLength(seam, unit)} seam = ${formatLength(width.value + 2 * seam, unit)}`);
+    const row = lengthOf(
+      width.value + 2 * seam,
+      ...width.working,
+      `+ 2 × ${formatLength(seam, unit)} seam = ${formatLength(width.value + 2 * seam, unit)}`,
+    );
     const count = (key: string) => layout.parts[key]?.count.value ?? 0;
     return {
       headline: `Front strips ${formatWithUnit(front.value, unit)}, batting ${formatWithUnit(batting.value, unit)}, back ${formatWithUnit(back.value, unit)}`,
-      json: { frontStrip: front.value, battingStrip: batting.value, backStrip: back.value, rowLength: row.value, uprights: count('upright'), levels: count('level') },
+      json: {
+        frontStrip: front.value,
+        battingStrip: batting.value,
+        backStrip: back.value,
+        rowLength: row.value,
+        uprights: count('upright'),
+        levels: count('level'),
+      },
       said: [
-        { what: 'Front strips, cut wide', figure: front }, { what: 'Batting, cut wide', figure: batting }, { what: 'Back strips, cut wide', figure: back },
+        { what: 'Front strips, cut wide', figure: front },
+        { what: 'Batting, cut wide', figure: batting },
+        { what: 'Back strips, cut wide', figure: back },
         { what: 'Row strips, cut long', figure: row },
-        ...Object.values(layout.parts).filter((p) => p.role === 'sash').map((p) => ({ what: p.name, figure: p.count })),
+        ...Object.values(layout.parts)
+          .filter((p) => p.role === 'sash')
+          .map((p) => ({ what: p.name, figure: p.count })),
       ],
     };
   },
@@ -53,6 +69,10 @@ function quiltedQuilt(question: Question): Plan {
   const { given, unit } = question;
   const blank = blankQuilt(unit, {});
   const side = lengthIn(question, 'block') - 2 * blank.seam;
-  return { ...blank, block: { width: side, height: side }, grid: { across: given['across'] as number, down: given['down'] as number }, setting: { kind: 'quilted', sash: lengthIn(question, 'sash') } };
+  return {
+    ...blank,
+    block: { width: side, height: side },
+    grid: { across: given['across'] as number, down: given['down'] as number },
+    setting: { kind: 'quilted', sash: lengthIn(question, 'sash') },
+  };
 }
-

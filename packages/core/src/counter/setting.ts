@@ -7,19 +7,39 @@ import { USUAL } from '../usual/lengths.ts';
 import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
 import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
-const KINDS = ['edge-to-edge', 'sashed', 'on-point', 'on-point-sashed', 'framed'] as const satisfies readonly SettingKind[];
+const KINDS = [
+  'edge-to-edge',
+  'sashed',
+  'on-point',
+  'on-point-sashed',
+  'framed',
+] as const satisfies readonly SettingKind[];
 
 /** Size and counts of a setting of square blocks (rules ST-1 to ST-6), by laying it out. */
 export const setting: Topic = {
   name: 'setting',
   describes: 'Size of a setting, and how many of each piece it takes.',
   flags: [
-    { key: 'kind', label: 'Setting', type: 'choice', start: 'edge-to-edge', choices: KINDS, names: (kind) => settingOf(kind as SettingKind).name },
+    {
+      key: 'kind',
+      label: 'Setting',
+      type: 'choice',
+      start: 'edge-to-edge',
+      choices: KINDS,
+      names: (kind) => settingOf(kind as SettingKind).name,
+    },
     { key: 'block', label: 'Block, finished', type: 'length', start: null },
     { key: 'across', label: 'Blocks across', type: 'count', start: null },
     { key: 'down', label: 'Blocks down', type: 'count', start: null },
     { key: 'sash', label: 'Sash, finished', type: 'length', start: USUAL.sash },
-    { key: 'outer-sash', label: 'Sash round the outside', type: 'choice', start: 'yes', choices: ['yes', 'no'], names: (answer) => (answer === 'yes' ? 'Yes' : 'No') },
+    {
+      key: 'outer-sash',
+      label: 'Sash round the outside',
+      type: 'choice',
+      start: 'yes',
+      choices: ['yes', 'no'],
+      names: (answer) => (answer === 'yes' ? 'Yes' : 'No'),
+    },
     { key: 'borders', label: 'Borders, from the centre out', type: 'lengths', start: [] },
   ],
   answer: (question) => {
@@ -35,7 +55,13 @@ export const setting: Topic = {
     const borders = given['borders'] as readonly number[];
     const total = borders.reduce((sum, b) => sum + b, 0);
     const bordered = (figure: Figure): Figure =>
-      near(total, 0) ? figure : lengthOf(figure.value + 2 * total, ...figure.working, `+ 2 × (${borders.map((b) => formatLength(b, unit)).join(' + ')}) = ${formatLength(figure.value + 2 * total, unit)}`);
+      near(total, 0)
+        ? figure
+        : lengthOf(
+            figure.value + 2 * total,
+            ...figure.working,
+            `+ 2 × (${borders.map((b) => formatLength(b, unit)).join(' + ')}) = ${formatLength(figure.value + 2 * total, unit)}`,
+          );
     const finished = { width: bordered(centre.width), height: bordered(centre.height) };
     const parts = (role: Role) => centre.parts.filter((p) => p.role === role);
     const count = (role: Role) => parts(role).reduce((sum, p) => sum + p.count.value, 0);
@@ -44,27 +70,46 @@ export const setting: Topic = {
       json: {
         centre: { width: centre.width.value, height: centre.height.value },
         finished: { width: finished.width.value, height: finished.height.value },
-        blocks: count('block'), sashes: count('sash'), cornerstones: count('cornerstone'),
-        sideTriangles: count('side-triangle'), cornerTriangles: count('corner-triangle'), frameTriangles: count('frame-triangle'),
+        blocks: count('block'),
+        sashes: count('sash'),
+        cornerstones: count('cornerstone'),
+        sideTriangles: count('side-triangle'),
+        cornerTriangles: count('corner-triangle'),
+        frameTriangles: count('frame-triangle'),
       },
-      said: [{ what: 'Finished width', figure: finished.width }, { what: 'Finished height', figure: finished.height }, ...centre.parts.map((p) => ({ what: p.name, figure: p.count }))],
+      said: [
+        { what: 'Finished width', figure: finished.width },
+        { what: 'Finished height', figure: finished.height },
+        ...centre.parts.map((p) => ({ what: p.name, figure: p.count })),
+      ],
     };
   },
   quilt: (question) => {
     const side = lengthIn(question, 'block');
-    const borders = (question.given['borders'] as readonly number[]).map((width) => startBorder(width, 'border'));
-    return blankQuilt(question.unit, { setting: optionsOf(question), grid: gridOf(question), block: { width: side, height: side }, borders });
+    const borders = (question.given['borders'] as readonly number[]).map((width) =>
+      startBorder(width, 'border'),
+    );
+    return blankQuilt(question.unit, {
+      setting: optionsOf(question),
+      grid: gridOf(question),
+      block: { width: side, height: side },
+      borders,
+    });
   },
 };
 
-const gridOf = ({ given }: Question) => ({ across: given['across'] as number, down: given['down'] as number });
+const gridOf = ({ given }: Question) => ({
+  across: given['across'] as number,
+  down: given['down'] as number,
+});
 
 /** The setting's options at their start, with what was given. */
 function optionsOf(question: Question): SettingOptions {
   const { unit, given } = question;
   const start = settingOf(given['kind'] as SettingKind).start(unit);
   return {
-    ...start, ...('sash' in start ? { sash: lengthIn(question, 'sash') } : {}), ...('outerSash' in start ? { outerSash: given['outer-sash'] === 'yes' } : {}),
+    ...start,
+    ...('sash' in start ? { sash: lengthIn(question, 'sash') } : {}),
+    ...('outerSash' in start ? { outerSash: given['outer-sash'] === 'yes' } : {}),
   } as SettingOptions;
 }
-

@@ -12,9 +12,19 @@ export type Flag = {
   readonly key: string;
   readonly label: string;
 } & (
-  | { readonly type: 'length'; /** Null: it has to be given. */ readonly start: Usual | null; readonly least?: number; /** Another flag may be given in its place; the topic says which. */ readonly instead?: true }
+  | {
+      readonly type: 'length';
+      /** Null: it has to be given. */ readonly start: Usual | null;
+      readonly least?: number;
+      /** Another flag may be given in its place; the topic says which. */ readonly instead?: true;
+    }
   | { readonly type: 'count'; readonly start: number | null }
-  | { readonly type: 'choice'; readonly start: string; readonly choices: readonly string[]; /** As each reads in a list. */ readonly names: (choice: string, unit: Unit) => string }
+  | {
+      readonly type: 'choice';
+      readonly start: string;
+      readonly choices: readonly string[];
+      /** As each reads in a list. */ readonly names: (choice: string, unit: Unit) => string;
+    }
   | { readonly type: 'lengths'; readonly start: readonly number[] }
 );
 
@@ -29,10 +39,31 @@ export interface Said {
 
 /** What an answer is drawn from, to scale: panels under a quilt, points round it, strips on the cloth that was asked for, or a square cut on the bias. */
 export type AnswerDrawn =
-  | { readonly what: 'strips'; readonly usable: number; readonly bought: number; readonly strip: number; readonly count: number; /** Of the last strip. */ readonly used: number }
+  | {
+      readonly what: 'strips';
+      readonly usable: number;
+      readonly bought: number;
+      readonly strip: number;
+      readonly count: number;
+      /** Of the last strip. */ readonly used: number;
+    }
   | { readonly what: 'bias'; readonly side: number; readonly strips: readonly BiasStrip[] }
-  | { readonly what: 'backing'; readonly width: number; readonly height: number; readonly overhang: number; readonly slabs: readonly Slab[] }
-  | { readonly what: 'points'; readonly width: number; readonly height: number; readonly base: number; readonly rise: number; readonly across: readonly number[]; readonly down: readonly number[] };
+  | {
+      readonly what: 'backing';
+      readonly width: number;
+      readonly height: number;
+      readonly overhang: number;
+      readonly slabs: readonly Slab[];
+    }
+  | {
+      readonly what: 'points';
+      readonly width: number;
+      readonly height: number;
+      readonly base: number;
+      readonly rise: number;
+      readonly across: readonly number[];
+      readonly down: readonly number[];
+    };
 
 /** A quick answer: the contract for scripts, and the same figures with their working for people. */
 export interface Answer {
@@ -64,29 +95,59 @@ export interface Topic {
 export const lengthIn = ({ given }: Question, key: string): number => given[key] as number;
 
 /** A quilt that has yet to be set, in this unit: blocks of a size, or a target. */
-export const blankQuilt = (unit: Unit, change: Partial<Plan>): Plan => ({ ...startPlan(unit === 'in' ? 'sashed-sampler' : 'metric-sashed'), title: 'From a quick answer', borders: [], ...change });
+export const blankQuilt = (unit: Unit, change: Partial<Plan>): Plan => ({
+  ...startPlan(unit === 'in' ? 'sashed-sampler' : 'metric-sashed'),
+  title: 'From a quick answer',
+  borders: [],
+  ...change,
+});
 
 /** A quilt of the size that was asked about. */
 export const quiltOfSize = (question: Question): Plan =>
-  blankQuilt(question.unit, typeof question.given['width'] === 'number' && typeof question.given['height'] === 'number' ? { target: { of: 'size', width: lengthIn(question, 'width'), height: lengthIn(question, 'height') } } : {});
+  blankQuilt(
+    question.unit,
+    typeof question.given['width'] === 'number' && typeof question.given['height'] === 'number'
+      ? { target: { of: 'size', width: lengthIn(question, 'width'), height: lengthIn(question, 'height') } }
+      : {},
+  );
 
 /** What is asked for at a counter besides what is needed: the end squared, nothing washed. */
 const counterAllowance = (unit: Unit): Allowance => ({ squaring: USUAL.squaring[unit], shrinkage: 0 });
 
 /** What to ask for at a counter. */
-export const counterCut = (needed: number, unit: Unit): ShopCut => shopCut(needed, counterAllowance(unit), unit);
+export const counterCut = (needed: number, unit: Unit): ShopCut =>
+  shopCut(needed, counterAllowance(unit), unit);
 
 /** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
-export const stripsAndCut = (strips: number, needed: number, unit: Unit): string => `${numberOf(strips, 'strip')}, ${counterCut(needed, unit).text}`;
+export const stripsAndCut = (strips: number, needed: number, unit: Unit): string =>
+  `${numberOf(strips, 'strip')}, ${counterCut(needed, unit).text}`;
 
 /** Strips as they are cut from what the shop was asked for, selvage to selvage; `length` is what is used of them end to end, joins and all. */
-export const stripsDrawn = (length: number, count: number, strip: number, usable: number, unit: Unit): AnswerDrawn => ({
-  what: 'strips', usable, strip, count, bought: counterCut(count * strip, unit).length.value, used: Math.min(usable, Math.max(0, length - (count - 1) * usable)),
+export const stripsDrawn = (
+  length: number,
+  count: number,
+  strip: number,
+  usable: number,
+  unit: Unit,
+): AnswerDrawn => ({
+  what: 'strips',
+  usable,
+  strip,
+  count,
+  bought: counterCut(count * strip, unit).length.value,
+  used: Math.min(usable, Math.max(0, length - (count - 1) * usable)),
 });
 
 /** A shop cut as it stands in an answer for scripts: always in yards, and in metres too where centimetres were asked for. */
-export function shopCutJson(needed: number, unit: Unit): { inches: number; yards: string; centimetres?: number; metres?: string } {
+export function shopCutJson(
+  needed: number,
+  unit: Unit,
+): { inches: number; yards: string; centimetres?: number; metres?: string } {
   const yards = counterCut(convertLength(needed, unit, 'in'), 'in');
   const metres = counterCut(needed, unit);
-  return { inches: yards.length.value, yards: yards.amount, ...(unit === 'cm' ? { centimetres: metres.length.value, metres: metres.amount } : {}) };
+  return {
+    inches: yards.length.value,
+    yards: yards.amount,
+    ...(unit === 'cm' ? { centimetres: metres.length.value, metres: metres.amount } : {}),
+  };
 }

@@ -11,7 +11,15 @@ import type { Answer, Flag, Given, Question, Topic } from './topic.ts';
 import { triangles } from './triangles.ts';
 
 /** Everything that can be asked at the counter. A new topic is its own file and one name here. */
-export const TOPICS: readonly Topic[] = [triangles, setting, binding, backing, flange, prairiePoints, quiltedBlocks];
+export const TOPICS: readonly Topic[] = [
+  triangles,
+  setting,
+  binding,
+  backing,
+  flange,
+  prairiePoints,
+  quiltedBlocks,
+];
 
 /** No quilt, and no piece of one, is longer: a slipped decimal point is. */
 const MOST_INCHES = 2000;
@@ -39,31 +47,40 @@ type Typed = Readonly<Record<string, string | undefined>>;
 
 function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; question: Question } | string {
   const topic = TOPICS.find((t) => t.name === name);
-  if (!topic) return `${name}: nothing is known about that. Ask about ${TOPICS.map((t) => t.name).join(', ')}.`;
+  if (!topic)
+    return `${name}: nothing is known about that. Ask about ${TOPICS.map((t) => t.name).join(', ')}.`;
   const given: Record<string, Given[string]> = {};
   for (const key of Object.keys(typed)) {
-    if (!topic.flags.some((f) => f.key === key)) return `--${key}: ${name} does not ask for that. It asks for ${topic.flags.map((f) => `--${f.key}`).join(', ')}.`;
+    if (!topic.flags.some((f) => f.key === key))
+      return `--${key}: ${name} does not ask for that. It asks for ${topic.flags.map((f) => `--${f.key}`).join(', ')}.`;
   }
   for (const flag of topic.flags) {
     const text = typed[flag.key];
     const value = text === undefined ? flagStart(flag, unit) : read(flag, text, unit);
-    if (typeof value === 'object' && value !== null && 'wrong' in value) return `--${flag.key} ${text}: ${value.wrong}`;
-    if (value === null && !('instead' in flag && flag.instead)) return `--${flag.key}: ${flag.label.toLowerCase()} is missing; ${wanted(flag)}`;
+    if (typeof value === 'object' && value !== null && 'wrong' in value)
+      return `--${flag.key} ${text}: ${value.wrong}`;
+    if (value === null && !('instead' in flag && flag.instead))
+      return `--${flag.key}: ${flag.label.toLowerCase()} is missing; ${wanted(flag)}`;
     given[flag.key] = value;
   }
   return { topic, question: { given, unit } };
 }
 
 /** Where a flag begins in this unit: its own start, as it would be said there. */
-export const flagStart = (flag: Flag, unit: Unit): Given[string] => (flag.type === 'length' ? flag.start?.[unit] ?? null : flag.start);
+export const flagStart = (flag: Flag, unit: Unit): Given[string] =>
+  flag.type === 'length' ? (flag.start?.[unit] ?? null) : flag.start;
 
 /** What would be right for a flag. */
 function wanted(flag: Flag): string {
   switch (flag.type) {
-    case 'choice': return `one of ${flag.choices.join(', ')}.`;
-    case 'count': return `a whole number from 1 to ${MOST_COUNT}.`;
-    case 'length': return 'a length like 12 1/2 or 12.5.';
-    case 'lengths': return 'lengths like 1,3 1/2.';
+    case 'choice':
+      return `one of ${flag.choices.join(', ')}.`;
+    case 'count':
+      return `a whole number from 1 to ${MOST_COUNT}.`;
+    case 'length':
+      return 'a length like 12 1/2 or 12.5.';
+    case 'lengths':
+      return 'lengths like 1,3 1/2.';
   }
 }
 
@@ -71,13 +88,19 @@ function read(flag: Flag, text: string, unit: Unit): Given[string] | { wrong: st
   if (flag.type === 'choice') return flag.choices.includes(text) ? text : { wrong: wanted(flag) };
   if (flag.type === 'count') {
     const count = Number(text);
-    return Number.isInteger(count) && count >= 1 && count <= MOST_COUNT && text.trim() !== '' ? count : { wrong: wanted(flag) };
+    return Number.isInteger(count) && count >= 1 && count <= MOST_COUNT && text.trim() !== ''
+      ? count
+      : { wrong: wanted(flag) };
   }
   const one = (part: string, least: number | undefined) => {
     const parsed = parseLength(part, unit);
     if (!parsed.ok) return { wrong: parsed.message };
     const enough = least === undefined ? parsed.value > 0 : parsed.value >= least;
-    return enough && parsed.value <= limitIn(MOST_INCHES, unit) ? parsed.value : { wrong: `a length ${least === undefined ? 'above nothing' : `of ${least} or more`}, and no longer than ${limitIn(MOST_INCHES, unit)}.` };
+    return enough && parsed.value <= limitIn(MOST_INCHES, unit)
+      ? parsed.value
+      : {
+          wrong: `a length ${least === undefined ? 'above nothing' : `of ${least} or more`}, and no longer than ${limitIn(MOST_INCHES, unit)}.`,
+        };
   };
   if (flag.type === 'length') return one(text, flag.least);
   const lengths: number[] = [];

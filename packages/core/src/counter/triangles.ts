@@ -7,7 +7,11 @@ import { settingOf, type SettingOptions } from '../setting/registry.ts';
 import { blankQuilt, lengthIn, type Topic } from './topic.ts';
 
 /** A square as the contract names it: exact, by the trade's rule for a quarter inch (there is none in centimetres: exact again), and what to cut. */
-const square = (finished: number, exact: number, trade: number, cut: Figure, unit: Unit) => ({ exact: finished + exact, tradeRule: finished + (unit === 'in' ? trade : exact), cut: cut.value });
+const square = (finished: number, exact: number, trade: number, cut: Figure, unit: Unit) => ({
+  exact: finished + exact,
+  tradeRule: finished + (unit === 'in' ? trade : exact),
+  cut: cut.value,
+});
 
 /** Side and corner setting triangles, and the triangles of a framed block, for a block on point (rules TR-1, TR-2). */
 export const triangles: Topic = {
@@ -25,7 +29,11 @@ export const triangles: Topic = {
     const long = (f + s) * Math.SQRT2;
     const corner = (f + 2 * s) / Math.SQRT2;
     const frame = f / Math.SQRT2;
-    const cuts = { side: quarterSquareSide(long, a, unit), corner: halfSquareSide(corner, a, unit), frame: halfSquareSide(frame, a, unit) };
+    const cuts = {
+      side: quarterSquareSide(long, a, unit),
+      corner: halfSquareSide(corner, a, unit),
+      frame: halfSquareSide(frame, a, unit),
+    };
     return {
       headline: `Side squares ${formatWithUnit(cuts.side.value, unit)}, corner squares ${formatWithUnit(cuts.corner.value, unit)}`,
       json: {
@@ -35,7 +43,10 @@ export const triangles: Topic = {
         frameSquare: square(frame, a * (2 + Math.SQRT2), 0.875, cuts.frame, unit),
       },
       said: [
-        { what: 'Across the block, corner to corner', figure: lengthOf(diagonal, `${formatLength(f, unit)} × √2 = ${formatExact(diagonal)}`) },
+        {
+          what: 'Across the block, corner to corner',
+          figure: lengthOf(diagonal, `${formatLength(f, unit)} × √2 = ${formatExact(diagonal)}`),
+        },
         { what: 'Squares for side triangles, cut twice', figure: cuts.side },
         { what: 'Squares for corner triangles, cut once', figure: cuts.corner },
         { what: 'Squares for a frame, two a block, cut once', figure: cuts.frame },
@@ -45,8 +56,14 @@ export const triangles: Topic = {
   quilt: (question) => {
     const sash = lengthIn(question, 'sash');
     const kind = sash > 0 ? 'on-point-sashed' : 'on-point';
-    const setting = { ...settingOf(kind).start(question.unit), ...(sash > 0 ? { sash } : {}) } as SettingOptions;
-    return blankQuilt(question.unit, { setting, block: { width: lengthIn(question, 'block'), height: lengthIn(question, 'block') }, seam: lengthIn(question, 'seam') });
+    const setting = {
+      ...settingOf(kind).start(question.unit),
+      ...(sash > 0 ? { sash } : {}),
+    } as SettingOptions;
+    return blankQuilt(question.unit, {
+      setting,
+      block: { width: lengthIn(question, 'block'), height: lengthIn(question, 'block') },
+      seam: lengthIn(question, 'seam'),
+    });
   },
 };
-

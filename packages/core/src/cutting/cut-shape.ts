@@ -28,12 +28,30 @@ export const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as
  *
  * @throws when the outline is neither: a setting drew something that cannot be cut yet.
  */
-export function cutShapeOf(outline: readonly Point[], { grain, cutAs, rule = 'trade' }: Cutting, seam: number, unit: Unit): CutShape {
-  if (cutAs?.shape === 'rectangle') return { shape: 'rectangle', width: cutLength(cutAs.width, seam, unit), length: cutLength(cutAs.length, seam, unit) };
+export function cutShapeOf(
+  outline: readonly Point[],
+  { grain, cutAs, rule = 'trade' }: Cutting,
+  seam: number,
+  unit: Unit,
+): CutShape {
+  if (cutAs?.shape === 'rectangle')
+    return {
+      shape: 'rectangle',
+      width: cutLength(cutAs.width, seam, unit),
+      length: cutLength(cutAs.length, seam, unit),
+    };
   if (cutAs) {
     const { shape, side } = cutAs;
     if ('cut' in side) return { shape, side: asCut(side, unit) };
-    return { shape, side: (shape === 'quarter-square' ? quarterSquareSide : halfSquareSide)(side.finished, seam, unit, rule) };
+    return {
+      shape,
+      side: (shape === 'quarter-square' ? quarterSquareSide : halfSquareSide)(
+        side.finished,
+        seam,
+        unit,
+        rule,
+      ),
+    };
   }
   const flat = grain === 'diagonal' ? outline.map(turnedToGrain) : outline;
   if (flat.length === 4 && isUprightRectangle(flat)) {
@@ -57,7 +75,12 @@ export function cutShapeOf(outline: readonly Point[], { grain, cutAs, rule = 'tr
 }
 
 /** A finished length with a seam at either end, on the ruler. */
-export function withSeams(finished: number, seam: number, unit: Unit, extra?: { length: number; says: string }): Figure {
+export function withSeams(
+  finished: number,
+  seam: number,
+  unit: Unit,
+  extra?: { length: number; says: string },
+): Figure {
   const exact = finished + 2 * seam + (extra?.length ?? 0);
   const sum = `${formatWorking(finished, unit)} finished + 2 × ${formatWorking(seam, unit)} seam${extra ? ` + ${extra.says}` : ''}`;
   return rounded(exact, sum, rulerNearest(unit), unit);
@@ -70,31 +93,56 @@ function cutLength(length: CutLength, seam: number, unit: Unit): Figure {
 }
 
 /** A length given as it is cut; only the ruler's nearest mark is still to be found. */
-const asCut = ({ cut, says }: { cut: number; says: string }, unit: Unit): Figure => rounded(cut, says, rulerNearest(unit), unit);
+const asCut = ({ cut, says }: { cut: number; says: string }, unit: Unit): Figure =>
+  rounded(cut, says, rulerNearest(unit), unit);
 
 /** A quilter's quarter-inch seam, for which the trade keeps its own additions. */
 const isTradeSeam = (seam: number, unit: Unit): boolean => unit === 'in' && near(seam, 1 / 4);
 
 /** Side of the square cut twice corner to corner for a triangle of long side `long`, finished. */
-export function quarterSquareSide(long: number, seam: number, unit: Unit, rule: TriangleRule = 'trade'): Figure {
+export function quarterSquareSide(
+  long: number,
+  seam: number,
+  unit: Unit,
+  rule: TriangleRule = 'trade',
+): Figure {
   return rule === 'trade' && isTradeSeam(seam, unit)
     ? rounded(long + 1.25, `${formatExact(long)} long side + 1 1/4`, rulerUp(unit), unit)
-    : rounded(long + 2 * seam * (1 + Math.SQRT2), `${formatExact(long)} long side + 2 × ${formatWorking(seam, unit)} × (1 + √2)`, rulerUp(unit), unit);
+    : rounded(
+        long + 2 * seam * (1 + Math.SQRT2),
+        `${formatExact(long)} long side + 2 × ${formatWorking(seam, unit)} × (1 + √2)`,
+        rulerUp(unit),
+        unit,
+      );
 }
 
 /** Side of the square cut once corner to corner for a triangle of short side `short`, finished. */
-export function halfSquareSide(short: number, seam: number, unit: Unit, rule: TriangleRule = 'trade'): Figure {
+export function halfSquareSide(
+  short: number,
+  seam: number,
+  unit: Unit,
+  rule: TriangleRule = 'trade',
+): Figure {
   return rule === 'trade' && isTradeSeam(seam, unit)
     ? rounded(short + 0.875, `${formatExact(short)} short side + 7/8`, rulerUp(unit), unit)
-    : rounded(short + seam * (2 + Math.SQRT2), `${formatExact(short)} short side + ${formatWorking(seam, unit)} × (2 + √2)`, rulerUp(unit), unit);
+    : rounded(
+        short + seam * (2 + Math.SQRT2),
+        `${formatExact(short)} short side + ${formatWorking(seam, unit)} × (2 + √2)`,
+        rulerUp(unit),
+        unit,
+      );
 }
 
 /** `exact` on the ruler, its working saying which rounding was used, or none when it lies on a mark already. */
 function rounded(exact: number, sum: string, rounding: Rounding, unit: Unit): Figure {
   const needed = rounding === rulerUp(unit) ? !near(rounding.apply(exact), exact) : !isOnRuler(exact, unit);
-  if (!needed) return lengthOf(ontoMark(exact, unit), `${sum} = ${formatLength(exact, unit)}${unitMark(unit)}`);
+  if (!needed)
+    return lengthOf(ontoMark(exact, unit), `${sum} = ${formatLength(exact, unit)}${unitMark(unit)}`);
   const value = rounding.apply(exact);
-  return lengthOf(value, `${sum} = ${formatExact(exact)}, ${rounding.name}: ${formatLength(value, unit)}${unitMark(unit)}`);
+  return lengthOf(
+    value,
+    `${sum} = ${formatExact(exact)}, ${rounding.name}: ${formatLength(value, unit)}${unitMark(unit)}`,
+  );
 }
 
 /** The plane turned 45°, so that a piece on point lies level. Lengths are kept. */

@@ -16,10 +16,20 @@ export interface Demand {
 export function layerDemands(plan: Plan, { chosenBacking }: Layers): Demand[] {
   const { way, panels, fabric, stripe } = chosenBacking;
   const main: Demand = {
-    fabric: backingCloth(plan, chosenBacking).id, length: fabric.value,
+    fabric: backingCloth(plan, chosenBacking).id,
+    length: fabric.value,
     line: `Backing: ${way === 'wide' ? 'one width' : numberOf(panels, 'panel')}, ${formatExact(fabric.value)}`,
   };
-  return stripe ? [main, { fabric: plan.backing.stripe.fabric, length: stripe.fabric.value, line: `Stripe of the backing: ${formatExact(stripe.fabric.value)}` }] : [main];
+  return stripe
+    ? [
+        main,
+        {
+          fabric: plan.backing.stripe.fabric,
+          length: stripe.fabric.value,
+          line: `Stripe of the backing: ${formatExact(stripe.fabric.value)}`,
+        },
+      ]
+    : [main];
 }
 
 /** What binding, flange and points ask for. */
@@ -28,12 +38,30 @@ export function edgeDemands(plan: Plan, { binding, flange, points }: Edge): Dema
   const demands: Demand[] = [];
   if (binding) {
     const { bias, strips, fabric, cutWidth, flange: built } = binding;
-    const how = bias ? `${plan.binding.grain !== 'bias-length' ? `a square of ${show(fabric.value)}` : `a length of ${show(fabric.value)}`} for bias strips` : `${numberOf(strips.value, 'strip')} × ${show(cutWidth)} = ${formatExact(fabric.value)}`;
+    const how = bias
+      ? `${plan.binding.grain !== 'bias-length' ? `a square of ${show(fabric.value)}` : `a length of ${show(fabric.value)}`} for bias strips`
+      : `${numberOf(strips.value, 'strip')} × ${show(cutWidth)} = ${formatExact(fabric.value)}`;
     // Leftovers may be enough.
-    if (fabric.value > 0) demands.push({ fabric: plan.binding.fabric, length: fabric.value, line: `Binding: ${how}` });
-    if (built && plan.binding.flange) demands.push({ fabric: plan.binding.flange.fabric, length: built.fabric.value, line: `Flange in the binding: ${built.fabric.working.at(-1)!}` });
+    if (fabric.value > 0)
+      demands.push({ fabric: plan.binding.fabric, length: fabric.value, line: `Binding: ${how}` });
+    if (built && plan.binding.flange)
+      demands.push({
+        fabric: plan.binding.flange.fabric,
+        length: built.fabric.value,
+        line: `Flange in the binding: ${built.fabric.working.at(-1)!}`,
+      });
   }
-  if (flange) demands.push({ fabric: plan.edge.flange.fabric, length: flange.fabric.value, line: `Flange: ${flange.fabric.working.at(-1)!}` });
-  for (const cloth of points?.cloths ?? []) demands.push({ fabric: cloth.fabric, length: cloth.length.value, line: `Prairie points: ${cloth.length.working.at(-1)!}` });
+  if (flange)
+    demands.push({
+      fabric: plan.edge.flange.fabric,
+      length: flange.fabric.value,
+      line: `Flange: ${flange.fabric.working.at(-1)!}`,
+    });
+  for (const cloth of points?.cloths ?? [])
+    demands.push({
+      fabric: cloth.fabric,
+      length: cloth.length.value,
+      line: `Prairie points: ${cloth.length.working.at(-1)!}`,
+    });
   return demands;
 }

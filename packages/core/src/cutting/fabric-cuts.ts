@@ -29,20 +29,38 @@ export interface FabricCut {
 /** Cutting and buying for every fabric that is used, in the plan's order. */
 export function cutFabrics(plan: Plan, pieces: readonly CutPiece[], demands: readonly Demand[]): FabricCut[] {
   return plan.fabrics
-    .map((fabric) => cutFabric(plan, fabric, pieces.filter((p) => p.fabric === fabric.id), demands.filter((d) => d.fabric === fabric.id)))
+    .map((fabric) =>
+      cutFabric(
+        plan,
+        fabric,
+        pieces.filter((p) => p.fabric === fabric.id),
+        demands.filter((d) => d.fabric === fabric.id),
+      ),
+    )
     .filter((cut) => cut.needed.value > 0 || cut.tooNarrow.length > 0);
 }
 
-function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], demands: readonly Demand[]): FabricCut {
+function cutFabric(
+  plan: Plan,
+  fabric: Fabric,
+  pieces: readonly CutPiece[],
+  demands: readonly Demand[],
+): FabricCut {
   const { unit } = plan;
   const show = (v: number) => formatWorking(v, unit);
-  const { groups, lengthwise, tooWide } = planStrips(pieces.map((piece) => stripNeed(plan, piece)), { usable: fabric.usableWidth, seam: plan.seam, unit });
+  const { groups, lengthwise, tooWide } = planStrips(
+    pieces.map((piece) => stripNeed(plan, piece)),
+    { usable: fabric.usableWidth, seam: plan.seam, unit },
+  );
   const amounts: { length: number; line: string }[] = groups.map(({ width, strips, yields }) => ({
     length: strips.value * width,
     line: `${yields.map((y) => y.name).join(', ')}: ${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
   }));
   if (lengthwise) {
-    amounts.unshift({ length: lengthwise.length.value, line: `${lengthwise.yields.map((y) => y.name).join(', ')}, lengthwise: ${formatExact(lengthwise.length.value)}` });
+    amounts.unshift({
+      length: lengthwise.length.value,
+      line: `${lengthwise.yields.map((y) => y.name).join(', ')}, lengthwise: ${formatExact(lengthwise.length.value)}`,
+    });
   }
   amounts.push(...demands);
   const total = amounts.reduce((sum, a) => sum + a.length, 0);
@@ -60,7 +78,8 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], dema
     tooNarrow: tooWide.map(({ need, measure }) =>
       measure === 'width'
         ? `${need.name} are cut ${formatWithUnit(need.width, unit)} wide and ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable: choose a wider fabric for them.`
-        : `${need.name} are cut ${formatWithUnit(need.length, unit)} long across the print, ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable, and they are never joined: choose a wider fabric, or one without a direction.`),
+        : `${need.name} are cut ${formatWithUnit(need.length, unit)} long across the print, ${fabric.name} is ${formatWithUnit(fabric.usableWidth, unit)} usable, and they are never joined: choose a wider fabric, or one without a direction.`,
+    ),
     notes: clothNotes(fabric, pieces.length > 0),
   };
 }
@@ -68,8 +87,17 @@ function cutFabric(plan: Plan, fabric: Fabric, pieces: readonly CutPiece[], dema
 /** A cloth's own habits, for the cutting table: its direction where pieces of the top are cut from it, alike sides anywhere. */
 function clothNotes({ name, direction, alike }: Fabric, ofTop: boolean): string[] {
   const notes: string[] = [];
-  if (ofTop && direction === 'one-way') notes.push(`${name} has a print that runs one way up the selvage: no piece is turned, uprights and levels are counted apart, and every piece is laid with the print up.`);
-  if (ofTop && direction === 'stripe') notes.push(`${name} is striped along the selvage: pieces may be turned upside down, not on their side; uprights and levels are counted apart.`);
-  if (alike) notes.push(`Both sides of ${name} look alike: mark the right side of every piece with a pin before it is sewn.`);
+  if (ofTop && direction === 'one-way')
+    notes.push(
+      `${name} has a print that runs one way up the selvage: no piece is turned, uprights and levels are counted apart, and every piece is laid with the print up.`,
+    );
+  if (ofTop && direction === 'stripe')
+    notes.push(
+      `${name} is striped along the selvage: pieces may be turned upside down, not on their side; uprights and levels are counted apart.`,
+    );
+  if (alike)
+    notes.push(
+      `Both sides of ${name} look alike: mark the right side of every piece with a pin before it is sewn.`,
+    );
   return notes;
 }

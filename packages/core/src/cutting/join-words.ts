@@ -19,11 +19,28 @@ export interface JoinedStrip {
 const NTH = ['first', 'second', 'third', 'fourth'];
 
 /** Every strip of flange, border or sash that is joined, and how to move a join that shows. */
-export function joinedStrips({ pieces, fabrics, edge: { flange } }: { readonly pieces: readonly CutPiece[]; readonly fabrics: readonly FabricCut[]; readonly edge: Pick<Edge, 'flange'> }, unit: Unit): JoinedStrip[] {
-  const ofTop = fabrics.flatMap(({ strips }) => strips.flatMap(({ yields, joined }) => yields.flatMap(({ key, joins, length }) => {
-    const piece = pieces.find((p) => p.key === key);
-    return piece && !piece.under ? stripsOf(piece.name, joins, length, joined?.withOneMore ?? null, unit) : [];
-  })));
+export function joinedStrips(
+  {
+    pieces,
+    fabrics,
+    edge: { flange },
+  }: {
+    readonly pieces: readonly CutPiece[];
+    readonly fabrics: readonly FabricCut[];
+    readonly edge: Pick<Edge, 'flange'>;
+  },
+  unit: Unit,
+): JoinedStrip[] {
+  const ofTop = fabrics.flatMap(({ strips }) =>
+    strips.flatMap(({ yields, joined }) =>
+      yields.flatMap(({ key, joins, length }) => {
+        const piece = pieces.find((p) => p.key === key);
+        return piece && !piece.under
+          ? stripsOf(piece.name, joins, length, joined?.withOneMore ?? null, unit)
+          : [];
+      }),
+    ),
+  );
   if (!flange) return ofTop;
   return [
     ...stripsOf('Flange sides', flange.joins.sides, flange.sides.value, null, unit),
@@ -32,13 +49,32 @@ export function joinedStrips({ pieces, fabrics, edge: { flange } }: { readonly p
   ];
 }
 
-function stripsOf(name: string, joins: readonly (readonly number[])[], length: number, withOneMore: number | null, unit: Unit): JoinedStrip[] {
+function stripsOf(
+  name: string,
+  joins: readonly (readonly number[])[],
+  length: number,
+  withOneMore: number | null,
+  unit: Unit,
+): JoinedStrip[] {
   const near = fromInches(SHOWS_INCHES, unit);
   return joins.flatMap((at, i): JoinedStrip[] => {
     if (at.length === 0) return [];
     const clear = Math.min(...at.flatMap((join) => [join, length - join, Math.abs(join - length / 2)]));
-    const more = withOneMore !== null && withOneMore > near ? `; one strip more moves it to ${formatWithUnit(withOneMore, unit)}` : '';
-    const remedy = clear < near - 1e-6 ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.` : null;
-    return [{ what: joins.length > 1 ? `${name}, ${NTH[i] ?? `number ${i + 1}`}` : name, joins: at, length, remedy }];
+    const more =
+      withOneMore !== null && withOneMore > near
+        ? `; one strip more moves it to ${formatWithUnit(withOneMore, unit)}`
+        : '';
+    const remedy =
+      clear < near - 1e-6
+        ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.`
+        : null;
+    return [
+      {
+        what: joins.length > 1 ? `${name}, ${NTH[i] ?? `number ${i + 1}`}` : name,
+        joins: at,
+        length,
+        remedy,
+      },
+    ];
   });
 }

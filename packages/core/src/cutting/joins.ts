@@ -28,7 +28,8 @@ const STEP_INCHES = 1 / 2;
 const MOST_STATES = 60_000;
 
 /** Least strips that joined make a run of `total`: `k` strips make `k·usable − (k − 1)·loss`. */
-export const stripsFor = (total: number, usable: number, loss: number): number => howManyCover(total - loss, usable - loss);
+export const stripsFor = (total: number, usable: number, loss: number): number =>
+  howManyCover(total - loss, usable - loss);
 
 /** Length of a run. */
 export const runLength = ({ strips, usable, loss }: Run): number => strips * usable - (strips - 1) * loss;
@@ -42,13 +43,20 @@ export const runLength = ({ strips, usable, loss }: Run): number => strips * usa
  * @param wanted lengths as cut, and how many of each; they fit the run together
  * @param gaps false keeps all that is left over together, at the end
  */
-export function cutRun(wanted: readonly { readonly length: number; readonly count: number }[], run: Run, unit: Unit, gaps = true): RunCuts {
+export function cutRun(
+  wanted: readonly { readonly length: number; readonly count: number }[],
+  run: Run,
+  unit: Unit,
+  gaps = true,
+): RunCuts {
   const total = wanted.reduce((sum, w) => sum + w.length * w.count, 0);
   const spare = Math.max(0, runLength(run) - total);
   const step = fromInches(STEP_INCHES, unit);
   const slots = gaps ? Math.floor((spare + TOLERANCE) / step) + 1 : 1;
   const states = wanted.reduce((product, w) => product * (w.count + 1), slots);
-  return states > MOST_STATES ? oneAfterAnother(wanted, run, spare) : bestPlaced(wanted, run, { spare, step, slots, unit });
+  return states > MOST_STATES
+    ? oneAfterAnother(wanted, run, spare)
+    : bestPlaced(wanted, run, { spare, step, slots, unit });
 }
 
 /** Middles of the joins along a run that lie on a piece of `length` from `from`, as distances from its start. */
@@ -66,7 +74,11 @@ function joinsOn({ strips, usable, loss }: Run, from: number, length: number): n
 const clearance = (joins: readonly number[], length: number): number =>
   joins.reduce((least, at) => Math.min(least, at, length - at, Math.abs(at - length / 2)), Infinity);
 
-function oneAfterAnother(wanted: readonly { length: number; count: number }[], run: Run, spare: number): RunCuts {
+function oneAfterAnother(
+  wanted: readonly { length: number; count: number }[],
+  run: Run,
+  spare: number,
+): RunCuts {
   const pieces: { of: number; joins: readonly number[] }[] = [];
   let at = 0;
   let clear = Infinity;
@@ -82,7 +94,11 @@ function oneAfterAnother(wanted: readonly { length: number; count: number }[], r
 }
 
 /** The best order and places, by what is still to be cut and how much of the spare length has been passed over. */
-function bestPlaced(wanted: readonly { length: number; count: number }[], run: Run, room: { spare: number; step: number; slots: number; unit: Unit }): RunCuts {
+function bestPlaced(
+  wanted: readonly { length: number; count: number }[],
+  run: Run,
+  room: { spare: number; step: number; slots: number; unit: Unit },
+): RunCuts {
   const { spare, step, slots, unit } = room;
   const enough = fromInches(FAR_ENOUGH_INCHES, unit);
   const known = new Map<number, { clear: number; next: number }>();
@@ -100,7 +116,13 @@ function bestPlaced(wanted: readonly { length: number; count: number }[], run: R
       const { length } = wanted[of]!;
       const here = Math.min(enough, clearance(joinsOn(run, from, length), length));
       if (here <= found.clear) return;
-      const clear = Math.min(here, best(counts.map((c, i) => (i === of ? c - 1 : c)), passed).clear);
+      const clear = Math.min(
+        here,
+        best(
+          counts.map((c, i) => (i === of ? c - 1 : c)),
+          passed,
+        ).clear,
+      );
       if (clear > found.clear) found = { clear, next: of };
     });
     if (found.clear < enough && passed < slots - 1) {

@@ -7,7 +7,8 @@ import type { Grain, Piece, Point } from '../layout/piece.ts';
  * angle is in.
  */
 export type Lying = readonly { readonly way: TriangleWay; readonly count: number }[];
-type TriangleWay = 'top' | 'bottom' | 'left' | 'right' | 'top-left' | 'top-right' | 'bottom-left' | 'bottom-right';
+type TriangleWay =
+  'top' | 'bottom' | 'left' | 'right' | 'top-left' | 'top-right' | 'bottom-left' | 'bottom-right';
 
 /**
  * The way a rectangle's length has to lie on a cloth whose print runs along the selvage and stands upright on the
@@ -17,12 +18,17 @@ export function lengthLies(outline: readonly Point[], grain: Grain): 'across' | 
   if (grain === 'square-to-edge') return span(outline, 'y') > span(outline, 'x') ? 'along' : 'across';
   const longest = outline
     .map((p, i) => ({ p, q: outline[(i + 1) % outline.length]! }))
-    .reduce((a, b) => (Math.hypot(b.q.x - b.p.x, b.q.y - b.p.y) > Math.hypot(a.q.x - a.p.x, a.q.y - a.p.y) ? b : a));
+    .reduce((a, b) =>
+      Math.hypot(b.q.x - b.p.x, b.q.y - b.p.y) > Math.hypot(a.q.x - a.p.x, a.q.y - a.p.y) ? b : a,
+    );
   return (longest.q.x - longest.p.x) * (longest.q.y - longest.p.y) > 0 ? 'along' : 'across';
 }
 
 /** Counts triangles by the way they lie: where their middle is off the middle of the box round them. Trimming to a float keeps that. */
-export function lyingOf(pieces: readonly Pick<Piece, 'outline'>[], shape: 'quarter-square' | 'half-square'): Lying {
+export function lyingOf(
+  pieces: readonly Pick<Piece, 'outline'>[],
+  shape: 'quarter-square' | 'half-square',
+): Lying {
   const counts = new Map<TriangleWay, number>();
   for (const { outline } of pieces) {
     const way = wayOf(outline, shape);
@@ -44,16 +50,29 @@ function wayOf(outline: readonly Point[], shape: 'quarter-square' | 'half-square
  * quilt; one cut once gives two opposite corners, and which two depends on the diagonal. A stripe may be turned
  * upside down, so opposite sides and opposite corners are one.
  */
-export function squaresLying(shape: 'quarter-square' | 'half-square', lying: Lying, direction: Exclude<ClothDirection, 'none'>): { squares: number; how: string } {
+export function squaresLying(
+  shape: 'quarter-square' | 'half-square',
+  lying: Lying,
+  direction: Exclude<ClothDirection, 'none'>,
+): { squares: number; how: string } {
   const of = (way: TriangleWay) => lying.reduce((sum, l) => sum + (l.way === way ? l.count : 0), 0);
-  const pair = (a: TriangleWay, b: TriangleWay) => (direction === 'stripe' ? Math.ceil((of(a) + of(b)) / 2) : Math.max(of(a), of(b)));
+  const pair = (a: TriangleWay, b: TriangleWay) =>
+    direction === 'stripe' ? Math.ceil((of(a) + of(b)) / 2) : Math.max(of(a), of(b));
   if (shape === 'quarter-square') {
     const squares = Math.max(pair('top', 'bottom'), pair('left', 'right'));
-    return { squares, how: `Each square gives one triangle for the top, the bottom, the left and the right: ${of('top')}, ${of('bottom')}, ${of('left')} and ${of('right')} are wanted` };
+    return {
+      squares,
+      how: `Each square gives one triangle for the top, the bottom, the left and the right: ${of('top')}, ${of('bottom')}, ${of('left')} and ${of('right')} are wanted`,
+    };
   }
   const [falling, rising] = [pair('top-right', 'bottom-left'), pair('top-left', 'bottom-right')];
-  return { squares: falling + rising, how: `${rising} cut corner to corner rising to the right, for top left and bottom right, and ${falling} falling, for the other two corners` };
+  return {
+    squares: falling + rising,
+    how: `${rising} cut corner to corner rising to the right, for top left and bottom right, and ${falling} falling, for the other two corners`,
+  };
 }
 
-const span = (outline: readonly Point[], axis: 'x' | 'y'): number => Math.max(...outline.map((p) => p[axis])) - Math.min(...outline.map((p) => p[axis]));
-const boxMiddle = (outline: readonly Point[], axis: 'x' | 'y'): number => (Math.max(...outline.map((p) => p[axis])) + Math.min(...outline.map((p) => p[axis]))) / 2;
+const span = (outline: readonly Point[], axis: 'x' | 'y'): number =>
+  Math.max(...outline.map((p) => p[axis])) - Math.min(...outline.map((p) => p[axis]));
+const boxMiddle = (outline: readonly Point[], axis: 'x' | 'y'): number =>
+  (Math.max(...outline.map((p) => p[axis])) + Math.min(...outline.map((p) => p[axis]))) / 2;

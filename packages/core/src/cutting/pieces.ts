@@ -55,15 +55,28 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
     else ofPart.set(piece.part, [piece]);
   }
 
-  const wanted = Object.values(layout.parts).flatMap((part) => wantedFor(plan, part, ofPart.get(part.key) ?? []));
+  const wanted = Object.values(layout.parts).flatMap((part) =>
+    wantedFor(plan, part, ofPart.get(part.key) ?? []),
+  );
   const lines: Wanted[][] = [];
   for (const want of wanted) {
-    const same = lines.find(([first]) => first!.part.role === want.part.role && first!.cutFrom.fabric === want.cutFrom.fabric && first!.oneWay === want.oneWay && sameCut(first!.cut, want.cut));
+    const same = lines.find(
+      ([first]) =>
+        first!.part.role === want.part.role &&
+        first!.cutFrom.fabric === want.cutFrom.fabric &&
+        first!.oneWay === want.oneWay &&
+        sameCut(first!.cut, want.cut),
+    );
     if (same) same.push(want);
     else lines.push([want]);
   }
   return lines.map((line) => {
-    const { part: { role }, cut, cutFrom, oneWay } = line[0]!;
+    const {
+      part: { role },
+      cut,
+      cutFrom,
+      oneWay,
+    } = line[0]!;
     const alone = lines.filter(([first]) => first!.part.role === role).length === 1;
     const count = together(line.map((w) => w.part.count));
     return {
@@ -76,7 +89,8 @@ export function cutPieces(plan: Plan, layout: Layout): CutPiece[] {
       count,
       lengthwise: cutFrom.use.what === 'border' && plan.borders[cutFrom.use.index]!.cut === 'lengthwise',
       oneWay,
-      squares: cut.shape === 'rectangle' ? null : squaresOf(cut.shape, count.value, line, direction(plan, cutFrom)),
+      squares:
+        cut.shape === 'rectangle' ? null : squaresOf(cut.shape, count.value, line, direction(plan, cutFrom)),
       notes: [...new Set([...line.flatMap((w) => w.notes), ...(oneWay ? [LIES[oneWay]] : [])])],
       under: line.every((w) => w.under),
     };
@@ -98,17 +112,31 @@ function wantedFor(plan: Plan, part: Part, pieces: readonly Piece[]): Wanted[] {
   const directed = (own: CutShape, cutFrom: CutFrom): Pick<Wanted, 'oneWay' | 'lying'> => {
     const has = direction(plan, cutFrom) !== 'none';
     return {
-      oneWay: has && own.shape === 'rectangle' && !near(own.width.value, own.length.value) ? lengthLies(piece.outline, part.grain) : null,
+      oneWay:
+        has && own.shape === 'rectangle' && !near(own.width.value, own.length.value)
+          ? lengthLies(piece.outline, part.grain)
+          : null,
       lying: has && own.shape !== 'rectangle' ? lyingOf(pieces, own.shape) : null,
     };
   };
   const under = (part.under ?? []).map(({ name, cutFrom, cutAs }): Wanted => {
     const own = cutAs ? cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit) : cut;
-    return { part, name: `${part.name}, ${name}`, cutFrom, notes: [], under: true, cut: own, ...directed(own, cutFrom) };
+    return {
+      part,
+      name: `${part.name}, ${name}`,
+      cutFrom,
+      notes: [],
+      under: true,
+      cut: own,
+      ...directed(own, cutFrom),
+    };
   });
   const name = under.length > 0 ? `${part.name}, front` : part.name;
   const notes = [...(part.notes ?? []), ...slantingNotes(direction(plan, part.cutFrom), part)];
-  return [{ part, name, cutFrom: part.cutFrom, cut, notes, under: false, ...directed(cut, part.cutFrom) }, ...under];
+  return [
+    { part, name, cutFrom: part.cutFrom, cut, notes, under: false, ...directed(cut, part.cutFrom) },
+    ...under,
+  ];
 }
 
 /** What a print with a direction does on a piece that stands on its corner. */
@@ -116,7 +144,11 @@ function slantingNotes(way: ClothDirection, { grain, role }: Part): string[] {
   if (way === 'none' || grain !== 'diagonal') return [];
   return role === 'plain-block'
     ? ['On point the print slants. Cut on the bias it would stand upright, and stretch along every side.']
-    : role === 'sash' ? ['On point the print slants: falling sashes are cut along the selvage and rising ones across it, so that it slants one way in all.'] : [];
+    : role === 'sash'
+      ? [
+          'On point the print slants: falling sashes are cut along the selvage and rising ones across it, so that it slants one way in all.',
+        ]
+      : [];
 }
 
 function together(counts: readonly Figure[]): Figure {
@@ -126,18 +158,30 @@ function together(counts: readonly Figure[]): Figure {
 }
 
 /** Squares for the triangles of a line, and what is left over; a cloth with a direction asks how each triangle lies. */
-function squaresOf(shape: 'quarter-square' | 'half-square', triangles: number, line: readonly Wanted[], way: ClothDirection): NonNullable<CutPiece['squares']> {
+function squaresOf(
+  shape: 'quarter-square' | 'half-square',
+  triangles: number,
+  line: readonly Wanted[],
+  way: ClothDirection,
+): NonNullable<CutPiece['squares']> {
   const each = TRIANGLES_PER_SQUARE[shape];
   const lying = line.flatMap((w) => w.lying ?? []);
-  const { squares, how } = way === 'none' || lying.length === 0
-    ? { squares: Math.ceil(triangles / each), how: `${numberOf(triangles, 'triangle')} ÷ ${each} from a square, up to a whole square` }
-    : squaresLying(shape, lying, way);
+  const { squares, how } =
+    way === 'none' || lying.length === 0
+      ? {
+          squares: Math.ceil(triangles / each),
+          how: `${numberOf(triangles, 'triangle')} ÷ ${each} from a square, up to a whole square`,
+        }
+      : squaresLying(shape, lying, way);
   const leftOver = squares * each - triangles;
   const spare = leftOver === 0 ? 'none left over' : `${leftOver} left over`;
   return { count: countOf(squares, `${how}: ${squares}, ${spare}`), leftOver };
 }
 
 function sameCut(a: CutShape, b: CutShape): boolean {
-  if (a.shape === 'rectangle') return b.shape === 'rectangle' && near(a.width.value, b.width.value) && near(a.length.value, b.length.value);
+  if (a.shape === 'rectangle')
+    return (
+      b.shape === 'rectangle' && near(a.width.value, b.width.value) && near(a.length.value, b.length.value)
+    );
   return a.shape === b.shape && near(a.side.value, b.side.value);
 }

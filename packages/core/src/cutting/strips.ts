@@ -83,16 +83,25 @@ export function planStrips(needs: readonly StripNeed[], cloth: Cloth): StripPlan
   const laid = ways.flatMap(({ need, way }) => (way === 'crosswise' ? [layAlong(need, usable)] : []));
   const widths = [...new Set(laid.map((l) => l.stripWidth))].sort((a, b) => b - a);
   return {
-    groups: widths.map((width) => groupOf(width, laid.filter((l) => l.stripWidth === width), cloth)),
+    groups: widths.map((width) =>
+      groupOf(
+        width,
+        laid.filter((l) => l.stripWidth === width),
+        cloth,
+      ),
+    ),
     lengthwise: along.length === 0 ? null : cutLengthwise(along, usable, unit),
-    tooWide: ways.flatMap(({ need, way }) => (typeof way === 'object' ? [{ need, measure: way.tooWide }] : [])),
+    tooWide: ways.flatMap(({ need, way }) =>
+      typeof way === 'object' ? [{ need, measure: way.tooWide }] : [],
+    ),
   };
 }
 
 /** Across the cloth, unless that takes a join that may not be, or its length has to lie along the selvage and is longer than the cloth is wide. */
 function wayOf({ width, length, lengthwise = false, joins, oneWay = null }: StripNeed, usable: number): Way {
   if (!atLeast(usable, width)) return { tooWide: 'width' };
-  if (oneWay === 'across') return joins === 'never' && !atLeast(usable, length) ? { tooWide: 'length' } : 'crosswise';
+  if (oneWay === 'across')
+    return joins === 'never' && !atLeast(usable, length) ? { tooWide: 'length' } : 'crosswise';
   const long = !atLeast(usable, length) && (joins === 'never' || oneWay === 'along');
   return lengthwise || long ? 'lengthwise' : 'crosswise';
 }
@@ -103,7 +112,8 @@ function layAlong(need: StripNeed, usable: number): Laid {
   const wide: Laid = { ...need, stripWidth: need.length, along: need.width };
   if (need.oneWay === 'along') return wide;
   if (need.oneWay === 'across' || !atLeast(usable, need.length)) return narrow;
-  const fabric = (stripWidth: number, along: number) => howManyCover(need.count, howManyFit(usable, along)) * stripWidth;
+  const fabric = (stripWidth: number, along: number) =>
+    howManyCover(need.count, howManyFit(usable, along)) * stripWidth;
   const alongLength = fabric(need.width, need.length);
   const alongWidth = fabric(need.length, need.width);
   return alongWidth < alongLength && !near(alongWidth, alongLength) ? wide : narrow;
@@ -114,8 +124,20 @@ function groupOf(width: number, laid: readonly Laid[], cloth: Cloth): StripGroup
   const long = laid.filter((l) => !atLeast(usable, l.along));
   const short = laid.filter((l) => atLeast(usable, l.along)).sort((a, b) => b.along - a.along);
   const cut = (gaps: boolean) => {
-    const runs = (['diagonal', 'straight'] as const).flatMap((how) => joinedRun(width, long.filter((l) => (l.joins ?? 'diagonal') === how), how, gaps, cloth));
-    const rest = cutShort(short, runs.flatMap((r) => r.cuts.left), cloth);
+    const runs = (['diagonal', 'straight'] as const).flatMap((how) =>
+      joinedRun(
+        width,
+        long.filter((l) => (l.joins ?? 'diagonal') === how),
+        how,
+        gaps,
+        cloth,
+      ),
+    );
+    const rest = cutShort(
+      short,
+      runs.flatMap((r) => r.cuts.left),
+      cloth,
+    );
     return { runs, rest, strips: runs.reduce((sum, r) => sum + r.run.strips, 0) + rest.strips };
   };
   // Joins out of the way leave scraps between the pieces; where that would cost a strip, what is left stays together.
@@ -126,7 +148,14 @@ function groupOf(width: number, laid: readonly Laid[], cloth: Cloth): StripGroup
   return {
     width,
     strips: countOf(strips, ...working),
-    yields: laid.map((l) => ({ key: l.key, name: l.name, length: l.along, count: l.count, joins: runs.flatMap((r) => r.joinsIn(l)), straight: runs.some((r) => r.straight && r.holds(l)) })),
+    yields: laid.map((l) => ({
+      key: l.key,
+      name: l.name,
+      length: l.along,
+      count: l.count,
+      joins: runs.flatMap((r) => r.joinsIn(l)),
+      straight: runs.some((r) => r.straight && r.holds(l)),
+    })),
     joined: runs.length === 0 ? null : joinedOf(runs, cloth.unit),
   };
 }
@@ -139,7 +168,13 @@ function joinedOf(runs: ReturnType<typeof joinedRun>, unit: Unit): NonNullable<S
 }
 
 /** The run that pieces longer than the fabric is wide are cut from; none when there are none. */
-function joinedRun(width: number, long: readonly Laid[], how: 'diagonal' | 'straight', gaps: boolean, { usable, seam, unit }: Cloth) {
+function joinedRun(
+  width: number,
+  long: readonly Laid[],
+  how: 'diagonal' | 'straight',
+  gaps: boolean,
+  { usable, seam, unit }: Cloth,
+) {
   if (long.length === 0) return [];
   const show = (v: number) => formatWorking(v, unit);
   // A strip wider than half the fabric has no length to give to a diagonal.
@@ -151,19 +186,25 @@ function joinedRun(width: number, long: readonly Laid[], how: 'diagonal' | 'stra
   const cuts = cutRun(wanted, run, unit, gaps);
   const lengths = wanted.map((w) => `${w.count} × ${show(w.length)}`).join(' + ');
   const joins = `${numberOf(run.strips - 1, `${straight ? 'straight' : 'diagonal'} join`)} × ${show(loss)}`;
-  return [{
-    run,
-    cuts,
-    working: `${lengths} = ${formatExact(total)} of joined strip; ${numberOf(run.strips, 'strip')} × ${show(usable)} less ${joins} = ${formatExact(runLength(run))}`,
-    joinsIn: (need: Laid) => cuts.pieces.filter((p) => long[p.of] === need).map((p) => p.joins),
-    straight,
-    holds: (need: Laid) => long.includes(need),
-    withOneMore: () => cutRun(wanted, { ...run, strips: run.strips + 1 }, unit).clear,
-  }];
+  return [
+    {
+      run,
+      cuts,
+      working: `${lengths} = ${formatExact(total)} of joined strip; ${numberOf(run.strips, 'strip')} × ${show(usable)} less ${joins} = ${formatExact(runLength(run))}`,
+      joinsIn: (need: Laid) => cuts.pieces.filter((p) => long[p.of] === need).map((p) => p.joins),
+      straight,
+      holds: (need: Laid) => long.includes(need),
+      withOneMore: () => cutRun(wanted, { ...run, strips: run.strips + 1 }, unit).clear,
+    },
+  ];
 }
 
 /** Pieces no longer than a strip: from what is left of strips already cut, fullest first, then from fresh ones. */
-function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, unit }: Cloth): { strips: number; working: string[] } {
+function cutShort(
+  short: readonly Laid[],
+  scraps: readonly number[],
+  { usable, unit }: Cloth,
+): { strips: number; working: string[] } {
   const show = (v: number) => formatWorking(v, unit);
   const working: string[] = [];
   // Length of room on strips already cut → how many strips have it.
@@ -193,8 +234,12 @@ function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, u
     const last = wanted - (fresh - 1) * each;
     if (fresh > 1) put(usable - each * l.along, fresh - 1);
     if (fresh > 0) put(usable - last * l.along, 1);
-    if (fromRoom > 0) working.push(`${l.name}: ${fromRoom} × ${show(l.along)} from what is left of strips already cut`);
-    if (fresh > 0) working.push(`${l.name}: ${wanted} × ${show(l.along)}, ${each} to a strip of ${show(usable)}: ${numberOf(fresh, 'strip')}`);
+    if (fromRoom > 0)
+      working.push(`${l.name}: ${fromRoom} × ${show(l.along)} from what is left of strips already cut`);
+    if (fresh > 0)
+      working.push(
+        `${l.name}: ${wanted} × ${show(l.along)}, ${each} to a strip of ${show(usable)}: ${numberOf(fresh, 'strip')}`,
+      );
   }
   return { strips, working };
 }
@@ -206,7 +251,9 @@ function cutShort(short: readonly Laid[], scraps: readonly number[], { usable, u
  */
 function cutLengthwise(needs: readonly StripNeed[], usable: number, unit: Unit): LengthwiseCut {
   const show = (v: number) => formatWorking(v, unit);
-  const strips = needs.flatMap((need) => Array.from({ length: need.count }, () => need)).sort((a, b) => b.length - a.length);
+  const strips = needs
+    .flatMap((need) => Array.from({ length: need.count }, () => need))
+    .sort((a, b) => b.length - a.length);
   const lengths: { run: number; left: number; held: number }[] = [];
   for (const strip of strips) {
     const room = lengths.find((l) => atLeast(l.left, strip.width));
@@ -219,9 +266,18 @@ function cutLengthwise(needs: readonly StripNeed[], usable: number, unit: Unit):
   return {
     length: lengthOf(
       total,
-      ...lengths.map((l) => `${numberOf(l.held, 'strip')} side by side across ${show(usable)}, the longest ${show(l.run)}`),
+      ...lengths.map(
+        (l) => `${numberOf(l.held, 'strip')} side by side across ${show(usable)}, the longest ${show(l.run)}`,
+      ),
       ...(lengths.length > 1 ? [`Together ${formatExact(total)}`] : []),
     ),
-    yields: needs.map((n) => ({ key: n.key, name: n.name, length: n.length, count: n.count, joins: [], straight: false })),
+    yields: needs.map((n) => ({
+      key: n.key,
+      name: n.name,
+      length: n.length,
+      count: n.count,
+      joins: [],
+      straight: false,
+    })),
   };
 }

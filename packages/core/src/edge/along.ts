@@ -10,10 +10,18 @@ export function pointAt({ runs, length }: EdgeOutline, along: number): Point & {
     if (left <= run.length) {
       if (run.kind === 'line') {
         const t = left / run.length;
-        return { x: run.from.x + t * (run.to.x - run.from.x), y: run.from.y + t * (run.to.y - run.from.y), heading: heading(run, false) };
+        return {
+          x: run.from.x + t * (run.to.x - run.from.x),
+          y: run.from.y + t * (run.to.y - run.from.y),
+          heading: heading(run, false),
+        };
       }
       const angle = run.start + left / run.radius;
-      return { x: run.centre.x + run.radius * Math.cos(angle), y: run.centre.y + run.radius * Math.sin(angle), heading: angle + Math.PI / 2 };
+      return {
+        x: run.centre.x + run.radius * Math.cos(angle),
+        y: run.centre.y + run.radius * Math.sin(angle),
+        heading: angle + Math.PI / 2,
+      };
     }
     left -= run.length;
   }
@@ -43,9 +51,18 @@ export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
   let along = 0;
   for (const run of outline.runs) {
     // Along the bottom the edge runs from right to left.
-    if (along >= first - TOLERANCE && along < last - TOLERANCE && run.to.x <= fromLeft && fromLeft <= run.from.x) {
+    if (
+      along >= first - TOLERANCE &&
+      along < last - TOLERANCE &&
+      run.to.x <= fromLeft &&
+      fromLeft <= run.from.x
+    ) {
       if (run.kind === 'line') return along + run.from.x - fromLeft;
-      return along + run.radius * (Math.acos(Math.min(1, Math.max(-1, (fromLeft - run.centre.x) / run.radius))) - run.start);
+      return (
+        along +
+        run.radius *
+          (Math.acos(Math.min(1, Math.max(-1, (fromLeft - run.centre.x) / run.radius))) - run.start)
+      );
     }
     along += run.length;
   }
@@ -56,11 +73,15 @@ export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
 export function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, number] {
   let along = 0;
   let span: [number, number] | null = null;
-  const turned = (side: Side) => scallops !== null && scallops.sides.includes('bottom') && scallops.sides.includes(side);
+  const turned = (side: Side) =>
+    scallops !== null && scallops.sides.includes('bottom') && scallops.sides.includes(side);
   const insetAt = (side: Side) => (turned(side) ? scallops!.corner!.inset : 0) - TOLERANCE;
   for (const run of runs) {
     const low = Math.min(run.from.y, run.to.y) > height / 2 && run.to.x < run.from.x - TOLERANCE;
-    const side = run.kind === 'line' ? Math.abs(run.from.y - run.to.y) < 1e-9 : scallops !== null && run.from.x <= width - insetAt('right') && run.to.x >= insetAt('left');
+    const side =
+      run.kind === 'line'
+        ? Math.abs(run.from.y - run.to.y) < 1e-9
+        : scallops !== null && run.from.x <= width - insetAt('right') && run.to.x >= insetAt('left');
     if (low && side) span = [span?.[0] ?? along, along + run.length];
     along += run.length;
   }

@@ -1,7 +1,14 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
-import { biasFromLength, biasFromSquare, biasJoinLoss, biasTube, type BiasYield, smallestThat } from './bias.ts';
+import {
+  biasFromLength,
+  biasFromSquare,
+  biasJoinLoss,
+  biasTube,
+  type BiasYield,
+  smallestThat,
+} from './bias.ts';
 import type { BindingGrain } from './choices.ts';
 import { biasRectangle, biasSquare } from './schools.ts';
 
@@ -34,18 +41,40 @@ export function planBias({ grain, strip, usable, seam, unit }: BiasWish, length:
   const { root, square } = biasSquare(length, strip, unit);
   const across = grain === 'bias-length';
   const rule = across ? biasRectangle(root, usable) : square;
-  const yieldAt = (size: number) => (grain === 'bias-tube' ? biasTube(size, strip, seam).length : cutAt(size).length);
-  const cutAt = (size: number) => (across ? biasFromLength(usable, size, strip, seam, unit) : biasFromSquare(size, strip, seam, unit));
-  const enough = yieldAt(rule.value) >= length ? rule.value : smallestThat(unit === 'in' ? 400 : 1000, (size) => (size < rule.value ? -1 : yieldAt(size)), length) ?? rule.value;
+  const yieldAt = (size: number) =>
+    grain === 'bias-tube' ? biasTube(size, strip, seam).length : cutAt(size).length;
+  const cutAt = (size: number) =>
+    across ? biasFromLength(usable, size, strip, seam, unit) : biasFromSquare(size, strip, seam, unit);
+  const enough =
+    yieldAt(rule.value) >= length
+      ? rule.value
+      : (smallestThat(
+          unit === 'in' ? 400 : 1000,
+          (size) => (size < rule.value ? -1 : yieldAt(size)),
+          length,
+        ) ?? rule.value);
   const gives = yieldAt(enough);
   return {
     rule,
-    cloth: lengthOf(enough, ...rule.working, ...(enough > rule.value ? [`By geometry that gives only ${formatExact(yieldAt(rule.value))}; ${enough} gives ${formatExact(gives)}`] : [])),
+    cloth: lengthOf(
+      enough,
+      ...rule.working,
+      ...(enough > rule.value
+        ? [
+            `By geometry that gives only ${formatExact(yieldAt(rule.value))}; ${enough} gives ${formatExact(gives)}`,
+          ]
+        : []),
+    ),
     cut: grain === 'bias-tube' ? null : cutAt(enough),
     tube: grain === 'bias-tube' ? biasTube(enough, strip, seam) : null,
-    gives: grain === 'bias-tube'
-      ? lengthOf(gives, `${biasTube(enough, strip, seam).lanes} lanes × ${formatExact(biasTube(enough, strip, seam).round)} each = ${formatExact(gives)}`, `${formatExact(length)} is wanted`)
-      : givenBy(cutAt(enough), seam, length),
+    gives:
+      grain === 'bias-tube'
+        ? lengthOf(
+            gives,
+            `${biasTube(enough, strip, seam).lanes} lanes × ${formatExact(biasTube(enough, strip, seam).round)} each = ${formatExact(gives)}`,
+            `${formatExact(length)} is wanted`,
+          )
+        : givenBy(cutAt(enough), seam, length),
     tooWide: !across && enough > usable + 1e-6,
   };
 }
@@ -62,5 +91,7 @@ export function givenBy({ strips, length }: BiasYield, seam: number, wanted: num
 
 /** How many pieces it comes in. */
 export function biasPieces({ cut, tube }: BiasPlan): Figure {
-  return tube ? countOf(1, `One continuous strip of ${tube.lanes} lanes`) : countOf(cut!.strips.length, `${numberOf(cut!.strips.length, 'bias strip')} from the cloth`);
+  return tube
+    ? countOf(1, `One continuous strip of ${tube.lanes} lanes`)
+    : countOf(cut!.strips.length, `${numberOf(cut!.strips.length, 'bias strip')} from the cloth`);
 }

@@ -49,14 +49,19 @@ function middlesOf({ lengths, loss }: Joined): number[] {
 function placesFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): number[] {
   const scale = outline.length / around;
   const begin = alongBottom(outline, start);
-  return [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)].map((place) => (begin + place * scale) % outline.length);
+  return [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)].map(
+    (place) => (begin + place * scale) % outline.length,
+  );
 }
 
 /** Joins of a binding that begins `start` from the left end of the bottom; `around` is what is bound, which a tape may have measured. */
 export function joinsFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): BindingJoins {
   const scale = outline.length / around;
   const joins = placesFrom(outline, joined, start, around).map((along, i): BindingJoin => ({
-    point: pointAt(outline, along), ...sideAt(outline, along), clear: clearOf(outline, along) / scale, last: i === 0,
+    point: pointAt(outline, along),
+    ...sideAt(outline, along),
+    clear: clearOf(outline, along) / scale,
+    last: i === 0,
   }));
   return { start, joins, clear: Math.min(...joins.map((j) => j.clear)) };
 }
@@ -82,7 +87,9 @@ export function bestStart(outline: EdgeOutline, joined: Joined, around: number, 
     // From the middle outward, so that the first of equal ones is the nearest to it.
     const start = Math.round((middle + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * step) / step) * step;
     if (start < left || start > right) continue;
-    const clear = Math.min(...placesFrom(outline, joined, start, around).map((along) => clearOf(outline, along)));
+    const clear = Math.min(
+      ...placesFrom(outline, joined, start, around).map((along) => clearOf(outline, along)),
+    );
     if (clear > best.clear + 1e-9) best = { start, clear };
   }
   return joinsFrom(outline, joined, best.start, around);

@@ -47,7 +47,10 @@ export function stripsOf(length: number, usable: number, unit: Unit): Figure {
 
 /** Strips counting that each diagonal join takes a strip's width (rule BD-3). */
 const strictStripsOf = ({ length, usable, strip, unit }: StripWish): Figure =>
-  countOf(stripsFor(length, usable, strip), `Each diagonal join takes ${formatLength(strip, unit)}: strips of ${formatLength(usable, unit)} less a join between each two`);
+  countOf(
+    stripsFor(length, usable, strip),
+    `Each diagonal join takes ${formatLength(strip, unit)}: strips of ${formatLength(usable, unit)} less a join between each two`,
+  );
 
 /** Counts the strips of a binding, and sees to it that they get round once they are joined (rule BD-3). */
 export function countStrips(wish: StripWish): BindingStrips {
@@ -66,7 +69,8 @@ export function countStrips(wish: StripWish): BindingStrips {
     `${had > 0 ? `${formatExact(had)} of leftovers + ` : ''}${strips} × ${show(usable)} − ${numberOf(strips - 1, 'join')} × ${show(strip)} = ${formatExact(reachOf(strips))}`;
   const wants = `the edge is ${formatExact(around)}, and ${show(tail)} more is wanted for corners and tails`;
   return {
-    plain, strict,
+    plain,
+    strict,
     cut: countOf(
       cut,
       ...plain.working,

@@ -64,26 +64,49 @@ export function planBinding(wish: BindingWish): Binding {
   const length = lengthBy(wish);
   const flange = binding.flange ? builtIn(stripWidth, binding.flange.visible, seam, unit) : null;
   const cutWidth = flange ? flange.main.value : stripWidth;
-  const leftovers = grain === 'straight' && binding.leftovers.length > 0 ? useUp(binding.leftovers, cutWidth, length.value, unit) : null;
-  const biasOf = (strip: number, cloth: number) => (grain === 'straight' ? null : planBias({ grain, strip, usable: cloth, seam, unit }, length.value));
+  const leftovers =
+    grain === 'straight' && binding.leftovers.length > 0
+      ? useUp(binding.leftovers, cutWidth, length.value, unit)
+      : null;
+  const biasOf = (strip: number, cloth: number) =>
+    grain === 'straight' ? null : planBias({ grain, strip, usable: cloth, seam, unit }, length.value);
   const bias = biasOf(cutWidth, usable);
   const counts = bias ? alike(biasPieces(bias)) : straightStrips(wish, cutWidth, length, leftovers);
-  const clothFor = (width: number, count: number) => lengthOf(count * width, `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`);
+  const clothFor = (width: number, count: number) =>
+    lengthOf(
+      count * width,
+      `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`,
+    );
   const flangeCloth = (strip: number) =>
-    biasOf(strip, wish.flangeUsable)?.cloth ?? clothFor(strip, countStrips({ length: length.value, around: around.value, usable: wish.flangeUsable, strip, unit }).cut.value);
+    biasOf(strip, wish.flangeUsable)?.cloth ??
+    clothFor(
+      strip,
+      countStrips({ length: length.value, around: around.value, usable: wish.flangeUsable, strip, unit }).cut
+        .value,
+    );
   const joined = joinedRun(wish, cutWidth, counts.cut.value, bias, leftovers);
   const finished = finishedWidth(stripWidth, binding.fold, wish.loft, unit);
   return {
-    around, length, stripWidth, cutWidth, finished,
+    around,
+    length,
+    stripWidth,
+    cutWidth,
+    finished,
     seam: binding.seam ?? finished.value,
     behind: behindAt(stripWidth, binding.fold, binding.seam ?? seam, wish.loft, unit),
-    strips: counts.cut, plainStrips: counts.plain, strictStrips: counts.strict,
+    strips: counts.cut,
+    plainStrips: counts.plain,
+    strictStrips: counts.strict,
     fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth, counts.cut.value),
-    bias, leftovers,
+    bias,
+    leftovers,
     flange: flange && { ...flange, fabric: flangeCloth(flange.flange.value) },
     mitres: mitresOf(outline, binding.seam ?? finished.value, unit),
     joined,
-    joins: binding.start === null ? bestStart(outline, joined, around.value, unit) : joinsFrom(outline, joined, binding.start, around.value),
+    joins:
+      binding.start === null
+        ? bestStart(outline, joined, around.value, unit)
+        : joinsFrom(outline, joined, binding.start, around.value),
   };
 }
 
@@ -91,21 +114,46 @@ export function planBinding(wish: BindingWish): Binding {
 const alike = (count: Figure): BindingStrips => ({ plain: count, strict: count, cut: count });
 
 /** Strips of the straight grain beside what leftovers reach. */
-function straightStrips({ around, usable, unit }: BindingWish, strip: number, length: Figure, leftovers: Leftovers | null): BindingStrips {
+function straightStrips(
+  { around, usable, unit }: BindingWish,
+  strip: number,
+  length: Figure,
+  leftovers: Leftovers | null,
+): BindingStrips {
   if (leftovers?.wanting.value === 0) return alike(countOf(0, 'The leftovers are enough: 0'));
-  return countStrips({ length: leftovers?.wanting.value ?? length.value, around: around.value, usable, strip, unit, ...(leftovers ? { before: leftovers.reach.value } : {}) });
+  return countStrips({
+    length: leftovers?.wanting.value ?? length.value,
+    around: around.value,
+    usable,
+    strip,
+    unit,
+    ...(leftovers ? { before: leftovers.reach.value } : {}),
+  });
 }
 
 function lengthBy({ binding: { school }, outline, around, straightSides, unit }: BindingWish): Figure {
   if (school !== 'round-up-sides') return withAdded(around, school, unit);
   if (straightSides) return bindingLength(outline, school, unit);
   const added = withAdded(around, 'plus-ten', unit);
-  return lengthOf(added.value, 'Sides can only be rounded up where they are straight and not measured as a whole; so the usual allowance:', ...added.working);
+  return lengthOf(
+    added.value,
+    'Sides can only be rounded up where they are straight and not measured as a whole; so the usual allowance:',
+    ...added.working,
+  );
 }
 
 /** The strips as they are joined end to end. */
-function joinedRun({ usable, seam }: BindingWish, cutWidth: number, strips: number, bias: BiasPlan | null, leftovers: Leftovers | null): Joined {
+function joinedRun(
+  { usable, seam }: BindingWish,
+  cutWidth: number,
+  strips: number,
+  bias: BiasPlan | null,
+  leftovers: Leftovers | null,
+): Joined {
   if (bias?.tube) return { lengths: [bias.gives.value], loss: 0 };
   if (bias) return { lengths: longAndShort(bias.cut!.strips).map((s) => s.length), loss: biasJoinLoss(seam) };
-  return { lengths: [...(leftovers?.lengths ?? []), ...Array.from({ length: strips }, () => usable)], loss: cutWidth };
+  return {
+    lengths: [...(leftovers?.lengths ?? []), ...Array.from({ length: strips }, () => usable)],
+    loss: cutWidth,
+  };
 }

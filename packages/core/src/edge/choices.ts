@@ -3,7 +3,12 @@ export const EDGE_SHAPES = ['square', 'rounded', 'clipped', 'scalloped'] as cons
 export type EdgeShape = (typeof EDGE_SHAPES)[number];
 
 /** As they read on a card. */
-export const EDGE_SHAPE_NAMES: Readonly<Record<EdgeShape, string>> = { square: 'Square corners', rounded: 'Rounded corners', clipped: 'Corners cut off', scalloped: 'Scallops' };
+export const EDGE_SHAPE_NAMES: Readonly<Record<EdgeShape, string>> = {
+  square: 'Square corners',
+  rounded: 'Rounded corners',
+  clipped: 'Corners cut off',
+  scalloped: 'Scallops',
+};
 
 /** The sides of a quilt in order, clockwise, and the corner each ends at. */
 export const SIDES = ['top', 'right', 'bottom', 'left'] as const;
@@ -14,7 +19,11 @@ export const EDGE_FINISHES = ['flange', 'binding', 'prairie-points'] as const;
 export type EdgeFinish = (typeof EDGE_FINISHES)[number];
 
 /** As they read on a card. */
-export const FINISH_NAMES: Readonly<Record<EdgeFinish, string>> = { flange: 'Flange', binding: 'Binding', 'prairie-points': 'Prairie points' };
+export const FINISH_NAMES: Readonly<Record<EdgeFinish, string>> = {
+  flange: 'Flange',
+  binding: 'Binding',
+  'prairie-points': 'Prairie points',
+};
 
 /** How binding strips are cut: with the straight grain, or on the bias from a square, from a length of fabric, or as one continuous strip. */
 export const BINDING_GRAINS = ['straight', 'bias-square', 'bias-length', 'bias-tube'] as const;
@@ -22,7 +31,10 @@ export type BindingGrain = (typeof BINDING_GRAINS)[number];
 
 /** As they read in a list. */
 export const GRAIN_NAMES: Readonly<Record<BindingGrain, string>> = {
-  straight: 'Straight grain', 'bias-square': 'Bias, from a square', 'bias-length': 'Bias, from a length of fabric', 'bias-tube': 'Bias, one continuous strip',
+  straight: 'Straight grain',
+  'bias-square': 'Bias, from a square',
+  'bias-length': 'Bias, from a length of fabric',
+  'bias-tube': 'Bias, one continuous strip',
 };
 
 /** How squares become prairie points: folded corner to corner twice, in half with both corners down, or along one uncut strip. */
@@ -30,4 +42,8 @@ export const POINT_FOLDS = ['nested', 'centre', 'strip'] as const;
 export type PointFold = (typeof POINT_FOLDS)[number];
 
 /** As they read in a list. */
-export const FOLD_NAMES: Readonly<Record<PointFold, string>> = { nested: 'Nested, corner to corner twice', centre: 'Centre fold, corners down', strip: 'One continuous strip' };
+export const FOLD_NAMES: Readonly<Record<PointFold, string>> = {
+  nested: 'Nested, corner to corner twice',
+  centre: 'Centre fold, corners down',
+  strip: 'One continuous strip',
+};

@@ -55,17 +55,34 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
   const has = (finish: Plan['edge']['finishes'][number]) => edge.finishes.includes(finish);
   const usableOf = (id: string) => fabricById(plan, id).usableWidth;
   return {
-    outline, around,
+    outline,
+    around,
     binding: has('binding')
       ? planBinding({
-          binding, outline, around, straightSides: edge.shape === 'square' && edge.around === null, usable: usableOf(binding.fabric), flangeUsable: binding.flange ? usableOf(binding.flange.fabric) : 0,
-          seam, loft: loftOf(plan), unit,
+          binding,
+          outline,
+          around,
+          straightSides: edge.shape === 'square' && edge.around === null,
+          usable: usableOf(binding.fabric),
+          flangeUsable: binding.flange ? usableOf(binding.flange.fabric) : 0,
+          seam,
+          loft: loftOf(plan),
+          unit,
         })
       : null,
     flange: has('flange')
       ? planFlange({
-          edges: rawEdges(top, plan.measured.findLast((m) => m.borders === plan.borders.length) ?? null, seam, unit),
-          visible: edge.flange.visible, bindingSeam: bindingSeamOf(plan), seam, usable: usableOf(edge.flange.fabric), unit,
+          edges: rawEdges(
+            top,
+            plan.measured.findLast((m) => m.borders === plan.borders.length) ?? null,
+            seam,
+            unit,
+          ),
+          visible: edge.flange.visible,
+          bindingSeam: bindingSeamOf(plan),
+          seam,
+          usable: usableOf(edge.flange.fabric),
+          unit,
         })
       : null,
     points: has('prairie-points') ? pointsRound(plan, top) : null,
@@ -76,21 +93,41 @@ function pointsRound(plan: Plan, top: { width: number; height: number }): EdgePo
   const { points } = plan.edge;
   const { unit, seam } = plan;
   const fabrics = points.fabrics.map((id) => fabricById(plan, id));
-  const opening = (pitch: number) => countOf(Math.max(1, Math.round(points.opening / pitch)), `${formatLength(points.opening, unit)} left open, a point every ${formatLength(pitch, unit)}: about ${numberOf(Math.max(1, Math.round(points.opening / pitch)), 'point')}`);
+  const opening = (pitch: number) =>
+    countOf(
+      Math.max(1, Math.round(points.opening / pitch)),
+      `${formatLength(points.opening, unit)} left open, a point every ${formatLength(pitch, unit)}: about ${numberOf(Math.max(1, Math.round(points.opening / pitch)), 'point')}`,
+    );
   if (points.fold === 'strip') {
     const cloths = fabrics.length > 1 ? 2 : 1;
     const strip = planPointStrip(top, { square: points.square, seam, unit }, cloths);
     return {
-      across: strip.across, down: strip.down, total: strip.total, strip, openOver: opening(points.square / 2),
+      across: strip.across,
+      down: strip.down,
+      total: strip.total,
+      strip,
+      openOver: opening(points.square / 2),
       // Points come from the two edges of the strip by turns.
       colours: Array.from({ length: strip.total.value }, (_, i) => i % cloths),
       cloths: fabrics.slice(0, cloths).map((fabric) => stripCloth(fabric, strip, plan)),
     };
   }
-  const set = planPrairiePoints(top, { square: points.square, overlap: points.overlap, seam, usable: fabrics[0]!.usableWidth, unit, spread: points.spread });
+  const set = planPrairiePoints(top, {
+    square: points.square,
+    overlap: points.overlap,
+    seam,
+    usable: fabrics[0]!.usableWidth,
+    unit,
+    spread: points.spread,
+  });
   const colours = pointColours(set.total.value, fabrics.length, points.order, randomFrom(points.seed));
   return {
-    across: set.across, down: set.down, total: set.total, strip: null, colours, openOver: opening(set.pitch.value),
+    across: set.across,
+    down: set.down,
+    total: set.total,
+    strip: null,
+    colours,
+    openOver: opening(set.pitch.value),
     cloths: fabrics.map((fabric, i) => squaresCloth(fabric, colours.filter((c) => c === i).length, plan)),
   };
 }
@@ -100,10 +137,17 @@ function squaresCloth(fabric: Fabric, squares: number, { edge: { points }, unit 
   const each = Math.max(1, howManyFit(fabric.usableWidth, points.square));
   const strips = howManyCover(squares, each);
   return {
-    fabric: fabric.id, cutWidth: points.square,
+    fabric: fabric.id,
+    cutWidth: points.square,
     squares: countOf(squares, `Its share of the points: ${squares}`),
-    strips: countOf(strips, `${numberOf(squares, 'square')}, ${each} to a strip of ${show(fabric.usableWidth)}: ${strips}`),
-    length: lengthOf(strips * points.square, `${numberOf(strips, 'strip')} × ${show(points.square)} = ${show(strips * points.square)}`),
+    strips: countOf(
+      strips,
+      `${numberOf(squares, 'square')}, ${each} to a strip of ${show(fabric.usableWidth)}: ${strips}`,
+    ),
+    length: lengthOf(
+      strips * points.square,
+      `${numberOf(strips, 'strip')} × ${show(points.square)} = ${show(strips * points.square)}`,
+    ),
   };
 }
 
@@ -112,8 +156,16 @@ function stripCloth(fabric: Fabric, { lengths, cutWidth }: PointStrip, { unit, s
   const total = 2 * (lengths.across + lengths.down);
   const strips = stripsFor(total, fabric.usableWidth, 2 * seam);
   return {
-    fabric: fabric.id, cutWidth: cutWidth.value, squares: null,
-    strips: countOf(strips, `2 × (${show(lengths.across)} + ${show(lengths.down)}), each side with its seams and half a square more = ${show(total)}, joined straight from strips of ${show(fabric.usableWidth)}: ${strips}`),
-    length: lengthOf(strips * cutWidth.value, `${numberOf(strips, 'strip')} × ${show(cutWidth.value)} = ${show(strips * cutWidth.value)}`),
+    fabric: fabric.id,
+    cutWidth: cutWidth.value,
+    squares: null,
+    strips: countOf(
+      strips,
+      `2 × (${show(lengths.across)} + ${show(lengths.down)}), each side with its seams and half a square more = ${show(total)}, joined straight from strips of ${show(fabric.usableWidth)}: ${strips}`,
+    ),
+    length: lengthOf(
+      strips * cutWidth.value,
+      `${numberOf(strips, 'strip')} × ${show(cutWidth.value)} = ${show(strips * cutWidth.value)}`,
+    ),
   };
 }

@@ -13,7 +13,10 @@ export interface Flange {
   readonly strips: Figure;
   readonly fabric: Figure;
   /** Where its strips are joined: on each of the two sides and the two ends, from its beginning. */
-  readonly joins: { readonly sides: readonly (readonly number[])[]; readonly ends: readonly (readonly number[])[] };
+  readonly joins: {
+    readonly sides: readonly (readonly number[])[];
+    readonly ends: readonly (readonly number[])[];
+  };
 }
 
 /** What a flange is made for; lengths in `unit`. */
@@ -34,7 +37,12 @@ export interface FlangeWish {
 const WIDEST_SHARE = 1 / 2;
 
 /** Why a flange of so much cannot be cut from its cloth, in words; null when it can. */
-export function flangeRefusal({ visible, bindingSeam, usable, unit }: Pick<FlangeWish, 'visible' | 'bindingSeam' | 'usable' | 'unit'>): string | null {
+export function flangeRefusal({
+  visible,
+  bindingSeam,
+  usable,
+  unit,
+}: Pick<FlangeWish, 'visible' | 'bindingSeam' | 'usable' | 'unit'>): string | null {
   const width = 2 * (visible + bindingSeam);
   if (width <= usable * WIDEST_SHARE) return null;
   return `A flange that shows ${formatWithUnit(visible, unit)} takes strips cut ${formatWithUnit(width, unit)} wide, and this cloth is ${formatWithUnit(usable, unit)} usable: choose a narrower one.`;
@@ -56,17 +64,29 @@ export function planFlange({ edges, visible, bindingSeam, seam, usable, unit }: 
   const joinsOf = (key: string) => yields.find((y) => y.key === key)?.joins ?? [];
   return {
     visible,
-    cutWidth: lengthOf(width, `2 × (${show(visible)} seen + ${show(bindingSeam)} that the binding’s seam takes) = ${show(width)}`),
+    cutWidth: lengthOf(
+      width,
+      `2 × (${show(visible)} seen + ${show(bindingSeam)} that the binding’s seam takes) = ${show(width)}`,
+    ),
     sides: edges.sides,
     ends: edges.ends,
     strips,
-    fabric: lengthOf(strips.value * width, `${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`),
+    fabric: lengthOf(
+      strips.value * width,
+      `${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
+    ),
     joins: { sides: joinsOf('sides'), ends: joinsOf('ends') },
   };
 }
 
 /** The raw edges of a quilt that was measured edge to edge. */
-export const edgesAsTold = ({ width, height }: { readonly width: number; readonly height: number }): FlangeWish['edges'] => ({
+export const edgesAsTold = ({
+  width,
+  height,
+}: {
+  readonly width: number;
+  readonly height: number;
+}): FlangeWish['edges'] => ({
   sides: lengthOf(height, 'As long as the quilt is high, raw edge to raw edge: 2'),
   ends: lengthOf(width, 'As long as it is wide: 2'),
 });
@@ -75,15 +95,30 @@ export const edgesAsTold = ({ width, height }: { readonly width: number; readonl
  * The raw edges of a top: the average of the three places each way where the whole top was measured, as it
  * is; otherwise what it finishes at with its two seams (rule FL-2).
  */
-export function rawEdges(top: { readonly width: number; readonly height: number }, raw: Measured | null, seam: number, unit: Unit): FlangeWish['edges'] {
+export function rawEdges(
+  top: { readonly width: number; readonly height: number },
+  raw: Measured | null,
+  seam: number,
+  unit: Unit,
+): FlangeWish['edges'] {
   const show = (v: number) => formatWorking(v, unit);
   if (!raw) {
-    const edge = (finished: number, says: string) => lengthOf(finished + 2 * seam, `${says}: ${show(finished)} + 2 × ${show(seam)} seam = ${show(finished + 2 * seam)}, raw edge to raw edge`);
-    return { sides: edge(top.height, 'Two, as long as the top is high'), ends: edge(top.width, 'Two, as long as it is wide') };
+    const edge = (finished: number, says: string) =>
+      lengthOf(
+        finished + 2 * seam,
+        `${says}: ${show(finished)} + 2 × ${show(seam)} seam = ${show(finished + 2 * seam)}, raw edge to raw edge`,
+      );
+    return {
+      sides: edge(top.height, 'Two, as long as the top is high'),
+      ends: edge(top.width, 'Two, as long as it is wide'),
+    };
   }
   const average = (three: readonly number[], says: string) => {
     const mean = three.reduce((sum, v) => sum + v, 0) / three.length;
-    return lengthOf(mean, `${says}, measured in three places: (${three.map(show).join(' + ')}) ÷ 3 = ${formatExact(mean)}`);
+    return lengthOf(
+      mean,
+      `${says}, measured in three places: (${three.map(show).join(' + ')}) ÷ 3 = ${formatExact(mean)}`,
+    );
   };
   return { sides: average(raw.height, 'High'), ends: average(raw.width, 'Wide') };
 }

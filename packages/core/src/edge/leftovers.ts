@@ -18,8 +18,17 @@ export interface Leftovers {
 }
 
 /** Leftovers cut down to the strip, and what they reach once joined. */
-export function useUp(leftovers: Plan['binding']['leftovers'], strip: number, length: number, unit: Unit): Leftovers {
-  const lengths = longAndShort(leftovers.flatMap((piece) => Array.from({ length: howManyFit(piece.width, strip) }, () => ({ length: piece.length })))).map((p) => p.length);
+export function useUp(
+  leftovers: Plan['binding']['leftovers'],
+  strip: number,
+  length: number,
+  unit: Unit,
+): Leftovers {
+  const lengths = longAndShort(
+    leftovers.flatMap((piece) =>
+      Array.from({ length: howManyFit(piece.width, strip) }, () => ({ length: piece.length })),
+    ),
+  ).map((p) => p.length);
   const sum = lengths.reduce((a, b) => a + b, 0);
   const joins = Math.max(0, lengths.length - 1);
   const reach = Math.max(0, sum - joins * strip);
@@ -27,8 +36,16 @@ export function useUp(leftovers: Plan['binding']['leftovers'], strip: number, le
   const wanting = reach >= length ? 0 : length - reach + (lengths.length > 0 ? strip : 0);
   return {
     lengths,
-    reach: lengthOf(reach, `${numberOf(lengths.length, 'strip')} of ${formatLength(strip, unit)}, together ${formatExact(sum)}, less ${numberOf(joins, 'join')} × ${formatLength(strip, unit)} = ${formatExact(reach)}`),
-    wanting: lengthOf(wanting, wanting === 0 ? `${formatExact(reach)} is enough for ${formatExact(length)}` : `${formatExact(length)} − ${formatExact(reach)}${lengths.length > 0 ? ` + ${formatLength(strip, unit)} for a join` : ''} = ${formatExact(wanting)}`),
+    reach: lengthOf(
+      reach,
+      `${numberOf(lengths.length, 'strip')} of ${formatLength(strip, unit)}, together ${formatExact(sum)}, less ${numberOf(joins, 'join')} × ${formatLength(strip, unit)} = ${formatExact(reach)}`,
+    ),
+    wanting: lengthOf(
+      wanting,
+      wanting === 0
+        ? `${formatExact(reach)} is enough for ${formatExact(length)}`
+        : `${formatExact(length)} − ${formatExact(reach)}${lengths.length > 0 ? ` + ${formatLength(strip, unit)} for a join` : ''} = ${formatExact(wanting)}`,
+    ),
     tooNarrow: leftovers.flatMap((piece, i) => (howManyFit(piece.width, strip) === 0 ? [i] : [])),
   };
 }

@@ -25,7 +25,10 @@ function alike(angles: readonly number[]): { angle: number; count: number }[] {
     if (last && angle - last[0]! <= ALIKE_DEGREES && angle > 180 === last[0]! > 180) last.push(angle);
     else kinds.push([angle]);
   }
-  return kinds.map((kind) => ({ angle: Math.round(kind.reduce((sum, a) => sum + a, 0) / kind.length), count: kind.length }));
+  return kinds.map((kind) => ({
+    angle: Math.round(kind.reduce((sum, a) => sum + a, 0) / kind.length),
+    count: kind.length,
+  }));
 }
 
 /** Every kind of corner and valley of an edge, for a binding sewn `seam` from it: two seams meet `seam ÷ tan(angle/2)` before the corner (rule ED-3; geometry). */
@@ -33,17 +36,23 @@ export function mitresOf({ turns }: EdgeOutline, seam: number, unit: Unit): Mitr
   return alike(turns.map((turn) => turn.angle)).map(({ angle, count }): Mitre => {
     if (angle > 180) {
       return {
-        angle, count, kind: 'valley', stop: lengthOf(0, 'A valley is pivoted in, needle down'),
+        angle,
+        count,
+        kind: 'valley',
+        stop: lengthOf(0, 'A valley is pivoted in, needle down'),
         says: 'Clip the seam allowance in the valley to within a thread of the seam. Sew to it, needle down, straighten the valley and go on; no pleat.',
       };
     }
     const stop = seam / Math.tan((angle * Math.PI) / 360);
     return {
-      angle, count, kind: 'corner',
+      angle,
+      count,
+      kind: 'corner',
       stop: lengthOf(stop, `${formatWithUnit(seam, unit)} ÷ tan(${angle}° ÷ 2) = ${formatExact(stop)}`),
-      says: angle === 90
-        ? 'Stop there, fold the strip up at 45° and straight down again along the next side, and begin at the edge.'
-        : `Stop there, fold the strip away so that it runs on straight from the next side, and back down along it: the fold halves the ${angle}° corner.`,
+      says:
+        angle === 90
+          ? 'Stop there, fold the strip up at 45° and straight down again along the next side, and begin at the edge.'
+          : `Stop there, fold the strip away so that it runs on straight from the next side, and back down along it: the fold halves the ${angle}° corner.`,
     };
   });
 }

@@ -5,7 +5,13 @@ import { type Scallops, solveScallops } from './scallops.ts';
 /** One stretch of an edge, straight or an arc. Angles in radians, growing clockwise as one looks at the quilt. */
 export type EdgeRun =
   | (RunPlace & { readonly kind: 'line' })
-  | (RunPlace & { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number });
+  | (RunPlace & {
+      readonly kind: 'arc';
+      readonly centre: Point;
+      readonly radius: number;
+      readonly start: number;
+      readonly sweep: number;
+    });
 
 /** What every stretch has; `side` is null where it turns a corner. */
 interface RunPlace {
@@ -48,13 +54,29 @@ const SQUARE: EdgeForm = { shape: 'square', corners: 'all', radius: 0, scallop: 
 /** A stretch of a side as it lies with its beginning at the origin and the quilt below it. */
 type Local = { readonly turns?: true } & (
   | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
-  | { readonly kind: 'arc'; readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number }
+  | {
+      readonly kind: 'arc';
+      readonly centre: Point;
+      readonly radius: number;
+      readonly start: number;
+      readonly sweep: number;
+    }
 );
 
 /** The edge of a quilt of this size, in the shape asked for; square where nothing is, or where its scallops find no room. */
-export function edgeOutline({ width, height }: { readonly width: number; readonly height: number }, form: EdgeForm = SQUARE): EdgeOutline {
-  const scallops = form.shape === 'scalloped' ? solveScallops({ width, height }, form.scallop.width, form.scallop.depth, form.scallop.sides) : null;
-  const shaped = SIDES.map((side) => (form.shape === 'rounded' || form.shape === 'clipped') && (form.corners === 'all' || side === 'right' || side === 'bottom'));
+export function edgeOutline(
+  { width, height }: { readonly width: number; readonly height: number },
+  form: EdgeForm = SQUARE,
+): EdgeOutline {
+  const scallops =
+    form.shape === 'scalloped'
+      ? solveScallops({ width, height }, form.scallop.width, form.scallop.depth, form.scallop.sides)
+      : null;
+  const shaped = SIDES.map(
+    (side) =>
+      (form.shape === 'rounded' || form.shape === 'clipped') &&
+      (form.corners === 'all' || side === 'right' || side === 'bottom'),
+  );
   const radius = Math.min(form.radius, width / 2, height / 2);
   const runs = SIDES.flatMap((side, i): EdgeRun[] => {
     const long = side === 'top' || side === 'bottom' ? width : height;
@@ -64,7 +86,14 @@ export function edgeOutline({ width, height }: { readonly width: number; readonl
       : plain(long, shaped[(i + 3) % 4]! ? radius : 0, shaped[i]! ? radius : 0, form.shape);
     return local.map((run) => placed(run, i, width, height)).filter((run) => run.length > 1e-9);
   });
-  return { width, height, runs, turns: turnsOf(runs), length: runs.reduce((sum, r) => sum + r.length, 0), scallops };
+  return {
+    width,
+    height,
+    runs,
+    turns: turnsOf(runs),
+    length: runs.reduce((sum, r) => sum + r.length, 0),
+    scallops,
+  };
 }
 
 const at = (x: number, y: number): Point => ({ x, y });
@@ -74,7 +103,17 @@ function plain(long: number, before: number, after: number, shape: EdgeShape): L
   const side: Local = { kind: 'line', from: at(before, 0), to: at(long - after, 0) };
   if (after === 0) return [side];
   return shape === 'rounded'
-    ? [side, { turns: true, kind: 'arc', centre: at(long - after, after), radius: after, start: -Math.PI / 2, sweep: Math.PI / 2 }]
+    ? [
+        side,
+        {
+          turns: true,
+          kind: 'arc',
+          centre: at(long - after, after),
+          radius: after,
+          start: -Math.PI / 2,
+          sweep: Math.PI / 2,
+        },
+      ]
     : [side, { turns: true, kind: 'line', from: at(long - after, 0), to: at(long, after) }];
 }
 
@@ -86,17 +125,35 @@ function plain(long: number, before: number, after: number, shape: EdgeShape): L
 function scalloped(long: number, { sides, across, down, corner, depth }: Scallops, side: Side): Local[] {
   const at4 = SIDES.indexOf(side);
   const has = (which: number) => sides.includes(SIDES[(at4 + which + 4) % 4]!);
-  if (!has(0)) return [{ kind: 'line', from: at(has(-1) ? depth : 0, 0), to: at(long - (has(1) ? depth : 0), 0) }];
+  if (!has(0))
+    return [{ kind: 'line', from: at(has(-1) ? depth : 0, 0), to: at(long - (has(1) ? depth : 0), 0) }];
   const { count, width, radius, half } = (side === 'top' || side === 'bottom' ? across : down)!;
   const begin = has(-1) ? corner!.inset : 0;
-  const arcs = Array.from({ length: count }, (_, i): Local => ({ kind: 'arc', centre: at(begin + (i + 0.5) * width, radius), radius, start: -Math.PI / 2 - half, sweep: 2 * half }));
+  const arcs = Array.from({ length: count }, (_, i): Local => ({
+    kind: 'arc',
+    centre: at(begin + (i + 0.5) * width, radius),
+    radius,
+    start: -Math.PI / 2 - half,
+    sweep: 2 * half,
+  }));
   if (!has(1)) return arcs;
-  return [...arcs, { turns: true, kind: 'arc', centre: at(long - corner!.radius, corner!.radius), radius: corner!.radius, start: -Math.PI / 2 - corner!.half, sweep: Math.PI / 2 + 2 * corner!.half }];
+  return [
+    ...arcs,
+    {
+      turns: true,
+      kind: 'arc',
+      centre: at(long - corner!.radius, corner!.radius),
+      radius: corner!.radius,
+      start: -Math.PI / 2 - corner!.half,
+      sweep: Math.PI / 2 + 2 * corner!.half,
+    },
+  ];
 }
 
 /** Turns a side's stretch to where the side lies on the quilt: `quarter` turns clockwise from the top. */
 function placed(run: Local, quarter: number, width: number, height: number): EdgeRun {
-  const turn = ({ x, y }: Point): Point => [at(x, y), at(width - y, x), at(width - x, height - y), at(y, height - x)][quarter]!;
+  const turn = ({ x, y }: Point): Point =>
+    [at(x, y), at(width - y, x), at(width - x, height - y), at(y, height - x)][quarter]!;
   const side = run.turns ? null : SIDES[quarter]!;
   if (run.kind === 'line') {
     const [from, to] = [turn(run.from), turn(run.to)];
@@ -104,13 +161,26 @@ function placed(run: Local, quarter: number, width: number, height: number): Edg
   }
   const centre = turn(run.centre);
   const start = run.start + (quarter * Math.PI) / 2;
-  const on = (angle: number) => at(centre.x + run.radius * Math.cos(angle), centre.y + run.radius * Math.sin(angle));
-  return { kind: 'arc', side, centre, radius: run.radius, sweep: run.sweep, start, from: on(start), to: on(start + run.sweep), length: run.radius * run.sweep };
+  const on = (angle: number) =>
+    at(centre.x + run.radius * Math.cos(angle), centre.y + run.radius * Math.sin(angle));
+  return {
+    kind: 'arc',
+    side,
+    centre,
+    radius: run.radius,
+    sweep: run.sweep,
+    start,
+    from: on(start),
+    to: on(start + run.sweep),
+    length: run.radius * run.sweep,
+  };
 }
 
 /** Which way the edge goes at the beginning or the end of a stretch, in radians. */
 export function heading(run: EdgeRun, end: boolean): number {
-  return run.kind === 'line' ? Math.atan2(run.to.y - run.from.y, run.to.x - run.from.x) : run.start + (end ? run.sweep : 0) + Math.PI / 2;
+  return run.kind === 'line'
+    ? Math.atan2(run.to.y - run.from.y, run.to.x - run.from.x)
+    : run.start + (end ? run.sweep : 0) + Math.PI / 2;
 }
 
 function turnsOf(runs: readonly EdgeRun[]): EdgeTurn[] {
@@ -120,7 +190,10 @@ function turnsOf(runs: readonly EdgeRun[]): EdgeTurn[] {
     const start = along;
     along += run.length;
     // Clockwise round the quilt, a turn to the right closes the inside angle and one to the left opens it.
-    const right = Math.atan2(Math.sin(heading(run, false) - heading(before, true)), Math.cos(heading(run, false) - heading(before, true)));
+    const right = Math.atan2(
+      Math.sin(heading(run, false) - heading(before, true)),
+      Math.cos(heading(run, false) - heading(before, true)),
+    );
     if (Math.abs(right) < 1e-6) return [];
     const angle = 180 - (right * 180) / Math.PI;
     return [{ at: start, angle, kind: angle < 180 ? 'corner' : 'valley' }];

@@ -22,7 +22,11 @@ export interface PointStrip {
  * another, so a raw side takes `(n + 1)` half squares. It cannot be eased, so the squares are cut a little
  * wider or narrower until the first and the last point end exactly at the corners.
  */
-export function planPointStrip(quilt: { width: number; height: number }, { square, seam, unit }: Pick<PointsWish, 'square' | 'seam' | 'unit'>, cloths: 1 | 2): PointStrip {
+export function planPointStrip(
+  quilt: { width: number; height: number },
+  { square, seam, unit }: Pick<PointsWish, 'square' | 'seam' | 'unit'>,
+  cloths: 1 | 2,
+): PointStrip {
   const show = (v: number) => formatWorking(v, unit);
   const along = (side: number) => {
     const raw = side + 2 * seam;
@@ -32,22 +36,38 @@ export function planPointStrip(quilt: { width: number; height: number }, { squar
     return {
       own,
       points: {
-        count: countOf(count, `${show(side)} + 2 × ${show(seam)} seam = ${show(raw)}, ÷ half of ${show(square)} = ${formatExact((2 * raw) / square)}, to whole halves: ${halves}; one point fewer: ${count}`),
+        count: countOf(
+          count,
+          `${show(side)} + 2 × ${show(seam)} seam = ${show(raw)}, ÷ half of ${show(square)} = ${formatExact((2 * raw) / square)}, to whole halves: ${halves}; one point fewer: ${count}`,
+        ),
         overlap: lengthOf(own / 2, `Half of a square of ${formatExact(own)} = ${formatExact(own / 2)}`),
-        gap: lengthOf(2 * seam - own / 2, `2 × ${show(seam)} seam − ${formatExact(own / 2)} overlap = ${formatExact(2 * seam - own / 2)}`),
+        gap: lengthOf(
+          2 * seam - own / 2,
+          `2 × ${show(seam)} seam − ${formatExact(own / 2)} overlap = ${formatExact(2 * seam - own / 2)}`,
+        ),
         middles: Array.from({ length: count }, (_, i) => own / 2 - seam + (i * own) / 2),
       },
     };
   };
   const [across, down] = [along(quilt.width), along(quilt.height)];
   const total = 2 * (across.points.count.value + down.points.count.value);
-  const every = (side: number, { own, points }: typeof across) => lengthOf(own, `2 × ${show(side + 2 * seam)} ÷ (${points.count.value} points + 1) = ${formatExact(own)}`);
+  const every = (side: number, { own, points }: typeof across) =>
+    lengthOf(own, `2 × ${show(side + 2 * seam)} ÷ (${points.count.value} points + 1) = ${formatExact(own)}`);
   const width = cloths === 1 ? 2 * square : square + seam;
   return {
-    across: across.points, down: down.points,
+    across: across.points,
+    down: down.points,
     total: countOf(total, `2 × (${across.points.count.value} + ${down.points.count.value}) = ${total}`),
     cutEvery: { across: every(quilt.width, across), down: every(quilt.height, down) },
-    cutWidth: lengthOf(width, cloths === 1 ? `2 × ${show(square)} = ${show(width)}` : `${show(square)} + ${show(seam)} seam to join the two cloths = ${show(width)}`),
-    lengths: { across: quilt.width + 2 * seam + across.own / 2, down: quilt.height + 2 * seam + down.own / 2 },
+    cutWidth: lengthOf(
+      width,
+      cloths === 1
+        ? `2 × ${show(square)} = ${show(width)}`
+        : `${show(square)} + ${show(seam)} seam to join the two cloths = ${show(width)}`,
+    ),
+    lengths: {
+      across: quilt.width + 2 * seam + across.own / 2,
+      down: quilt.height + 2 * seam + down.own / 2,
+    },
   };
 }

@@ -50,17 +50,22 @@ export function planPrairiePoints(quilt: { width: number; height: number }, wish
   const { square, overlap, seam, usable, unit, spread = 'all' } = wish;
   const show = (v: number) => formatWorking(v, unit);
   const pitch = square - overlap;
-  const along = (side: number) => pointsAlong(side, { square, pitch, seam, unit, last: spread === 'last-three' ? LAST : null });
+  const along = (side: number) =>
+    pointsAlong(side, { square, pitch, seam, unit, last: spread === 'last-three' ? LAST : null });
   const [across, down] = [along(quilt.width), along(quilt.height)];
   const total = 2 * (across.count.value + down.count.value);
   const each = Math.max(1, howManyFit(usable, square));
   const strips = howManyCover(total, each);
   return {
     pitch: lengthOf(pitch, `${show(square)} square − ${show(overlap)} overlap = ${show(pitch)}`),
-    across, down,
+    across,
+    down,
     total: countOf(total, `2 × (${across.count.value} + ${down.count.value}) = ${total}`),
     strips: countOf(strips, `${numberOf(total, 'square')}, ${each} to a strip of ${show(usable)}: ${strips}`),
-    fabric: lengthOf(strips * square, `${numberOf(strips, 'strip')} × ${show(square)} = ${show(strips * square)}`),
+    fabric: lengthOf(
+      strips * square,
+      `${numberOf(strips, 'strip')} × ${show(square)} = ${show(strips * square)}`,
+    ),
   };
 }
 
@@ -99,15 +104,21 @@ function sharing(side: number, count: number, wish: SideWish): PointsOnSide {
   const step = atLeast(share, base) ? share : (some * share - base / 2 + pitch / 2) / some;
   const own = square - step;
   const first = atLeast(share, base) ? share / 2 : step - pitch / 2;
-  const working = rest === 0
-    ? `${show(square)} − ${show(side)} ÷ ${count} = ${formatExact(own)}`
-    : atLeast(share, base)
-      ? `The last ${some} share ${show(side)} − ${rest} × ${show(pitch)} = ${formatExact(some * share)}: ${show(square)} − ${formatExact(some * share)} ÷ ${some} = ${formatExact(own)}`
-      : `From the tip before them to the corner’s point the last ${some} have ${formatExact(some * step)}: ${show(square)} − ${formatExact(some * step)} ÷ ${some} = ${formatExact(own)}`;
+  const working =
+    rest === 0
+      ? `${show(square)} − ${show(side)} ÷ ${count} = ${formatExact(own)}`
+      : atLeast(share, base)
+        ? `The last ${some} share ${show(side)} − ${rest} × ${show(pitch)} = ${formatExact(some * share)}: ${show(square)} − ${formatExact(some * share)} ÷ ${some} = ${formatExact(own)}`
+        : `From the tip before them to the corner’s point the last ${some} have ${formatExact(some * step)}: ${show(square)} − ${formatExact(some * step)} ÷ ${some} = ${formatExact(own)}`;
   return {
-    count: countOf(count, `${show(side)} ÷ ${show(pitch)} = ${formatExact(side / pitch)}, to whole points: ${count}`),
+    count: countOf(
+      count,
+      `${show(side)} ÷ ${show(pitch)} = ${formatExact(side / pitch)}, to whole points: ${count}`,
+    ),
     ...gapOf(own, wish, working),
-    middles: Array.from({ length: count }, (_, i) => (i < rest ? (i + 0.5) * pitch : rest * pitch + first + (i - rest) * step)),
+    middles: Array.from({ length: count }, (_, i) =>
+      i < rest ? (i + 0.5) * pitch : rest * pitch + first + (i - rest) * step,
+    ),
   };
 }
 
@@ -123,16 +134,33 @@ function lapping(side: number, count: number, wish: SideWish): PointsOnSide {
   const own = square - step;
   const room = `${show(side)} − ${show(base)} base = ${formatExact(side - base)}`;
   return {
-    count: countOf(count, `The outer bases end at the corners: ${room}, ÷ ${show(pitch)} = ${formatExact((side - base) / pitch)}, to whole steps: ${steps}, and one: ${count}`),
-    ...gapOf(own, wish, `${room}${rest > 0 ? ` − ${rest} × ${show(pitch)} = ${formatExact(some * step)}` : ''}, ÷ ${some} = ${formatExact(step)}; ${show(square)} − ${formatExact(step)} = ${formatExact(own)}`),
-    middles: Array.from({ length: count }, (_, i) => base / 2 + (i <= rest ? i * pitch : rest * pitch + (i - rest) * step)),
+    count: countOf(
+      count,
+      `The outer bases end at the corners: ${room}, ÷ ${show(pitch)} = ${formatExact((side - base) / pitch)}, to whole steps: ${steps}, and one: ${count}`,
+    ),
+    ...gapOf(
+      own,
+      wish,
+      `${room}${rest > 0 ? ` − ${rest} × ${show(pitch)} = ${formatExact(some * step)}` : ''}, ÷ ${some} = ${formatExact(step)}; ${show(square)} − ${formatExact(step)} = ${formatExact(own)}`,
+    ),
+    middles: Array.from(
+      { length: count },
+      (_, i) => base / 2 + (i <= rest ? i * pitch : rest * pitch + (i - rest) * step),
+    ),
   };
 }
 
 /** How far points slip under one another, and what lies between two at the sewing line. */
-function gapOf(own: number, { seam, unit }: SideWish, working: string): Pick<PointsOnSide, 'overlap' | 'gap'> {
+function gapOf(
+  own: number,
+  { seam, unit }: SideWish,
+  working: string,
+): Pick<PointsOnSide, 'overlap' | 'gap'> {
   return {
     overlap: lengthOf(own, working),
-    gap: lengthOf(2 * seam - own, `2 × ${formatWorking(seam, unit)} seam − ${formatExact(own)} overlap = ${formatExact(2 * seam - own)}`),
+    gap: lengthOf(
+      2 * seam - own,
+      `2 × ${formatWorking(seam, unit)} seam − ${formatExact(own)} overlap = ${formatExact(2 * seam - own)}`,
+    ),
   };
 }

@@ -30,13 +30,15 @@ export interface ScallopCorner {
 }
 
 /** Radius of an arc over a chord with this rise: `(c²/4 + d²) ÷ 2d` (geometry). */
-export const arcRadius = (chord: number, rise: number): number => ((chord * chord) / 4 + rise * rise) / (2 * rise);
+export const arcRadius = (chord: number, rise: number): number =>
+  ((chord * chord) / 4 + rise * rise) / (2 * rise);
 
 /** Half the angle of an arc over a chord with this rise. A rise above half the chord would be more than half a circle. */
 const halfAngle = (radius: number, rise: number): number => Math.acos((radius - rise) / radius);
 
 /** Half the chord of a circle at this rise. */
-const halfChord = (radius: number, rise: number): number => Math.sqrt(Math.max(0, 2 * radius * rise - rise * rise));
+const halfChord = (radius: number, rise: number): number =>
+  Math.sqrt(Math.max(0, 2 * radius * rise - rise * rise));
 
 /** How far along a side the valley beside a corner lies. */
 const insetOf = (radius: number, depth: number): number => radius + halfChord(radius, depth);
@@ -51,7 +53,11 @@ const CORNERS_TRIED = 120;
 
 /** What is divided: the two lengths, with how many of each one's ends are turned corners. */
 interface Sides {
-  readonly lengths: readonly { readonly which: 'across' | 'down'; readonly length: number; readonly turned: number }[];
+  readonly lengths: readonly {
+    readonly which: 'across' | 'down';
+    readonly length: number;
+    readonly turned: number;
+  }[];
   readonly corners: boolean;
 }
 
@@ -81,7 +87,12 @@ interface Division {
  * little wider than the narrowest as can be, near the width asked for; none is more than half a circle. Null
  * where there is no such division.
  */
-export function solveScallops(quilt: { width: number; height: number }, width: number, depth: number, sides: readonly Side[] = SIDES): Scallops | null {
+export function solveScallops(
+  quilt: { width: number; height: number },
+  width: number,
+  depth: number,
+  sides: readonly Side[] = SIDES,
+): Scallops | null {
   const wanted = sidesOf(quilt, sides);
   const best = wanted.corners ? bestCornered(wanted, width, depth) : bestPlain(wanted, width, depth);
   if (!best) return null;
@@ -94,8 +105,12 @@ export function solveScallops(quilt: { width: number; height: number }, width: n
   };
   const radius = best.shoulder === null ? null : arcRadius(best.shoulder, depth);
   return {
-    depth, sides, across: along('across'), down: along('down'),
-    corner: radius === null ? null : { radius, half: halfAngle(radius, depth), inset: insetOf(radius, depth) },
+    depth,
+    sides,
+    across: along('across'),
+    down: along('down'),
+    corner:
+      radius === null ? null : { radius, half: halfAngle(radius, depth), inset: insetOf(radius, depth) },
   };
 }
 
@@ -107,18 +122,32 @@ function widthsOf({ lengths }: Sides, { counts, shoulder }: Division, depth: num
 
 /** How uneven a division is, with a little for being off the width asked for; infinite where it cannot be. */
 function unevenness(sides: Sides, division: Division, width: number, depth: number): number {
-  const all = [...widthsOf(sides, division, depth), ...(division.shoulder === null ? [] : [division.shoulder])];
+  const all = [
+    ...widthsOf(sides, division, depth),
+    ...(division.shoulder === null ? [] : [division.shoulder]),
+  ];
   const [least, most] = [Math.min(...all), Math.max(...all)];
-  if (least < Math.max(NARROWEST * width, 2 * depth) - TOLERANCE || most > WIDEST * width + TOLERANCE) return Infinity;
+  if (least < Math.max(NARROWEST * width, 2 * depth) - TOLERANCE || most > WIDEST * width + TOLERANCE)
+    return Infinity;
   return Math.log(most / least) + OFF_WEIGHT * Math.abs(Math.log(Math.sqrt(most * least) / width));
 }
 
 /** Sides that meet no other scalloped side only have to be near the width. */
 function bestPlain(sides: Sides, width: number, depth: number): Division | null {
-  return leastOf(sides.lengths.reduce<Division[]>((found, { length }) => {
-    const near = Math.max(1, Math.floor(length / width));
-    return found.flatMap(({ counts }) => [near, near + 1].map((count) => ({ counts: [...counts, count], shoulder: null })));
-  }, [{ counts: [], shoulder: null }]), sides, width, depth);
+  return leastOf(
+    sides.lengths.reduce<Division[]>(
+      (found, { length }) => {
+        const near = Math.max(1, Math.floor(length / width));
+        return found.flatMap(({ counts }) =>
+          [near, near + 1].map((count) => ({ counts: [...counts, count], shoulder: null })),
+        );
+      },
+      [{ counts: [], shoulder: null }],
+    ),
+    sides,
+    width,
+    depth,
+  );
 }
 
 function bestCornered(sides: Sides, width: number, depth: number): Division | null {
@@ -127,10 +156,17 @@ function bestCornered(sides: Sides, width: number, depth: number): Division | nu
   // For each width of shoulder, the counts that come nearest to it from either side.
   const tries = Array.from({ length: CORNERS_TRIED + 1 }, (_, i) => least + i * step).flatMap((shoulder) => {
     const inset = insetOf(arcRadius(shoulder, depth), depth);
-    return sides.lengths.reduce<Division[]>((found, { length, turned }) => {
-      const near = Math.floor((length - turned * inset) / shoulder);
-      return found.flatMap(({ counts }) => [near, near + 1].filter((count) => count >= 1).map((count) => ({ counts: [...counts, count], shoulder })));
-    }, [{ counts: [], shoulder }]);
+    return sides.lengths.reduce<Division[]>(
+      (found, { length, turned }) => {
+        const near = Math.floor((length - turned * inset) / shoulder);
+        return found.flatMap(({ counts }) =>
+          [near, near + 1]
+            .filter((count) => count >= 1)
+            .map((count) => ({ counts: [...counts, count], shoulder })),
+        );
+      },
+      [{ counts: [], shoulder }],
+    );
   });
   const best = leastOf(tries, sides, width, depth);
   if (!best) return null;
@@ -146,7 +182,12 @@ function bestCornered(sides: Sides, width: number, depth: number): Division | nu
   return leastOf([best, at((low + high) / 2)], sides, width, depth);
 }
 
-function leastOf(divisions: readonly Division[], sides: Sides, width: number, depth: number): Division | null {
+function leastOf(
+  divisions: readonly Division[],
+  sides: Sides,
+  width: number,
+  depth: number,
+): Division | null {
   let best: { division: Division; off: number } | null = null;
   for (const division of divisions) {
     const off = unevenness(sides, division, width, depth);
@@ -156,11 +197,17 @@ function leastOf(divisions: readonly Division[], sides: Sides, width: number, de
 }
 
 /** Why scallops of this size cannot go along these sides of a quilt of this size; null when they can. */
-export function scallopRefusal(quilt: { width: number; height: number }, width: number, depth: number, sides: readonly Side[] = SIDES): 'too-deep' | 'too-wide' | null {
+export function scallopRefusal(
+  quilt: { width: number; height: number },
+  width: number,
+  depth: number,
+  sides: readonly Side[] = SIDES,
+): 'too-deep' | 'too-wide' | null {
   if (depth > width / 2 + TOLERANCE) return 'too-deep';
   return solveScallops(quilt, width, depth, sides) === null ? 'too-wide' : null;
 }
 
 /** Length of one arc along a side, and of a corner's. */
-export const arcLength = ({ radius, half }: { readonly radius: number; readonly half: number }): number => 2 * radius * half;
+export const arcLength = ({ radius, half }: { readonly radius: number; readonly half: number }): number =>
+  2 * radius * half;
 export const cornerLength = ({ radius, half }: ScallopCorner): number => radius * (Math.PI / 2 + 2 * half);

@@ -31,24 +31,67 @@ export function scallopTemplates({ across, down, corner, depth, sides }: Scallop
   const level = sides.filter((s) => s === 'top' || s === 'bottom').join(' and ');
   const upright = sides.filter((s) => s === 'left' || s === 'right');
   const uprightWords = upright.length === 2 ? 'the sides' : `the ${upright.join()} side`;
-  const corners = corner ? [cornerTemplate(corner, depth, level.includes('and') && upright.length === 2 ? 'Four' : level.includes('and') || upright.length === 2 ? 'Two' : 'One', unit)] : [];
+  const corners = corner
+    ? [
+        cornerTemplate(
+          corner,
+          depth,
+          level.includes('and') && upright.length === 2
+            ? 'Four'
+            : level.includes('and') || upright.length === 2
+              ? 'Two'
+              : 'One',
+          unit,
+        ),
+      ]
+    : [];
   if (across && down && Math.abs(across.width - down.width) < fromInches(1 / 32, unit)) {
-    return [sideTemplate('Scallop', across, depth, `${across.count} along ${level}, ${down.count} along ${uprightWords}`, unit), ...corners];
+    return [
+      sideTemplate(
+        'Scallop',
+        across,
+        depth,
+        `${across.count} along ${level}, ${down.count} along ${uprightWords}`,
+        unit,
+      ),
+      ...corners,
+    ];
   }
   return [
-    ...(across ? [sideTemplate(`Scallop of ${level}`, across, depth, `${across.count} along ${level}`, unit)] : []),
-    ...(down ? [sideTemplate(`Scallop of ${uprightWords}`, down, depth, `${down.count} along ${upright.length === 2 ? 'each side' : uprightWords}`, unit)] : []),
+    ...(across
+      ? [sideTemplate(`Scallop of ${level}`, across, depth, `${across.count} along ${level}`, unit)]
+      : []),
+    ...(down
+      ? [
+          sideTemplate(
+            `Scallop of ${uprightWords}`,
+            down,
+            depth,
+            `${down.count} along ${upright.length === 2 ? 'each side' : uprightWords}`,
+            unit,
+          ),
+        ]
+      : []),
     ...corners,
   ];
 }
 
-function sideTemplate(name: string, { width, radius }: SideScallops, depth: number, where: string, unit: Unit): Template {
+function sideTemplate(
+  name: string,
+  { width, radius }: SideScallops,
+  depth: number,
+  where: string,
+  unit: Unit,
+): Template {
   const hold = fromInches(HOLD_INCHES, unit);
   const half = width > fromInches(SHEET_INCHES.width, unit);
   const from = half ? { x: 0, y: 0 } : { x: 0, y: depth };
   const right = half ? width / 2 : width;
   return {
-    name, half, width: right, height: depth + hold,
+    name,
+    half,
+    width: right,
+    height: depth + hold,
     path: `M${from.x} ${from.y}A${radius} ${radius} 0 0 1 ${right} ${depth}V${depth + hold}H0Z`,
     says: `${where}; ${formatFine(width, unit)} wide, ${formatWithUnit(depth, unit)} deep`,
   };
@@ -68,12 +111,26 @@ function cornerTemplate({ radius, inset }: ScallopCorner, depth: number, many: s
   const path = half
     ? `M0 0A${radius} ${radius} 0 0 1 ${out} ${down}L0 ${down + hold}Z`
     : `M${reach - out} ${down}A${radius} ${radius} 0 ${long} 1 ${reach + out} ${down}L${reach} ${down + hold}Z`;
-  return { name: 'Corner', half, width: half ? reach : 2 * reach, height: down + hold, path, says: `${many}, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side` };
+  return {
+    name: 'Corner',
+    half,
+    width: half ? reach : 2 * reach,
+    height: down + hold,
+    path,
+    says: `${many}, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side`,
+  };
 }
 
 /** The sheets a template is printed on, row by row, all alike; one where it fits. They are taped edge to edge. */
 export function sheetsOf({ width, height }: Pick<Template, 'width' | 'height'>, unit: Unit): Sheet[] {
-  const [columns, rows] = [Math.ceil(width / fromInches(SHEET_INCHES.width, unit) - 1e-9), Math.ceil(height / fromInches(SHEET_INCHES.height, unit) - 1e-9)];
+  const [columns, rows] = [
+    Math.ceil(width / fromInches(SHEET_INCHES.width, unit) - 1e-9),
+    Math.ceil(height / fromInches(SHEET_INCHES.height, unit) - 1e-9),
+  ];
   const sheet = { width: width / columns, height: height / rows };
-  return Array.from({ length: columns * rows }, (_, i) => ({ x: (i % columns) * sheet.width, y: Math.floor(i / columns) * sheet.height, ...sheet }));
+  return Array.from({ length: columns * rows }, (_, i) => ({
+    x: (i % columns) * sheet.width,
+    y: Math.floor(i / columns) * sheet.height,
+    ...sheet,
+  }));
 }

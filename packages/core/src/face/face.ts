@@ -6,7 +6,12 @@ export interface Patch {
 }
 
 const square = (x: number, y: number, side: number, tone: number): Patch => ({
-  outline: [[x, y], [x + side, y], [x + side, y + side], [x, y + side]],
+  outline: [
+    [x, y],
+    [x + side, y],
+    [x + side, y + side],
+    [x, y + side],
+  ],
   tone,
 });
 
@@ -21,8 +26,9 @@ const half = (x: number, y: number, side: number, corner: 'nw' | 'ne' | 'se' | '
 };
 
 const cells = (n: number, tone: (row: number, column: number) => number): Patch[] =>
-  Array.from({ length: n * n }, (_, i) => square((i % n) / n, Math.floor(i / n) / n, 1 / n, tone(Math.floor(i / n), i % n)))
-    .filter((patch) => patch.tone !== 0);
+  Array.from({ length: n * n }, (_, i) =>
+    square((i % n) / n, Math.floor(i / n) / n, 1 / n, tone(Math.floor(i / n), i % n)),
+  ).filter((patch) => patch.tone !== 0);
 
 const q = 1 / 4;
 
@@ -34,20 +40,40 @@ export const FACE_GROUND = '#f6efe0';
  * and lies under every patch.
  */
 export const FACES = {
-  star: [
-    square(q, q, 2 * q, 2),
-    ...[0, 1, 2, 3].flatMap(starPoints),
-  ],
+  star: [square(q, q, 2 * q, 2), ...[0, 1, 2, 3].flatMap(starPoints)],
   'nine patch': cells(3, (r, c) => (r === 1 && c === 1 ? 2 : (r + c) % 2 === 0 ? 1 : 0)),
   pinwheel: [
-    half(0, 0, q * 2, 'sw', 1), half(2 * q, 0, 2 * q, 'nw', 2), half(2 * q, 2 * q, 2 * q, 'ne', 1), half(0, 2 * q, 2 * q, 'se', 2),
+    half(0, 0, q * 2, 'sw', 1),
+    half(2 * q, 0, 2 * q, 'nw', 2),
+    half(2 * q, 2 * q, 2 * q, 'ne', 1),
+    half(0, 2 * q, 2 * q, 'se', 2),
   ],
-  'broken dishes': [0, 2].flatMap((r) => [0, 2].flatMap((c) => [
-    half(c * q, r * q, q, 'se', 1), half((c + 1) * q, r * q, q, 'sw', 2), half(c * q, (r + 1) * q, q, 'ne', 2), half((c + 1) * q, (r + 1) * q, q, 'nw', 1),
-  ])),
-  'flying geese': [0, 1, 2, 3].map((row) => ({ outline: [[0, (row + 1) * q], [0.5, row * q], [1, (row + 1) * q]] as const, tone: 1 + (row % 2) })),
+  'broken dishes': [0, 2].flatMap((r) =>
+    [0, 2].flatMap((c) => [
+      half(c * q, r * q, q, 'se', 1),
+      half((c + 1) * q, r * q, q, 'sw', 2),
+      half(c * q, (r + 1) * q, q, 'ne', 2),
+      half((c + 1) * q, (r + 1) * q, q, 'nw', 1),
+    ]),
+  ),
+  'flying geese': [0, 1, 2, 3].map((row) => ({
+    outline: [
+      [0, (row + 1) * q],
+      [0.5, row * q],
+      [1, (row + 1) * q],
+    ] as const,
+    tone: 1 + (row % 2),
+  })),
   'square in square': [
-    { outline: [[0.5, 0], [1, 0.5], [0.5, 1], [0, 0.5]] as const, tone: 1 },
+    {
+      outline: [
+        [0.5, 0],
+        [1, 0.5],
+        [0.5, 1],
+        [0, 0.5],
+      ] as const,
+      tone: 1,
+    },
     square(q, q, 2 * q, 2),
   ],
 } satisfies Record<string, readonly Patch[]>;
@@ -65,7 +91,25 @@ function starPoints(turn: number): Patch[] {
     return at;
   };
   return [
-    { outline: ([[q, 0], [q, q], [2 * q, q]] as const).map(spin), tone: 1 },
-    { outline: ([[3 * q, 0], [3 * q, q], [2 * q, q]] as const).map(spin), tone: 1 },
+    {
+      outline: (
+        [
+          [q, 0],
+          [q, q],
+          [2 * q, q],
+        ] as const
+      ).map(spin),
+      tone: 1,
+    },
+    {
+      outline: (
+        [
+          [3 * q, 0],
+          [3 * q, q],
+          [2 * q, q],
+        ] as const
+      ).map(spin),
+      tone: 1,
+    },
   ];
 }

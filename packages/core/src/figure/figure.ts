@@ -13,4 +13,5 @@ export const lengthOf = (value: number, ...working: string[]): Figure => ({ valu
 export const countOf = (value: number, ...working: string[]): Figure => ({ value, kind: 'count', working });
 
 /** A count with its noun, for workings: `1 strip`, `6 strips`. */
-export const numberOf = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+export const numberOf = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;

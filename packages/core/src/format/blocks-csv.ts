@@ -60,13 +60,22 @@ interface Table {
  * writes them with the unit in the heading, colours, values and marks. Pictures stay where they are.
  */
 export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
-  const size = (value: number | null | undefined) => (typeof value === 'number' ? formatWorking(value, unit) : '');
-  const rows = pile.map(({ name, maker, kind, face, width, height, edges, colours, value, upright, points }) => ({
-    name, maker: maker ?? '', pattern: kind ?? face ?? '', [`width (${unit})`]: size(width), [`height (${unit})`]: size(height),
-    ...Object.fromEntries(EDGES.map((edge) => [`${edge} (${unit})`, size(edges?.[edge])])),
-    ...Object.fromEntries([1, 2, 3].map((n) => [`colour ${n}`, colours?.[n - 1] ?? ''])),
-    value: value ?? '', 'one-way': upright ? 'yes' : '', points: points ? 'yes' : '',
-  }));
+  const size = (value: number | null | undefined) =>
+    typeof value === 'number' ? formatWorking(value, unit) : '';
+  const rows = pile.map(
+    ({ name, maker, kind, face, width, height, edges, colours, value, upright, points }) => ({
+      name,
+      maker: maker ?? '',
+      pattern: kind ?? face ?? '',
+      [`width (${unit})`]: size(width),
+      [`height (${unit})`]: size(height),
+      ...Object.fromEntries(EDGES.map((edge) => [`${edge} (${unit})`, size(edges?.[edge])])),
+      ...Object.fromEntries([1, 2, 3].map((n) => [`colour ${n}`, colours?.[n - 1] ?? ''])),
+      value: value ?? '',
+      'one-way': upright ? 'yes' : '',
+      points: points ? 'yes' : '',
+    }),
+  );
   return `${Papa.unparse(rows)}\n`;
 }
 
@@ -80,7 +89,10 @@ export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
 export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
   const clean = text.replace(/^\uFEFF/, '');
   // What a spreadsheet puts on the clipboard has tabs, even where its lines are ragged.
-  const { data, meta } = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimiter: clean.split('\n', 1)[0]!.includes('\t') ? '\t' : '' });
+  const { data, meta } = Papa.parse<string[]>(clean, {
+    skipEmptyLines: false,
+    delimiter: clean.split('\n', 1)[0]!.includes('\t') ? '\t' : '',
+  });
   const rows = data.map((row) => row.map((cell) => cell.trim()));
   const isBlank = (row: readonly string[]) => row.every((cell) => cell === '');
   const headAt = rows.findIndex((row) => !isBlank(row));
@@ -93,12 +105,18 @@ export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
   const missing = (['width', 'height'] as const).filter((column) => table.at[column] === undefined);
   if (missing.length > 0) {
     const found = rows[headAt]!.filter(Boolean).join(', ');
-    return refuse(`There is no column headed ${missing.join(' and none headed ')}. The first line reads: ${found}. Head the columns name, width, height.`);
+    return refuse(
+      `There is no column headed ${missing.join(' and none headed ')}. The first line reads: ${found}. Head the columns name, width, height.`,
+    );
   }
-  const filled = rows.map((row, i) => ({ row, line: i + 1 })).filter(({ row, line }) => line > (headless ? headAt : headAt + 1) && !isBlank(row));
+  const filled = rows
+    .map((row, i) => ({ row, line: i + 1 }))
+    .filter(({ row, line }) => line > (headless ? headAt : headAt + 1) && !isBlank(row));
   if (filled.length === 0) return refuse('There are headings here, and no blocks under them.');
   if (filled.length > PILE_LIMIT) {
-    return refuse(`This table lists ${filled.length.toLocaleString('en')} blocks; one quilt holds at most ${PILE_LIMIT.toLocaleString('en')}. Nothing was taken: split the table and try again.`);
+    return refuse(
+      `This table lists ${filled.length.toLocaleString('en')} blocks; one quilt holds at most ${PILE_LIMIT.toLocaleString('en')}. Nothing was taken: split the table and try again.`,
+    );
   }
 
   const problems: string[] = [];
@@ -121,12 +139,28 @@ export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
   const sure = withoutSlips(read, unit, problems);
   const bare = sure.filter((b) => b.width === null).length;
   const notes = [
-    ...(converted > 0 ? [`${numberOf(converted, 'measurement')} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`] : []),
-    ...(bare > 0 ? [`${numberOf(bare, 'block has', 'blocks have')} no size yet: taken as still to be measured.`] : []),
-    ...(left.edges.length > 0 ? [`Only some of the four edges are given: left out ${onLines(left.edges)}. All four tell whether a block is crooked.`] : []),
-    ...(left.colours.length > 0 ? [`Colours are written like #2e4a5f: others are left out ${onLines(left.colours)}.`] : []),
-    ...(left.values.length > 0 ? [`A value is ${BLOCK_VALUES.join(', ')}: others are left out ${onLines(left.values)}.`] : []),
-    ...(table.unknown.length > 0 ? [`Nothing was made of ${table.unknown.map((name) => `“${name}”`).join(', ')}.`] : []),
+    ...(converted > 0
+      ? [
+          `${numberOf(converted, 'measurement')} in ${unit === 'in' ? 'centimetres' : 'inches'} converted to ${unit === 'in' ? 'inches' : 'centimetres'}.`,
+        ]
+      : []),
+    ...(bare > 0
+      ? [`${numberOf(bare, 'block has', 'blocks have')} no size yet: taken as still to be measured.`]
+      : []),
+    ...(left.edges.length > 0
+      ? [
+          `Only some of the four edges are given: left out ${onLines(left.edges)}. All four tell whether a block is crooked.`,
+        ]
+      : []),
+    ...(left.colours.length > 0
+      ? [`Colours are written like #2e4a5f: others are left out ${onLines(left.colours)}.`]
+      : []),
+    ...(left.values.length > 0
+      ? [`A value is ${BLOCK_VALUES.join(', ')}: others are left out ${onLines(left.values)}.`]
+      : []),
+    ...(table.unknown.length > 0
+      ? [`Nothing was made of ${table.unknown.map((name) => `“${name}”`).join(', ')}.`]
+      : []),
   ];
   return { blocks: sure, problems, notes };
 }
@@ -139,16 +173,27 @@ const onLines = (lines: readonly number[]): string =>
 const UNLIKELY_SHARE = 0.6;
 
 /** Why a line cannot be read without doubt, in words: a decimal comma may have parted a figure in two. */
-function doubtOfCells(row: readonly string[], line: number, { rows, at, commas, headless }: Table, unit: Unit): string | null {
+function doubtOfCells(
+  row: readonly string[],
+  line: number,
+  { rows, at, commas, headless }: Table,
+  unit: Unit,
+): string | null {
   if (!commas) return null;
   const mend = 'Write 12.5 with a point, or save the table with semicolons.';
   const columns = headless ? 0 : rows.find((r) => r.some((c) => c !== ''))!.length;
   const filled = row.findLastIndex((c) => c !== '') + 1;
-  if (!headless && filled > columns) return `Line ${line}: ${filled} cells under ${columns} headings. A comma may be a decimal here. ${mend}`;
+  if (!headless && filled > columns)
+    return `Line ${line}: ${filled} cells under ${columns} headings. A comma may be a decimal here. ${mend}`;
   const [width, height] = [row[at.width!] ?? '', row[at.height!] ?? ''];
   if (at.height !== at.width! + 1 || !/^\d+$/.test(width) || !/^\d{1,2}$/.test(height)) return null;
   const [first, second] = [parseLength(width, unit), parseLength(height, unit)];
-  if (!first.ok || !second.ok || Math.min(first.value, second.value) >= Math.max(first.value, second.value) * UNLIKELY_SHARE) return null;
+  if (
+    !first.ok ||
+    !second.ok ||
+    Math.min(first.value, second.value) >= Math.max(first.value, second.value) * UNLIKELY_SHARE
+  )
+    return null;
   return `Line ${line}: ${width},${height} can be ${width} × ${height} or ${width}.${height}. ${mend}`;
 }
 
@@ -164,7 +209,17 @@ function pastedTable(rows: readonly string[][], headAt: number, unit: Unit, comm
   const [width, height = width, ...more] = sizes as [number, number?, ...number[]];
   const name = words[0] ?? numbers[0];
   return {
-    rows, at: { width, height, ...(name === undefined ? {} : { name }), ...(words[1] === undefined ? {} : { maker: words[1] }) }, colours: [], headUnit: {}, commas, headless: true,
+    rows,
+    at: {
+      width,
+      height,
+      ...(name === undefined ? {} : { name }),
+      ...(words[1] === undefined ? {} : { maker: words[1] }),
+    },
+    colours: [],
+    headUnit: {},
+    commas,
+    headless: true,
     unknown: [...more, ...words.slice(2)].map((i) => `column ${i + 1}`),
   };
 }
@@ -178,7 +233,9 @@ function countsUp(rows: readonly string[][], columns: readonly number[]): boolea
   const upward = counts.every((cell, i) => /^\d+$/.test(cell) && Number(cell) === Number(counts[0]) + i);
   if (!upward) return false;
   // A single line tells only by a third figure; several by the second not counting with the first.
-  return filled.length === 1 ? columns.length > 2 && counts[0] === '1' : !filled.every((row, i) => Number(row[second]) === Number(filled[0]![second]) + i);
+  return filled.length === 1
+    ? columns.length > 2 && counts[0] === '1'
+    : !filled.every((row, i) => Number(row[second]) === Number(filled[0]![second]) + i);
 }
 
 function readHeading(rows: readonly string[][], headAt: number, commas: boolean): Table {
@@ -187,8 +244,11 @@ function readHeading(rows: readonly string[][], headAt: number, commas: boolean)
   const colours: number[] = [];
   const unknown: string[] = [];
   rows[headAt]!.forEach((cell, i) => {
-    const [, words = '', inUnit] = /^(.*?)\s*(?:[([]\s*(cm|in|inches|mm)\s*[)\]])?$/i.exec(cell.toLowerCase()) ?? [];
-    const column = (Object.keys(HEADINGS) as Column[]).find((c) => at[c] === undefined && (HEADINGS[c] as readonly string[]).includes(words));
+    const [, words = '', inUnit] =
+      /^(.*?)\s*(?:[([]\s*(cm|in|inches|mm)\s*[)\]])?$/i.exec(cell.toLowerCase()) ?? [];
+    const column = (Object.keys(HEADINGS) as Column[]).find(
+      (c) => at[c] === undefined && (HEADINGS[c] as readonly string[]).includes(words),
+    );
     if (column) {
       at[column] = i;
       if (inUnit) headUnit[column] = inUnit.startsWith('in') ? 'in' : (inUnit as 'cm' | 'mm');
@@ -200,7 +260,7 @@ function readHeading(rows: readonly string[][], headAt: number, commas: boolean)
 
 function readRow(row: readonly string[], line: number, table: Table, unit: Unit) {
   const { at, colours, headUnit } = table;
-  const cell = (column: Column): string => (at[column] === undefined ? '' : row[at[column]!] ?? '');
+  const cell = (column: Column): string => (at[column] === undefined ? '' : (row[at[column]!] ?? ''));
   const name = cell('name').slice(0, 80) || `Block ${line - (table.headless ? 0 : 1)}`;
   const problems: string[] = [];
   let converted = 0;
@@ -208,7 +268,8 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
   const unmeasured = cell('width') === '' && cell('height') === '';
   const size = (column: SizeColumn): number => {
     const text = cell(column);
-    const headed = headUnit[column] && /\d\s*$|[¼½¾⅛⅜⅝⅞]\s*$/.test(text) ? `${text} ${headUnit[column]}` : text;
+    const headed =
+      headUnit[column] && /\d\s*$|[¼½¾⅛⅜⅝⅞]\s*$/.test(text) ? `${text} ${headUnit[column]}` : text;
     const parsed = parseLength(headed, unit);
     if (!parsed.ok) {
       problems.push(`Line ${line} (${name}), ${column}: ${parsed.message}`);
@@ -226,7 +287,10 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
   const left: ('edges' | 'colours' | 'values')[] = [];
   const [top, bottom, leftEdge, right] = EDGES.map((edge) => (cell(edge) === '' ? null : size(edge)));
   const given = [top, bottom, leftEdge, right].filter((edge) => edge !== null).length;
-  const edges = given === EDGES.length ? ({ top, bottom, left: leftEdge, right } as NonNullable<PileBlock['edges']>) : null;
+  const edges =
+    given === EDGES.length
+      ? ({ top, bottom, left: leftEdge, right } as NonNullable<PileBlock['edges']>)
+      : null;
   if (given > 0 && !edges) left.push('edges');
   if (problems.length > 0) return { block: null, problems, converted: 0, left };
 
@@ -244,7 +308,9 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
     ...(kind ? { kind } : {}),
     ...((FACE_NAMES as readonly string[]).includes(face) ? { face: face as FaceName } : {}),
     ...(shades.length > 0 ? { colours: shades } : {}),
-    ...(isValue(cell('value').toLowerCase()) ? { value: cell('value').toLowerCase() as PileBlock['value'] & string } : {}),
+    ...(isValue(cell('value').toLowerCase())
+      ? { value: cell('value').toLowerCase() as PileBlock['value'] & string }
+      : {}),
     ...(YES.test(cell('upright')) ? { upright: true } : {}),
     ...(YES.test(cell('points')) ? { points: true } : {}),
     width,
@@ -257,7 +323,11 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
 const isValue = (text: string): boolean => (BLOCK_VALUES as readonly string[]).includes(text);
 
 /** Leaves out lines that were measured in the other unit without saying so, and says which. */
-function withoutSlips(read: readonly { block: PileBlock; line: number }[], unit: Unit, problems: string[]): PileBlock[] {
+function withoutSlips(
+  read: readonly { block: PileBlock; line: number }[],
+  unit: Unit,
+  problems: string[],
+): PileBlock[] {
   const widths = read.flatMap((r) => r.block.width ?? []).sort((a, b) => a - b);
   const middle = widths[Math.floor(widths.length / 2)] ?? 0;
   const slipped = (value: number | null) => {
@@ -268,7 +338,9 @@ function withoutSlips(read: readonly { block: PileBlock; line: number }[], unit:
   return read.flatMap(({ block, line }) => {
     if (!slipped(block.width) && !slipped(block.height)) return [block];
     const said = formatWithUnit((slipped(block.width) ? block.width : block.height)!, unit);
-    problems.push(`Line ${line} (${block.name}): ${said} looks like ${unit === 'in' ? 'centimetres among inches' : 'inches among centimetres'}. Write the unit beside it.`);
+    problems.push(
+      `Line ${line} (${block.name}): ${said} looks like ${unit === 'in' ? 'centimetres among inches' : 'inches among centimetres'}. Write the unit beside it.`,
+    );
     return [];
   });
 }

@@ -9,6 +9,14 @@ export function readPlanJson(text: string): ReadPlan {
   try {
     return readPlan(JSON.parse(text.replace(/^\uFEFF/, '')));
   } catch {
-    return { ok: false, problems: [{ path: [], message: 'This file is not a quilt plan: it cannot be read as JSON. It may be cut short.' }] };
+    return {
+      ok: false,
+      problems: [
+        {
+          path: [],
+          message: 'This file is not a quilt plan: it cannot be read as JSON. It may be cut short.',
+        },
+      ],
+    };
   }
 }

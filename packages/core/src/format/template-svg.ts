@@ -1,7 +1,8 @@
 import type { Template } from '../edge/template.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 
-const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
+const escaped = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
 
 /** Side of the square that is measured after printing, to see that nothing was scaled: 1" or 2 cm. */
 export const checkSide = (unit: Unit): number => (unit === 'in' ? 1 : 2);

@@ -15,7 +15,8 @@ const MOST_OF_IT = 0.5;
 /** How much of a top is as good as white, and how much is dark, of 1; blocks without a colour count as neither. */
 export function lightAndDark(plan: Plan, layout: Layout): { readonly white: number; readonly dark: number } {
   const sharesOf = (colours: readonly string[]) => {
-    const share = (is: (value: number) => boolean) => (colours.length === 0 ? 0 : colours.filter((c) => is(valueOf(c))).length / colours.length);
+    const share = (is: (value: number) => boolean) =>
+      colours.length === 0 ? 0 : colours.filter((c) => is(valueOf(c))).length / colours.length;
     return { white: share((value) => value >= WHITE), dark: share((value) => value <= DARK) };
   };
   const blocks = sharesOf(plan.pile.flatMap((block) => block.colours?.slice(0, 1) ?? []));
@@ -33,18 +34,36 @@ export function lightAndDark(plan: Plan, layout: Layout): { readonly white: numb
 }
 
 /** What the colour and the fibre of a batting mean for this top (rule BT-2); nothing where they suit it. */
-export function battingAdvice(plan: Plan, layout: Layout): { readonly path: readonly string[]; readonly message: string }[] {
+export function battingAdvice(
+  plan: Plan,
+  layout: Layout,
+): { readonly path: readonly string[]; readonly message: string }[] {
   const { batting, quilting, unit } = plan;
   const { white, dark } = lightAndDark(plan, layout);
   const said: { path: readonly string[]; message: string }[] = [];
   const percent = (share: number) => `${Math.round(100 * share)}%`;
-  if (white > MOST_OF_IT && batting.colour !== 'white') said.push({ path: ['batting', 'colour'], message: `${percent(white)} of this top is as good as white. A white batting keeps it so; ${batting.colour === 'dark' ? 'a dark one greys it' : 'flecks of a natural one show through'}.` });
-  else if (dark > MOST_OF_IT && batting.colour !== 'dark') said.push({ path: ['batting', 'colour'], message: `${percent(dark)} of this top is dark. Fibres of a light batting that work through the cloth show on it; a dark batting’s do not.` });
-  else if (dark < 0.1 && batting.colour === 'dark') said.push({ path: ['batting', 'colour'], message: 'Hardly any of this top is dark: a dark batting would grey it.' });
+  if (white > MOST_OF_IT && batting.colour !== 'white')
+    said.push({
+      path: ['batting', 'colour'],
+      message: `${percent(white)} of this top is as good as white. A white batting keeps it so; ${batting.colour === 'dark' ? 'a dark one greys it' : 'flecks of a natural one show through'}.`,
+    });
+  else if (dark > MOST_OF_IT && batting.colour !== 'dark')
+    said.push({
+      path: ['batting', 'colour'],
+      message: `${percent(dark)} of this top is dark. Fibres of a light batting that work through the cloth show on it; a dark batting’s do not.`,
+    });
+  else if (dark < 0.1 && batting.colour === 'dark')
+    said.push({
+      path: ['batting', 'colour'],
+      message: 'Hardly any of this top is dark: a dark batting would grey it.',
+    });
   const fibre = FIBRES[batting.fibre];
   const most = fromInches(fibre.spacing, unit);
   if (quilting.by === 'home' && quilting.marking !== 'ditch' && quilting.spacing > most + 1e-6) {
-    said.push({ path: ['quilting', 'spacing'], message: `${fibre.name} holds where quilting is no more than about ${formatWithUnit(most, unit)} apart (the package has the last word): ${formatWithUnit(quilting.spacing, unit)} is too far.` });
+    said.push({
+      path: ['quilting', 'spacing'],
+      message: `${fibre.name} holds where quilting is no more than about ${formatWithUnit(most, unit)} apart (the package has the last word): ${formatWithUnit(quilting.spacing, unit)} is too far.`,
+    });
   }
   return said;
 }

@@ -10,4 +10,8 @@ export const MARKINGS = ['ditch', 'grid', 'diagonal'] as const;
 export type Marking = (typeof MARKINGS)[number];
 
 /** As they read in a list. */
-export const MARKING_NAMES: Readonly<Record<Marking, string>> = { ditch: 'Along the seams', grid: 'Grid, level and upright', diagonal: 'Grid, on the diagonal' };
+export const MARKING_NAMES: Readonly<Record<Marking, string>> = {
+  ditch: 'Along the seams',
+  grid: 'Grid, level and upright',
+  diagonal: 'Grid, on the diagonal',
+};

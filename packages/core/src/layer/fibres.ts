@@ -11,10 +11,30 @@ export interface Fibre {
 
 /** The battings to choose from. */
 export const FIBRES = {
-  cotton: { name: 'Cotton', loft: 1 / 16, spacing: 8, says: 'Lies flat and drapes; shrinks a little when washed, which crinkles the quilt.' },
-  'cotton-poly': { name: 'Cotton and polyester', loft: 1 / 8, spacing: 8, says: 'Puffs a little and shrinks less than cotton.' },
-  wool: { name: 'Wool', loft: 3 / 16, spacing: 4, says: 'Light, warm and springy; quilting stands out. Wash it cool.' },
-  polyester: { name: 'Polyester', loft: 1 / 4, spacing: 4, says: 'Puffs most, and is light. Press it cool: it melts.' },
+  cotton: {
+    name: 'Cotton',
+    loft: 1 / 16,
+    spacing: 8,
+    says: 'Lies flat and drapes; shrinks a little when washed, which crinkles the quilt.',
+  },
+  'cotton-poly': {
+    name: 'Cotton and polyester',
+    loft: 1 / 8,
+    spacing: 8,
+    says: 'Puffs a little and shrinks less than cotton.',
+  },
+  wool: {
+    name: 'Wool',
+    loft: 3 / 16,
+    spacing: 4,
+    says: 'Light, warm and springy; quilting stands out. Wash it cool.',
+  },
+  polyester: {
+    name: 'Polyester',
+    loft: 1 / 4,
+    spacing: 4,
+    says: 'Puffs most, and is light. Press it cool: it melts.',
+  },
 } as const satisfies Record<string, Fibre>;
 
 export type FibreId = keyof typeof FIBRES;

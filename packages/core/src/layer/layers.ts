@@ -20,17 +20,39 @@ export interface Layers {
 }
 
 /** Backing, batting and quilting lines of a plan whose top comes to this size; `leftBlocks` are in the pile and not in the top. */
-export function planLayers(plan: Plan, layout: Layout, top: { width: number; height: number }, leftBlocks: number): Layers {
+export function planLayers(
+  plan: Plan,
+  layout: Layout,
+  top: { width: number; height: number },
+  leftBlocks: number,
+): Layers {
   const { unit, seam } = plan;
   const { overhang, fabric, wide, stripe, way, made } = plan.backing;
-  const [cloth, wideCloth, stripeCloth] = [fabric, wide, stripe.fabric].map((id) => fabricById(plan, id)) as [Fabric, Fabric, Fabric];
+  const [cloth, wideCloth, stripeCloth] = [fabric, wide, stripe.fabric].map((id) => fabricById(plan, id)) as [
+    Fabric,
+    Fabric,
+    Fabric,
+  ];
   const backing = planBacking(top, {
-    overhang, unit,
+    overhang,
+    unit,
     cloth: backingClothOf(plan, cloth),
     wide: backingClothOf(plan, wideCloth),
-    stripe: { ...backingClothOf(plan, stripeCloth), seam, blocks: stripe.of === 'blocks' ? { left: leftBlocks, width: plan.block.width, height: plan.block.height } : null },
+    stripe: {
+      ...backingClothOf(plan, stripeCloth),
+      seam,
+      blocks:
+        stripe.of === 'blocks'
+          ? { left: leftBlocks, width: plan.block.width, height: plan.block.height }
+          : null,
+    },
   });
-  const batting = planBatting(top, { overhang, rollWidth: plan.batting.rollWidth, pieces: plan.batting.pieces, unit });
+  const batting = planBatting(top, {
+    overhang,
+    rollWidth: plan.batting.rollWidth,
+    pieces: plan.batting.pieces,
+    unit,
+  });
   return {
     backing,
     chosenBacking: backing.options.find((o) => o.way === way) ?? backing.options[0],
@@ -43,8 +65,12 @@ export function planLayers(plan: Plan, layout: Layout, top: { width: number; hei
 
 /** A fabric as a backing knows it. */
 const backingClothOf = (plan: Plan, fabric: Fabric): Cloth => ({
-  usable: fabric.usableWidth, price: fabric.price, allowance: allowanceFor(plan, fabric), upright: fabric.direction === 'one-way',
+  usable: fabric.usableWidth,
+  price: fabric.price,
+  allowance: allowanceFor(plan, fabric),
+  upright: fabric.direction === 'one-way',
 });
 
 /** The fabric a way of backing is cut from. */
-export const backingCloth = (plan: Plan, { way }: Pick<BackingOption, 'way'>): Fabric => fabricById(plan, way === 'wide' ? plan.backing.wide : plan.backing.fabric);
+export const backingCloth = (plan: Plan, { way }: Pick<BackingOption, 'way'>): Fabric =>
+  fabricById(plan, way === 'wide' ? plan.backing.wide : plan.backing.fabric);

@@ -18,7 +18,14 @@ export type LongArmJob = z.infer<typeof longArmJobSchema>;
 
 /** What it answers: a place in its queue and a price, or every reason it cannot take the job. */
 export const longArmAnswerSchema = z.discriminatedUnion('accepted', [
-  z.object({ accepted: z.literal(true), price: z.number(), ahead: z.int(), starts: z.iso.date(), ready: z.iso.date(), working: z.array(z.string()) }),
+  z.object({
+    accepted: z.literal(true),
+    price: z.number(),
+    ahead: z.int(),
+    starts: z.iso.date(),
+    ready: z.iso.date(),
+    working: z.array(z.string()),
+  }),
   z.object({ accepted: z.literal(false), reasons: z.array(z.string()).min(1) }),
 ]);
 export type LongArmAnswer = z.infer<typeof longArmAnswerSchema>;

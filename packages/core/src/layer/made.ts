@@ -23,17 +23,40 @@ export interface MadeVerdict {
 export const SKEW_INCHES = 1;
 
 /** Judges a backing as made against the top and the overhang it should have. Equal diagonals are what makes an oblong square (rule BK-3; geometry). */
-export function judgeMade(made: MadeBacking, top: { width: number; height: number }, overhang: number, unit: Unit): MadeVerdict {
+export function judgeMade(
+  made: MadeBacking,
+  top: { width: number; height: number },
+  overhang: number,
+  unit: Unit,
+): MadeVerdict {
   const show = (v: number) => formatWithUnit(v, unit);
   const over = { sides: (made.width - top.width) / 2, ends: (made.height - top.height) / 2 };
   const skew = Math.abs(made.diagonals[0] - made.diagonals[1]);
   const least = Math.min(over.sides, over.ends);
   if (skew > fromInches(SKEW_INCHES, unit) + TOLERANCE) {
-    return { over, skew, kind: 'crooked', text: `Corner to corner it differs by ${show(skew)}: it is not square. Square it up before layering, or the quilt is pulled crooked.` };
+    return {
+      over,
+      skew,
+      kind: 'crooked',
+      text: `Corner to corner it differs by ${show(skew)}: it is not square. Square it up before layering, or the quilt is pulled crooked.`,
+    };
   }
   if (least < overhang - TOLERANCE) {
     const where = over.sides < over.ends ? 'the sides' : 'top and bottom';
-    return { over, skew, kind: 'short', text: least < 0 ? `It is smaller than the top by ${show(-2 * least)} at ${where}.` : `It stands over by only ${show(least)} at ${where}, and ${show(overhang)} was planned. Enough for quilting at home from ${show(unit === 'in' ? 2 : 5)}.` };
+    return {
+      over,
+      skew,
+      kind: 'short',
+      text:
+        least < 0
+          ? `It is smaller than the top by ${show(-2 * least)} at ${where}.`
+          : `It stands over by only ${show(least)} at ${where}, and ${show(overhang)} was planned. Enough for quilting at home from ${show(unit === 'in' ? 2 : 5)}.`,
+    };
   }
-  return { over, skew, kind: 'good', text: `It stands over by ${show(over.sides)} at the sides and ${show(over.ends)} at top and bottom, and is square.` };
+  return {
+    over,
+    skew,
+    kind: 'good',
+    text: `It stands over by ${show(over.sides)} at the sides and ${show(over.ends)} at top and bottom, and is square.`,
+  };
 }

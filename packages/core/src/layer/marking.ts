@@ -27,16 +27,32 @@ const PIN_INCHES = 4;
 /** Lines of a marking over a top, from the middle outward, and what quilting along them takes. */
 export function markTop(layout: Layout, marking: Marking, spacing: number, unit: Unit): MarkedLines {
   const [width, height] = [layout.finished.width.value, layout.finished.height.value];
-  const lines = marking === 'ditch' ? [] : marking === 'grid' ? gridLines(width, height, spacing) : slantingLines(width, height, spacing);
+  const lines =
+    marking === 'ditch'
+      ? []
+      : marking === 'grid'
+        ? gridLines(width, height, spacing)
+        : slantingLines(width, height, spacing);
   const length = marking === 'ditch' ? seamsOf(layout, unit) : totalOf(lines, unit);
   const hand = unit === 'in' ? PIN_INCHES : Math.round(fromInches(PIN_INCHES, unit));
   const [across, down] = [Math.ceil(width / hand - TOLERANCE), Math.ceil(height / hand - TOLERANCE)];
   return {
     lines,
-    count: countOf(lines.length, marking === 'ditch' ? 'The seams are there already: nothing to mark' : `Every ${formatWithUnit(spacing, unit)} from the middle outward: ${numberOf(lines.length, 'line')}`),
+    count: countOf(
+      lines.length,
+      marking === 'ditch'
+        ? 'The seams are there already: nothing to mark'
+        : `Every ${formatWithUnit(spacing, unit)} from the middle outward: ${numberOf(lines.length, 'line')}`,
+    ),
     length,
-    thread: lengthOf(THREAD_TIMES * length.value, `About ${THREAD_TIMES} × ${formatRun(length.value, unit)} of quilting, top and bobbin together: ${formatRun(THREAD_TIMES * length.value, unit)}`),
-    pins: countOf(across * down, `One every ${formatWithUnit(hand, unit)}: ${across} across × ${down} down = ${across * down}`),
+    thread: lengthOf(
+      THREAD_TIMES * length.value,
+      `About ${THREAD_TIMES} × ${formatRun(length.value, unit)} of quilting, top and bobbin together: ${formatRun(THREAD_TIMES * length.value, unit)}`,
+    ),
+    pins: countOf(
+      across * down,
+      `One every ${formatWithUnit(hand, unit)}: ${across} across × ${down} down = ${across * down}`,
+    ),
   };
 }
 
@@ -59,13 +75,19 @@ function slantingLines(width: number, height: number, spacing: number): { from: 
     const from = { x: Math.min(sum, width), y: Math.max(0, sum - width) };
     const to = { x: Math.max(0, sum - height), y: Math.min(sum, height) };
     const mirrored = ({ x, y }: Point): Point => ({ x: width - x, y });
-    return [{ from, to }, { from: mirrored(from), to: mirrored(to) }];
+    return [
+      { from, to },
+      { from: mirrored(from), to: mirrored(to) },
+    ];
   });
 }
 
 function totalOf(lines: readonly { from: Point; to: Point }[], unit: Unit): Figure {
   const total = lines.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y), 0);
-  return lengthOf(total, `${numberOf(lines.length, 'line')} from edge to edge, together ${formatExact(total)}, which is ${formatRun(total, unit)}`);
+  return lengthOf(
+    total,
+    `${numberOf(lines.length, 'line')} from edge to edge, together ${formatExact(total)}, which is ${formatRun(total, unit)}`,
+  );
 }
 
 /** All the seams of a top: every piece's outline counts each seam twice and the outside once. */
@@ -73,5 +95,8 @@ function seamsOf(layout: Layout, unit: Unit): Figure {
   const round = layout.pieces.reduce((sum, piece) => sum + lengthRound(piece.outline), 0);
   const outside = 2 * (layout.finished.width.value + layout.finished.height.value);
   const seams = Math.max(0, (round - outside) / 2);
-  return lengthOf(seams, `All round every piece ${formatExact(round)}, less the outside ${formatExact(outside)}, halved: ${formatExact(seams)}, which is ${formatRun(seams, unit)} of seams`);
+  return lengthOf(
+    seams,
+    `All round every piece ${formatExact(round)}, less the outside ${formatExact(outside)}, halved: ${formatExact(seams)}, which is ${formatRun(seams, unit)} of seams`,
+  );
 }

@@ -24,7 +24,8 @@ export interface PanelCloth {
 export const panelSeam = (unit: Unit): number => USUAL.panelSeam[unit];
 
 /** What so many panels span: `k u − 2·½(k − 1)` (rule BK-1). */
-export const panelReach = (count: number, { usable, seam }: PanelCloth): number => count * usable - 2 * seam * (count - 1);
+export const panelReach = (count: number, { usable, seam }: PanelCloth): number =>
+  count * usable - 2 * seam * (count - 1);
 
 /** Panels each `run` long that together cover `span`. */
 export function coverWith(span: number, run: number, cloth: PanelCloth): Panels {

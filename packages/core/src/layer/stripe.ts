@@ -41,7 +41,13 @@ export const joinsWith = (panels: number): number => Math.max(2, panels);
  * The stripe that lets `panels` widths cover `span` where by themselves they do not; a word where there is
  * none. Off the middle, so that no seam runs down the quilt's centre fold.
  */
-export function stripeFor(span: number, run: number, panels: number, cloth: PanelCloth, wish: StripeWish): Stripe | string {
+export function stripeFor(
+  span: number,
+  run: number,
+  panels: number,
+  cloth: PanelCloth,
+  wish: StripeWish,
+): Stripe | string {
   const show = (v: number) => formatWorking(v, cloth.unit);
   const own = wish.blocks ? wish.seam : cloth.seam;
   const joins = joinsWith(panels);
@@ -52,17 +58,32 @@ export function stripeFor(span: number, run: number, panels: number, cloth: Pane
     const { left, width, height } = wish.blocks;
     const cut = width + 2 * own;
     if (left < 1) return 'No block is left over for a stripe.';
-    if (!atLeast(cut, short)) return `A row of leftover blocks is ${show(cut)} across as cut, and ${show(short)} is wanting.`;
+    if (!atLeast(cut, short))
+      return `A row of leftover blocks is ${show(cut)} across as cut, and ${show(short)} is wanting.`;
     const used = Math.min(left, Math.max(1, howManyFit(run, height)));
     const gap = Math.max(0, run - used * height) / (used + 1);
     const pieces = gap > 1e-6 ? used + 1 : 0;
     const long = gap + 2 * own;
-    if (pieces > 0 && !atLeast(wish.usable, cut) && !atLeast(wish.usable, long)) return 'The stripe’s cloth is too narrow for what lies between the blocks.';
+    if (pieces > 0 && !atLeast(wish.usable, cut) && !atLeast(wish.usable, long))
+      return 'The stripe’s cloth is too narrow for what lies between the blocks.';
     const each = Math.max(1, howManyFit(wish.usable, long));
-    const strips = pieces === 0 ? 0 : long > wish.usable ? stripsFor(pieces * long, wish.usable, 2 * own) : howManyCover(pieces, each);
+    const strips =
+      pieces === 0
+        ? 0
+        : long > wish.usable
+          ? stripsFor(pieces * long, wish.usable, 2 * own)
+          : howManyCover(pieces, each);
     return {
-      cut: lengthOf(cut, says, `A block is ${show(cut)} as cut: enough`), finished: width, seam: own, blocks: used, gap,
-      fabric: lengthOf(strips * cut, `${numberOf(used, 'block')} of ${show(height)} leave ${formatExact(Math.max(0, run - used * height))} of ${show(run)}: ${numberOf(pieces, 'piece')} between and at the ends`, `${numberOf(strips, 'strip')} × ${show(cut)} = ${formatExact(strips * cut)}`),
+      cut: lengthOf(cut, says, `A block is ${show(cut)} as cut: enough`),
+      finished: width,
+      seam: own,
+      blocks: used,
+      gap,
+      fabric: lengthOf(
+        strips * cut,
+        `${numberOf(used, 'block')} of ${show(height)} leave ${formatExact(Math.max(0, run - used * height))} of ${show(run)}: ${numberOf(pieces, 'piece')} between and at the ends`,
+        `${numberOf(strips, 'strip')} × ${show(cut)} = ${formatExact(strips * cut)}`,
+      ),
     };
   }
   const least = fromInches(LEAST_INCHES, cloth.unit);
@@ -70,8 +91,20 @@ export function stripeFor(span: number, run: number, panels: number, cloth: Pane
   if (!atLeast(wish.usable, cut)) return `A stripe of ${show(cut)} is wider than its cloth.`;
   const strips = stripsFor(run, wish.usable, 2 * cloth.seam);
   return {
-    cut: lengthOf(cut, says, short < least ? `At least ${show(least)}, so that it looks meant: ${show(cut)}` : `${rulerUp(cloth.unit).name}: ${show(cut)}`),
-    finished: cut - 2 * own, seam: own, blocks: 0, gap: 0,
-    fabric: lengthOf(strips * cut, `${show(run)} long, from ${numberOf(strips, 'strip')} × ${show(cut)} = ${formatExact(strips * cut)}`),
+    cut: lengthOf(
+      cut,
+      says,
+      short < least
+        ? `At least ${show(least)}, so that it looks meant: ${show(cut)}`
+        : `${rulerUp(cloth.unit).name}: ${show(cut)}`,
+    ),
+    finished: cut - 2 * own,
+    seam: own,
+    blocks: 0,
+    gap: 0,
+    fabric: lengthOf(
+      strips * cut,
+      `${show(run)} long, from ${numberOf(strips, 'strip')} × ${show(cut)} = ${formatExact(strips * cut)}`,
+    ),
   };
 }

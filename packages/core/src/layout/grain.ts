@@ -8,8 +8,14 @@ export interface GrainMark {
 }
 
 const DIRECTIONS: Readonly<Record<Grain, readonly Point[]>> = {
-  'square-to-edge': [{ x: 1, y: 0 }, { x: 0, y: 1 }],
-  diagonal: [{ x: Math.SQRT1_2, y: Math.SQRT1_2 }, { x: Math.SQRT1_2, y: -Math.SQRT1_2 }],
+  'square-to-edge': [
+    { x: 1, y: 0 },
+    { x: 0, y: 1 },
+  ],
+  diagonal: [
+    { x: Math.SQRT1_2, y: Math.SQRT1_2 },
+    { x: Math.SQRT1_2, y: -Math.SQRT1_2 },
+  ],
 };
 
 /** A stroke takes this much of the room to either side of the middle. */

@@ -20,23 +20,43 @@ export interface Layout {
 }
 
 /** What lies under every border when the blocks are quilted before they are joined; cut as the border is. */
-const BORDER_LAYERS: readonly Underlayer[] = [{ name: 'batting', fabric: 'sash-batting' }, { name: 'back', fabric: 'sash-back' }];
+const BORDER_LAYERS: readonly Underlayer[] = [
+  { name: 'batting', fabric: 'sash-batting' },
+  { name: 'back', fabric: 'sash-back' },
+];
 
 /** Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`. */
 export function layOut(plan: Plan): Layout {
   const { unit, block, grid, seam } = plan;
   const inset = borderTotals(plan.borders);
   const setting = settingOf(plan.setting.kind);
-  const centre = setting.layOut({ unit, block, grid, seam, options: plan.setting, origin: { x: inset.sides, y: inset.ends } });
-  const sizes = sizesAlong({ width: centre.width, height: centre.height }, plan.borders, plan.measured, plan.measureBy, seam, unit);
+  const centre = setting.layOut({
+    unit,
+    block,
+    grid,
+    seam,
+    options: plan.setting,
+    origin: { x: inset.sides, y: inset.ends },
+  });
+  const sizes = sizesAlong(
+    { width: centre.width, height: centre.height },
+    plan.borders,
+    plan.measured,
+    plan.measureBy,
+    seam,
+    unit,
+  );
   const bordered = borderStack(plan.borders, sizes, unit);
   const from = (use: FabricUse): CutFrom => ({ use, fabric: fabricFor(plan, use) });
-  const under = (layers: readonly Underlayer[]) => layers.map((layer) => ({ ...layer, cutFrom: from({ what: layer.fabric satisfies SettingFabric }) }));
+  const under = (layers: readonly Underlayer[]) =>
+    layers.map((layer) => ({ ...layer, cutFrom: from({ what: layer.fabric satisfies SettingFabric }) }));
   const withFabric = ({ fabric, under: layers, ...part }: SettingPart): Part => {
     const use = fabric ? { what: fabric } : ROLE_FABRIC[part.role];
     return { ...part, cutFrom: use && from(use), ...(layers ? { under: under(layers) } : {}) };
   };
-  const borderParts = setting.quilted ? bordered.parts.map((part) => ({ ...part, under: under(BORDER_LAYERS) })) : bordered.parts;
+  const borderParts = setting.quilted
+    ? bordered.parts.map((part) => ({ ...part, under: under(BORDER_LAYERS) }))
+    : bordered.parts;
   const parts: readonly Part[] = [...centre.parts.map(withFabric), ...borderParts];
   const along = (a: readonly Band[], b: readonly Band[]) => [...a, ...b].sort((p, q) => p.from - q.from);
   return {

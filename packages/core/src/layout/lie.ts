@@ -10,13 +10,23 @@ export interface Lie {
 }
 
 /** Turns of a group of four, going round it from its first block. */
-const ROUND = [[0, 1], [3, 2]] as const;
+const ROUND = [
+  [0, 1],
+  [3, 2],
+] as const;
 
 /** How a block at this spot lies by the plan's rule for odd and even places (rule ST-12). The first block lies as it was made. */
 export function lieOf({ turn, swap }: Plan['places'], { column, row }: Spot): Lie {
   const other = isOdd(column + row);
   return {
-    turn: turn === 'odd' ? (other ? 1 : 0) : turn === 'round' ? ROUND[isOdd(row) ? 1 : 0][isOdd(column) ? 1 : 0] : 0,
+    turn:
+      turn === 'odd'
+        ? other
+          ? 1
+          : 0
+        : turn === 'round'
+          ? ROUND[isOdd(row) ? 1 : 0][isOdd(column) ? 1 : 0]
+          : 0,
     swapped: swap === 'odd' && other,
   };
 }
@@ -39,9 +49,14 @@ export function countLies(plan: Plan, layout: Layout): LieCounts {
     tally.turned[turn]!++;
     if (swapped) tally.swapped++;
   }
-  const counted = (name: string, count: number): Figure => countOf(count, `${count} of ${tally.blocks} blocks ${name}`);
+  const counted = (name: string, count: number): Figure =>
+    countOf(count, `${count} of ${tally.blocks} blocks ${name}`);
   return {
-    turned: [counted('turned a quarter', tally.turned[1]!), counted('turned half round', tally.turned[2]!), counted('turned three quarters', tally.turned[3]!)],
+    turned: [
+      counted('turned a quarter', tally.turned[1]!),
+      counted('turned half round', tally.turned[2]!),
+      counted('turned three quarters', tally.turned[3]!),
+    ],
     swapped: counted('with the background swapped', tally.swapped),
   };
 }

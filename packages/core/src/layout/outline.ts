@@ -10,18 +10,24 @@ export const middleOf = ({ outline }: Pick<Piece, 'outline'>): Point => ({
 export function reachOf(piece: Pick<Piece, 'outline'>): number {
   const { outline } = piece;
   const m = middleOf(piece);
-  return Math.min(...outline.map((p, i) => {
-    const q = outline[(i + 1) % outline.length]!;
-    return Math.abs((q.y - p.y) * (m.x - p.x) - (q.x - p.x) * (m.y - p.y)) / Math.hypot(q.x - p.x, q.y - p.y);
-  }));
+  return Math.min(
+    ...outline.map((p, i) => {
+      const q = outline[(i + 1) % outline.length]!;
+      return (
+        Math.abs((q.y - p.y) * (m.x - p.x) - (q.x - p.x) * (m.y - p.y)) / Math.hypot(q.x - p.x, q.y - p.y)
+      );
+    }),
+  );
 }
 
 /** Area inside an outline, in square units (shoelace formula). */
 export const areaOf = (outline: readonly Point[]): number =>
-  Math.abs(outline.reduce((sum, p, i) => {
-    const q = outline[(i + 1) % outline.length]!;
-    return sum + p.x * q.y - q.x * p.y;
-  }, 0)) / 2;
+  Math.abs(
+    outline.reduce((sum, p, i) => {
+      const q = outline[(i + 1) % outline.length]!;
+      return sum + p.x * q.y - q.x * p.y;
+    }, 0),
+  ) / 2;
 
 /** Length all round an outline. */
 export const lengthRound = (outline: readonly Point[]): number =>

@@ -56,14 +56,31 @@ export type FabricUse =
   | { readonly what: 'border' | 'border-corner' | 'point'; readonly index: number };
 
 /** Jobs the layers and the edge have for fabric. */
-export const LAYER_FABRICS = ['backing', 'wide-back', 'back-stripe', 'binding', 'binding-flange', 'flange'] as const;
+export const LAYER_FABRICS = [
+  'backing',
+  'wide-back',
+  'back-stripe',
+  'binding',
+  'binding-flange',
+  'flange',
+] as const;
 export type LayerFabric = (typeof LAYER_FABRICS)[number];
 
 /**
  * Jobs a setting has for fabric; `middle-sash` is the inner strip of a pieced sash, `sash-back` and
  * `sash-batting` the layers under a covered one.
  */
-export const SETTING_FABRICS = ['sash', 'middle-sash', 'sash-back', 'sash-batting', 'cornerstone', 'triangle', 'plain', 'frame', 'coping'] as const;
+export const SETTING_FABRICS = [
+  'sash',
+  'middle-sash',
+  'sash-back',
+  'sash-batting',
+  'cornerstone',
+  'triangle',
+  'plain',
+  'frame',
+  'coping',
+] as const;
 export type SettingFabric = (typeof SETTING_FABRICS)[number];
 
 /** A length to cut: a finished one that seams are added to, with something to spare, or one that is given as it is cut. */

@@ -36,11 +36,12 @@ export function formatLength(value: number, unit: Unit): string {
   if (unit === 'cm') {
     const tenths = Math.round(value * 10) / 10;
     const exact = isOnRuler(value, 'cm') && Math.abs(tenths - value) > 1e-4;
-    return (exact ? value.toFixed(2) : String(tenths === 0 ? 0 : tenths));
+    return exact ? value.toFixed(2) : String(tenths === 0 ? 0 : tenths);
   }
   const { negative, whole, numerator, denominator } = fractionParts(value, isOnRuler(value, 'in') ? 16 : 8);
   const fraction = numerator === 0 ? '' : `${numerator}/${denominator}`;
-  const text = whole === 0 && fraction !== '' ? fraction : [whole, fraction].filter((t) => t !== '').join(' ');
+  const text =
+    whole === 0 && fraction !== '' ? fraction : [whole, fraction].filter((t) => t !== '').join(' ');
   return negative ? `-${text}` : text;
 }
 
@@ -48,7 +49,12 @@ export function formatLength(value: number, unit: Unit): string {
 export function formatFine(value: number, unit: Unit): string {
   if (unit === 'cm') return `${String(Math.round(value * 20) / 20)} cm`;
   const { negative, whole, numerator, denominator } = fractionParts(value, 32);
-  const text = [whole > 0 || numerator === 0 ? String(whole) : '', numerator === 0 ? '' : `${numerator}/${denominator}`].filter(Boolean).join(' ');
+  const text = [
+    whole > 0 || numerator === 0 ? String(whole) : '',
+    numerator === 0 ? '' : `${numerator}/${denominator}`,
+  ]
+    .filter(Boolean)
+    .join(' ');
   return `${negative ? '-' : ''}${text}″`;
 }
 
@@ -56,13 +62,15 @@ export function formatFine(value: number, unit: Unit): string {
 export const unitMark = (unit: Unit): string => (unit === 'in' ? '″' : ' cm');
 
 /** A length with its unit: `12 1/2″`, `31.8 cm`. */
-export const formatWithUnit = (value: number, unit: Unit): string => `${formatLength(value, unit)}${unitMark(unit)}`;
+export const formatWithUnit = (value: number, unit: Unit): string =>
+  `${formatLength(value, unit)}${unitMark(unit)}`;
 
 /**
  * A length as it stands in a working, without its unit: as on the ruler where it lies on a mark, otherwise
  * in three decimals, so that the sum can be checked with a pencil.
  */
-export const formatWorking = (value: number, unit: Unit): string => (isOnRuler(value, unit) ? formatLength(value, unit) : formatExact(value));
+export const formatWorking = (value: number, unit: Unit): string =>
+  isOnRuler(value, unit) ? formatLength(value, unit) : formatExact(value);
 
 /** A long run, such as thread or quilting, in yards or metres: `105 yd`, `96 m`. To the whole from ten up. */
 export function formatRun(value: number, unit: Unit): string {

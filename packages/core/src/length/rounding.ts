@@ -25,7 +25,11 @@ const tidy = (value: number): number => Math.round(value * 1e6) / 1e6;
 export const rulerUp = (unit: Unit): Rounding => (unit === 'in' ? nextEighth : nextFiveMillimetres);
 
 /** Down to the next mark of the same ruler: what is surely there. */
-export const rulerStepDown = (unit: Unit): Rounding => ({ name: unit === 'in' ? 'next 1/8 down' : 'next mm down', apply: (v) => (unit === 'in' ? Math.floor((v + TOLERANCE) * 8) / 8 : tidy(Math.floor((v + TOLERANCE) * 10) / 10)) });
+export const rulerStepDown = (unit: Unit): Rounding => ({
+  name: unit === 'in' ? 'next 1/8 down' : 'next mm down',
+  apply: (v) =>
+    unit === 'in' ? Math.floor((v + TOLERANCE) * 8) / 8 : tidy(Math.floor((v + TOLERANCE) * 10) / 10),
+});
 
 /** To the nearest mark one can cut to by eye: 1/8", or 1 mm. */
 export const rulerNearest = (unit: Unit): Rounding => (unit === 'in' ? nearestEighth : nearestMillimetre);
@@ -34,10 +38,15 @@ export const rulerNearest = (unit: Unit): Rounding => (unit === 'in' ? nearestEi
 export const rulerFine = (unit: Unit): Rounding => (unit === 'in' ? nearestSixteenth : nearestMillimetre);
 
 /** Down to the next mark one can read off: 1/16", or 1 mm. */
-export const rulerFineDown = (unit: Unit): Rounding => ({ name: unit === 'in' ? 'next 1/16 down' : 'next mm down', apply: (v) => (unit === 'in' ? Math.floor((v + TOLERANCE) * 16) / 16 : tidy(Math.floor((v + TOLERANCE) * 10) / 10)) });
+export const rulerFineDown = (unit: Unit): Rounding => ({
+  name: unit === 'in' ? 'next 1/16 down' : 'next mm down',
+  apply: (v) =>
+    unit === 'in' ? Math.floor((v + TOLERANCE) * 16) / 16 : tidy(Math.floor((v + TOLERANCE) * 10) / 10),
+});
 
 /** The nearest mark of the fine ruler, 1/16" or 1/2 mm, without the noise √2 leaves in the last bits. */
-export const ontoMark = (value: number, unit: Unit): number => (unit === 'in' ? nearest(1 / 16)(value) : tidy(nearest(0.05)(value)));
+export const ontoMark = (value: number, unit: Unit): number =>
+  unit === 'in' ? nearest(1 / 16)(value) : tidy(nearest(0.05)(value));
 
 /** Lies on a mark of the fine ruler already, so nothing needs rounding. */
 export const isOnRuler = (value: number, unit: Unit): boolean => near(ontoMark(value, unit), value);
@@ -51,7 +60,11 @@ export const leastIn = (inches: number, unit: Unit): number => Math.min(...endsI
 /** The upper end, likewise. */
 export const mostIn = (inches: number, unit: Unit): number => Math.max(...endsIn(inches, unit));
 
-const endsIn = (inches: number, unit: Unit): number[] => [fromInches(inches, unit), ...(['in', 'cm'] as const).map((u) => convertLength(limitIn(inches, u), u, unit))];
+const endsIn = (inches: number, unit: Unit): number[] => [
+  fromInches(inches, unit),
+  ...(['in', 'cm'] as const).map((u) => convertLength(limitIn(inches, u), u, unit)),
+];
 
 /** A limit known in inches, as a figure one would say in the plan's unit: 1/4" or 0.6 cm. */
-export const limitIn = (inches: number, unit: Unit): number => rulerFine(unit).apply(fromInches(inches, unit));
+export const limitIn = (inches: number, unit: Unit): number =>
+  rulerFine(unit).apply(fromInches(inches, unit));

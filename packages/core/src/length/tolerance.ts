@@ -8,10 +8,12 @@ export const near = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERA
 export const atLeast = (a: number, b: number): boolean => a >= b - TOLERANCE;
 
 /** Whole number of `size` that fit in `length`; an exact fit counts, whatever the last bit says. */
-export const howManyFit = (length: number, size: number): number => Math.max(0, Math.floor((length + TOLERANCE) / size));
+export const howManyFit = (length: number, size: number): number =>
+  Math.max(0, Math.floor((length + TOLERANCE) / size));
 
 /** Whole number of `size` needed to cover `length`; an exact cover needs no extra. */
-export const howManyCover = (length: number, size: number): number => Math.max(0, Math.ceil((length - TOLERANCE) / size));
+export const howManyCover = (length: number, size: number): number =>
+  Math.max(0, Math.ceil((length - TOLERANCE) / size));
 
 /** The nearest whole number; a half goes up, whatever the last bit says. */
 export const nearestWhole = (value: number): number => Math.floor(value + 0.5 + TOLERANCE);

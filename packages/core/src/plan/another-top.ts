@@ -16,9 +16,16 @@ export function withEdgeThatFits(plan: Plan): Plan {
 export function forAnotherTop(plan: Plan): Plan {
   const { edge, backing, binding } = plan;
   return withEdgeThatFits({
-    ...plan, measured: [], edge: { ...edge, around: null }, backing: { ...backing, made: null }, binding: { ...binding, start: null },
+    ...plan,
+    measured: [],
+    edge: { ...edge, around: null },
+    backing: { ...backing, made: null },
+    binding: { ...binding, start: null },
   });
 }
 
 /** The plan of another quilt of the same make: nobody has booked its quilting yet. */
-export const asAnotherQuilt = (plan: Plan): Plan => ({ ...plan, quilting: { ...plan.quilting, booking: null } });
+export const asAnotherQuilt = (plan: Plan): Plan => ({
+  ...plan,
+  quilting: { ...plan.quilting, booking: null },
+});

@@ -38,28 +38,64 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
       ...block,
       width: block.width === null ? null : length(block.width),
       height: block.height === null ? null : length(block.height),
-      ...(block.edges ? { edges: { top: length(block.edges.top), bottom: length(block.edges.bottom), left: length(block.edges.left), right: length(block.edges.right) } } : {}),
+      ...(block.edges
+        ? {
+            edges: {
+              top: length(block.edges.top),
+              bottom: length(block.edges.bottom),
+              left: length(block.edges.left),
+              right: length(block.edges.right),
+            },
+          }
+        : {}),
     })),
     setting: setting as Plan['setting'],
-    borders: plan.borders.map((border) => ({ ...border, sides: length(border.sides), ends: length(border.ends), repeat: border.repeat === null ? null : length(border.repeat) })),
+    borders: plan.borders.map((border) => ({
+      ...border,
+      sides: length(border.sides),
+      ends: length(border.ends),
+      repeat: border.repeat === null ? null : length(border.repeat),
+    })),
     measured: plan.measured.map((m) => ({ ...m, width: three(m.width), height: three(m.height) })),
     target: plan.target && convertTarget(plan.target, length),
     ...convertLayers(plan, length),
     ...convertEdge(plan, length),
     // A price of a yard becomes the price of a metre, to the penny.
-    fabrics: plan.fabrics.map((fabric) => ({ ...fabric, usableWidth: length(fabric.usableWidth), price: fabric.price === null ? null : Math.round(100 * fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)) / 100 })),
+    fabrics: plan.fabrics.map((fabric) => ({
+      ...fabric,
+      usableWidth: length(fabric.usableWidth),
+      price:
+        fabric.price === null
+          ? null
+          : Math.round(100 * fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)) / 100,
+    })),
   };
 }
 
 type Convert = (value: number) => number;
 
-function convertLayers({ backing, batting, quilting }: Plan, length: Convert): Pick<Plan, 'backing' | 'batting' | 'quilting'> {
-  const sheet = <T extends { width: number; height: number }>(of: T): T => ({ ...of, width: length(of.width), height: length(of.height) });
+function convertLayers(
+  { backing, batting, quilting }: Plan,
+  length: Convert,
+): Pick<Plan, 'backing' | 'batting' | 'quilting'> {
+  const sheet = <T extends { width: number; height: number }>(of: T): T => ({
+    ...of,
+    width: length(of.width),
+    height: length(of.height),
+  });
   const { made } = backing;
   return {
-    backing: { ...backing, overhang: length(backing.overhang), made: made && { ...sheet(made), diagonals: [length(made.diagonals[0]), length(made.diagonals[1])] } },
+    backing: {
+      ...backing,
+      overhang: length(backing.overhang),
+      made: made && { ...sheet(made), diagonals: [length(made.diagonals[0]), length(made.diagonals[1])] },
+    },
     batting: { ...batting, rollWidth: length(batting.rollWidth), pieces: batting.pieces.map(sheet) },
-    quilting: { ...quilting, spacing: length(quilting.spacing), booking: quilting.booking && sheet(quilting.booking) },
+    quilting: {
+      ...quilting,
+      spacing: length(quilting.spacing),
+      booking: quilting.booking && sheet(quilting.booking),
+    },
   };
 }
 
@@ -67,15 +103,28 @@ function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge
   const { points, scallop, flange } = edge;
   return {
     edge: {
-      ...edge, radius: length(edge.radius), around: edge.around === null ? null : length(edge.around),
+      ...edge,
+      radius: length(edge.radius),
+      around: edge.around === null ? null : length(edge.around),
       scallop: { ...scallop, width: length(scallop.width), depth: length(scallop.depth) },
       flange: { ...flange, visible: length(flange.visible) },
-      points: { ...points, square: length(points.square), overlap: length(points.overlap), opening: length(points.opening) },
+      points: {
+        ...points,
+        square: length(points.square),
+        overlap: length(points.overlap),
+        opening: length(points.opening),
+      },
     },
     binding: {
-      ...binding, stripWidth: length(binding.stripWidth), seam: binding.seam === null ? null : length(binding.seam), start: binding.start === null ? null : length(binding.start),
+      ...binding,
+      stripWidth: length(binding.stripWidth),
+      seam: binding.seam === null ? null : length(binding.seam),
+      start: binding.start === null ? null : length(binding.start),
       flange: binding.flange && { ...binding.flange, visible: length(binding.flange.visible) },
-      leftovers: binding.leftovers.map((piece) => ({ width: length(piece.width), length: length(piece.length) })),
+      leftovers: binding.leftovers.map((piece) => ({
+        width: length(piece.width),
+        length: length(piece.length),
+      })),
     },
   };
 }
@@ -85,10 +134,20 @@ function convertTarget(target: Target, length: Convert): Target {
     case 'size':
       return { ...target, width: length(target.width), height: length(target.height) };
     case 'wall':
-      return { ...target, width: length(target.width), height: length(target.height), free: length(target.free) };
+      return {
+        ...target,
+        width: length(target.width),
+        height: length(target.height),
+        free: length(target.free),
+      };
     case 'bed': {
       const { drop, tuck, depth } = target;
-      return { ...target, drop: { left: length(drop.left), right: length(drop.right), foot: length(drop.foot) }, tuck: length(tuck), depth: depth === null ? null : length(depth) };
+      return {
+        ...target,
+        drop: { left: length(drop.left), right: length(drop.right), foot: length(drop.foot) },
+        tuck: length(tuck),
+        depth: depth === null ? null : length(depth),
+      };
     }
   }
 }

@@ -14,7 +14,10 @@ export const edgeSchema = z.strictObject({
     width: length('The scallop’s width'),
     depth: length('The scallop’s depth'),
     /** The sides that have them; the others are straight. */
-    sides: z.array(oneOf('A scalloped side', SIDES)).min(1, 'At least one side has scallops.').max(SIDES.length),
+    sides: z
+      .array(oneOf('A scalloped side', SIDES))
+      .min(1, 'At least one side has scallops.')
+      .max(SIDES.length),
   }),
   /** All round, measured along the edge with a tape; null while it is computed. */
   around: length('The length all round').nullable(),
@@ -26,7 +29,10 @@ export const edgeSchema = z.strictObject({
     fold: oneOf('The points’ fold', POINT_FOLDS),
     /** Where the difference to a whole number of points goes. */
     spread: oneOf('The difference', ['all', 'last-three']),
-    fabrics: z.array(fabricId).min(1, 'Points need at least one fabric.').max(8, 'Points take at most eight fabrics.'),
+    fabrics: z
+      .array(fabricId)
+      .min(1, 'Points need at least one fabric.')
+      .max(8, 'Points take at most eight fabrics.'),
     order: oneOf('The colours’ order', ['sequence', 'scattered']),
     /** Left unsewn to turn the quilt through. */
     opening: length('The opening'),
@@ -46,7 +52,9 @@ export const bindingSchema = z.strictObject({
   /** A second strip joined along it that shows beside it as a flange; null for a plain binding. */
   flange: z.strictObject({ visible: length('The flange built in'), fabric: fabricId }).nullable(),
   /** Leftover strips to use up, of any width that holds the strip. */
-  leftovers: z.array(z.strictObject({ width: length('The leftover’s width'), length: length('The leftover’s length') })).max(24, 'At most 24 leftovers can be listed.'),
+  leftovers: z
+    .array(z.strictObject({ width: length('The leftover’s width'), length: length('The leftover’s length') }))
+    .max(24, 'At most 24 leftovers can be listed.'),
   /** Along the bottom edge from the left corner, where the binding begins; null for where joins keep farthest from corners. */
   start: length('The binding’s start').nullable(),
 });

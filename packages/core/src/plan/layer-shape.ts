@@ -15,7 +15,11 @@ export const backingSchema = z.strictObject({
   stripe: z.strictObject({ of: oneOf('A stripe', ['fabric', 'blocks']), fabric: fabricId }),
   /** As sewn together and trimmed: both sides, and corner to corner both ways. */
   made: z
-    .strictObject({ width: length('The backing’s width'), height: length('The backing’s height'), diagonals: z.tuple([length('The diagonal'), length('The other diagonal')]) })
+    .strictObject({
+      width: length('The backing’s width'),
+      height: length('The backing’s height'),
+      diagonals: z.tuple([length('The diagonal'), length('The other diagonal')]),
+    })
     .nullable(),
 });
 
@@ -25,7 +29,9 @@ export const battingSchema = z.strictObject({
   colour: oneOf('A batting’s colour', BATTING_COLOURS),
   way: oneOf('A batting’s source', BATTING_CHOICES),
   rollWidth: length('The roll’s width'),
-  pieces: z.array(z.strictObject({ width: length('The piece’s width'), height: length('The piece’s height') })).max(12, 'At most twelve pieces of batting can be listed.'),
+  pieces: z
+    .array(z.strictObject({ width: length('The piece’s width'), height: length('The piece’s height') }))
+    .max(12, 'At most twelve pieces of batting can be listed.'),
 });
 
 /** Who quilts it, how it is marked, and what a finishing service has promised. */
@@ -35,6 +41,13 @@ export const quiltingSchema = z.strictObject({
   spacing: length('The lines’ distance'),
   /** The sizes it was booked at stay with it, so that it can be told when they are no longer the quilt's. */
   booking: z
-    .strictObject({ number: name('The booking', 40), width: length('The booked width'), height: length('The booked height'), price: z.number().min(0), starts: z.iso.date(), ready: z.iso.date() })
+    .strictObject({
+      number: name('The booking', 40),
+      width: length('The booked width'),
+      height: length('The booked height'),
+      price: z.number().min(0),
+      starts: z.iso.date(),
+      ready: z.iso.date(),
+    })
     .nullable(),
 });

@@ -4,7 +4,10 @@ type Migration = (plan: Record<string, unknown>) => Record<string, unknown>;
 type Fields = Record<string, unknown>;
 
 /** Options that version 1 settings did not have, as they were then. */
-const OPTIONS_OF_2: Readonly<Record<string, Fields>> = { sashed: { strips: '1' }, 'on-point': { plainBetween: false } };
+const OPTIONS_OF_2: Readonly<Record<string, Fields>> = {
+  sashed: { strips: '1' },
+  'on-point': { plainBetween: false },
+};
 
 /** By the version each starts from. */
 const MIGRATIONS: Readonly<Record<number, Migration>> = {
@@ -12,11 +15,25 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   1: (plan) => ({
     ...plan,
     borders: Array.isArray(plan['borders'])
-      ? plan['borders'].map(({ width, ...border }: Fields) => ({ sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', cornerFabric: border['fabric'], ...border }))
+      ? plan['borders'].map(({ width, ...border }: Fields) => ({
+          sides: width,
+          ends: width,
+          corners: 'sides-first',
+          cut: 'crosswise',
+          cornerFabric: border['fabric'],
+          ...border,
+        }))
       : plan['borders'],
-    setting: isFields(plan['setting']) ? { ...OPTIONS_OF_2[String(plan['setting']['kind'])], ...plan['setting'] } : plan['setting'],
+    setting: isFields(plan['setting'])
+      ? { ...OPTIONS_OF_2[String(plan['setting']['kind'])], ...plan['setting'] }
+      : plan['setting'],
     fabricFor: isFields(plan['fabricFor'])
-      ? { 'middle-sash': plan['fabricFor']['cornerstone'], plain: plan['fabricFor']['triangle'], frame: plan['fabricFor']['triangle'], ...plan['fabricFor'] }
+      ? {
+          'middle-sash': plan['fabricFor']['cornerstone'],
+          plain: plan['fabricFor']['triangle'],
+          frame: plan['fabricFor']['triangle'],
+          ...plan['fabricFor'],
+        }
       : plan['fabricFor'],
   }),
 
@@ -25,17 +42,44 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   2: (plan) => {
     const fabrics = Array.isArray(plan['fabrics']) ? (plan['fabrics'] as Fields[]) : [];
     const fabricFor = isFields(plan['fabricFor']) ? plan['fabricFor'] : {};
-    const batting = fabrics.some((f) => f['id'] === 'batting') || fabrics.length >= 24 ? [] : [{ id: 'batting', name: 'Batting', colour: '#f3efe2', usableWidth: plan['unit'] === 'cm' ? 220 : 88 }];
+    const batting =
+      fabrics.some((f) => f['id'] === 'batting') || fabrics.length >= 24
+        ? []
+        : [
+            {
+              id: 'batting',
+              name: 'Batting',
+              colour: '#f3efe2',
+              usableWidth: plan['unit'] === 'cm' ? 220 : 88,
+            },
+          ];
     return {
-      places: { turn: 'none', swap: 'none' }, measured: [], measureBy: 'middle', wall: [],
+      places: { turn: 'none', swap: 'none' },
+      measured: [],
+      measureBy: 'middle',
+      wall: [],
       ...plan,
-      pile: Array.isArray(plan['pile']) ? plan['pile'].map((block: Fields, i) => ({ id: `b${i + 1}`, ...block })) : plan['pile'],
-      setting: isFields(plan['setting']) ? { ...OPTIONS_OF_3[String(plan['setting']['kind'])], ...plan['setting'] } : plan['setting'],
-      borders: Array.isArray(plan['borders']) ? plan['borders'].map((border: Fields) => ({ joins: 'diagonal', repeat: null, ...border })) : plan['borders'],
+      pile: Array.isArray(plan['pile'])
+        ? plan['pile'].map((block: Fields, i) => ({ id: `b${i + 1}`, ...block }))
+        : plan['pile'],
+      setting: isFields(plan['setting'])
+        ? { ...OPTIONS_OF_3[String(plan['setting']['kind'])], ...plan['setting'] }
+        : plan['setting'],
+      borders: Array.isArray(plan['borders'])
+        ? plan['borders'].map((border: Fields) => ({ joins: 'diagonal', repeat: null, ...border }))
+        : plan['borders'],
       target: isFields(plan['target']) ? { of: 'size', ...plan['target'] } : plan['target'],
       fabrics: Array.isArray(plan['fabrics']) ? [...fabrics, ...batting] : plan['fabrics'],
       fabricFor: isFields(plan['fabricFor'])
-        ? { 'sash-back': isFields(plan['backing']) ? plan['backing']['fabric'] : fabricFor['sash'], 'sash-batting': batting.length > 0 || fabrics.some((f) => f['id'] === 'batting') ? 'batting' : fabricFor['sash'], coping: fabricFor['plain'], ...fabricFor }
+        ? {
+            'sash-back': isFields(plan['backing']) ? plan['backing']['fabric'] : fabricFor['sash'],
+            'sash-batting':
+              batting.length > 0 || fabrics.some((f) => f['id'] === 'batting')
+                ? 'batting'
+                : fabricFor['sash'],
+            coping: fabricFor['plain'],
+            ...fabricFor,
+          }
         : plan['fabricFor'],
     };
   },
@@ -47,21 +91,65 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     const binding = isFields(plan['binding']) ? plan['binding'] : {};
     const inches = plan['unit'] !== 'cm';
     const known = fabrics.some((f) => f['id'] === 'wide-back');
-    const wide = known || fabrics.length >= 24 ? [] : [{ id: 'wide-back', name: 'Wide backing', colour: '#a9b8a4', usableWidth: inches ? 104 : 260, price: null }];
+    const wide =
+      known || fabrics.length >= 24
+        ? []
+        : [
+            {
+              id: 'wide-back',
+              name: 'Wide backing',
+              colour: '#a9b8a4',
+              usableWidth: inches ? 104 : 260,
+              price: null,
+            },
+          ];
     return {
       batting: { fibre: 'cotton', colour: 'natural', way: 'best', rollWidth: inches ? 96 : 240, pieces: [] },
       quilting: { by: 'home', marking: 'grid', spacing: inches ? 3 : 8, booking: null },
       edge: {
-        shape: 'square', corners: 'all', radius: inches ? 6 : 15, scallop: inches ? { width: 6, depth: 1 } : { width: 15, depth: 2.5 }, around: null, finishes: ['binding'],
+        shape: 'square',
+        corners: 'all',
+        radius: inches ? 6 : 15,
+        scallop: inches ? { width: 6, depth: 1 } : { width: 15, depth: 2.5 },
+        around: null,
+        finishes: ['binding'],
         flange: { visible: inches ? 0.25 : 0.5, fabric: binding['fabric'] },
-        points: { square: inches ? 4 : 10, overlap: inches ? 0.25 : 0.5, fold: 'nested', spread: 'all', fabrics: [binding['fabric']], order: 'sequence', opening: inches ? 6 : 15, seed: 1 },
+        points: {
+          square: inches ? 4 : 10,
+          overlap: inches ? 0.25 : 0.5,
+          fold: 'nested',
+          spread: 'all',
+          fabrics: [binding['fabric']],
+          order: 'sequence',
+          opening: inches ? 6 : 15,
+          seed: 1,
+        },
       },
       ...plan,
       backing: isFields(plan['backing'])
-        ? { wide: known || wide.length > 0 ? 'wide-back' : backing['fabric'], way: 'best', oneWay: false, stripe: { of: 'fabric', fabric: backing['fabric'] }, made: null, ...backing }
+        ? {
+            wide: known || wide.length > 0 ? 'wide-back' : backing['fabric'],
+            way: 'best',
+            oneWay: false,
+            stripe: { of: 'fabric', fabric: backing['fabric'] },
+            made: null,
+            ...backing,
+          }
         : plan['backing'],
-      binding: isFields(plan['binding']) ? { fold: 'double', grain: 'straight', school: 'plus-ten', flange: null, leftovers: [], start: null, ...binding } : plan['binding'],
-      fabrics: Array.isArray(plan['fabrics']) ? [...fabrics.map((f) => ({ price: null, ...f })), ...wide] : plan['fabrics'],
+      binding: isFields(plan['binding'])
+        ? {
+            fold: 'double',
+            grain: 'straight',
+            school: 'plus-ten',
+            flange: null,
+            leftovers: [],
+            start: null,
+            ...binding,
+          }
+        : plan['binding'],
+      fabrics: Array.isArray(plan['fabrics'])
+        ? [...fabrics.map((f) => ({ price: null, ...f })), ...wide]
+        : plan['fabrics'],
     };
   },
 
@@ -74,10 +162,26 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
       squaring: inches ? 0.5 : 1,
       ...plan,
       backing: isFields(plan['backing']) ? backing : plan['backing'],
-      edge: isFields(plan['edge']) ? { ...edge, scallop: isFields(edge['scallop']) ? { sides: ['top', 'right', 'bottom', 'left'], ...edge['scallop'] } : edge['scallop'] } : plan['edge'],
+      edge: isFields(plan['edge'])
+        ? {
+            ...edge,
+            scallop: isFields(edge['scallop'])
+              ? { sides: ['top', 'right', 'bottom', 'left'], ...edge['scallop'] }
+              : edge['scallop'],
+          }
+        : plan['edge'],
       binding: isFields(plan['binding']) ? { seam: null, ...plan['binding'] } : plan['binding'],
       fabrics: Array.isArray(plan['fabrics'])
-        ? plan['fabrics'].map((f: unknown) => (isFields(f) ? { direction: oneWay === true && f['id'] === backing['fabric'] ? 'one-way' : 'none', alike: false, shrinkage: 0, ...f } : f))
+        ? plan['fabrics'].map((f: unknown) =>
+            isFields(f)
+              ? {
+                  direction: oneWay === true && f['id'] === backing['fabric'] ? 'one-way' : 'none',
+                  alike: false,
+                  shrinkage: 0,
+                  ...f,
+                }
+              : f,
+          )
         : plan['fabrics'],
     };
   },
@@ -90,7 +194,8 @@ const OPTIONS_OF_3: Readonly<Record<string, Fields>> = {
   framed: { frame: 'exact', triangles: 'trade' },
 };
 
-const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Applies every step from the document's own version upward. Shapes are checked afterwards, by the schema. */
 export function migratePlan(raw: { schemaVersion: number }, migrations = MIGRATIONS): unknown {

@@ -6,5 +6,8 @@ import type { Plan } from './shape.ts';
 export function plannedSize({ setting, grid, block, borders }: Plan): { width: number; height: number } {
   const { extent } = settingOf(setting.kind);
   const { sides, ends } = borderTotals(borders);
-  return { width: extent('across', grid.across, block.width, setting) + 2 * sides, height: extent('down', grid.down, block.height, setting) + 2 * ends };
+  return {
+    width: extent('across', grid.across, block.width, setting) + 2 * sides,
+    height: extent('down', grid.down, block.height, setting) + 2 * ends,
+  };
 }

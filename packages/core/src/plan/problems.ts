@@ -31,7 +31,10 @@ export function planProblems(plan: Plan): Problem[] {
     const least = limitIn(range.least, unit);
     const most = limitIn(range.most, unit);
     if (atLeast(value, leastIn(range.least, unit)) && atLeast(mostIn(range.most, unit), value)) return;
-    say(path, `${range.what} of ${formatWithUnit(value, unit)} cannot be right: it lies between ${formatWithUnit(least, unit)} and ${formatWithUnit(most, unit)}.`);
+    say(
+      path,
+      `${range.what} of ${formatWithUnit(value, unit)} cannot be right: it lies between ${formatWithUnit(least, unit)} and ${formatWithUnit(most, unit)}.`,
+    );
   };
 
   within(['seam'], plan.seam, RANGES.seam);
@@ -44,23 +47,33 @@ export function planProblems(plan: Plan): Problem[] {
     }
   }
   plan.pile.forEach((block, i) => {
-    for (const side of ['width', 'height'] as const) if (block[side] !== null) within(['pile', i, side], block[side], RANGES.measured);
-    if (block.edges) for (const [edge, value] of Object.entries(block.edges)) within(['pile', i, 'edges', edge], value, RANGES.measured);
+    for (const side of ['width', 'height'] as const)
+      if (block[side] !== null) within(['pile', i, side], block[side], RANGES.measured);
+    if (block.edges)
+      for (const [edge, value] of Object.entries(block.edges))
+        within(['pile', i, 'edges', edge], value, RANGES.measured);
   });
   problems.push(...pileProblems(plan));
-  if (plan.borders.length > BORDER_LIMIT) say(['borders'], `A plan holds at most ${BORDER_LIMIT} borders; this one has ${plan.borders.length}.`);
+  if (plan.borders.length > BORDER_LIMIT)
+    say(['borders'], `A plan holds at most ${BORDER_LIMIT} borders; this one has ${plan.borders.length}.`);
   plan.borders.forEach((border, i) => {
     within(['borders', i, 'sides'], border.sides, RANGES.border);
     within(['borders', i, 'ends'], border.ends, RANGES.border);
     if (border.repeat !== null) within(['borders', i, 'repeat'], border.repeat, RANGES.repeat);
   });
   plan.measured.forEach((measured, i) => {
-    if (measured.borders < 0 || measured.borders > plan.borders.length) say(['measured', i, 'borders'], `The quilt was measured with ${measured.borders} borders on, and the plan has ${plan.borders.length}.`);
-    for (const side of ['width', 'height'] as const) measured[side].forEach((value, place) => within(['measured', i, side, place], value, RANGES.top));
+    if (measured.borders < 0 || measured.borders > plan.borders.length)
+      say(
+        ['measured', i, 'borders'],
+        `The quilt was measured with ${measured.borders} borders on, and the plan has ${plan.borders.length}.`,
+      );
+    for (const side of ['width', 'height'] as const)
+      measured[side].forEach((value, place) => within(['measured', i, side, place], value, RANGES.top));
   });
   if (plan.target?.of === 'bed') {
     const { drop, tuck, depth } = plan.target;
-    for (const side of ['left', 'right', 'foot'] as const) within(['target', 'drop', side], drop[side], RANGES.drop);
+    for (const side of ['left', 'right', 'foot'] as const)
+      within(['target', 'drop', side], drop[side], RANGES.drop);
     within(['target', 'tuck'], tuck, RANGES.drop);
     if (depth !== null) within(['target', 'depth'], depth, RANGES.depth);
   } else if (plan.target) {
@@ -70,12 +83,23 @@ export function planProblems(plan: Plan): Problem[] {
   }
   layerLengths(plan).forEach((args) => within(...args));
   edgeLengths(plan).forEach((args) => within(...args));
-  plan.fabrics.forEach((fabric, i) => within(['fabrics', i, 'usableWidth'], fabric.usableWidth, RANGES.usable));
+  plan.fabrics.forEach((fabric, i) =>
+    within(['fabrics', i, 'usableWidth'], fabric.usableWidth, RANGES.usable),
+  );
 
   problems.push(...fabricProblems(plan));
   // A setting judges its own options only against blocks that make sense.
   if (problems.length === 0) {
-    problems.push(...settingOf(plan.setting.kind).refusals({ unit, block: plan.block, grid: plan.grid, options: plan.setting, seam: plan.seam }), ...finishRefusals(plan));
+    problems.push(
+      ...settingOf(plan.setting.kind).refusals({
+        unit,
+        block: plan.block,
+        grid: plan.grid,
+        options: plan.setting,
+        seam: plan.seam,
+      }),
+      ...finishRefusals(plan),
+    );
   }
   // An edge is judged against a size that there is.
   if (problems.length === 0) problems.push(...shapeRefusals(plan, plannedSize(plan)));
@@ -87,13 +111,21 @@ function pileProblems({ pile, wall }: Plan): Problem[] {
   const problems: Problem[] = [];
   const known = new Set<string>();
   pile.forEach((block, i) => {
-    if (known.has(block.id)) problems.push({ path: ['pile', i, 'id'], message: `Two blocks share the id “${block.id}”: give each its own.` });
+    if (known.has(block.id))
+      problems.push({
+        path: ['pile', i, 'id'],
+        message: `Two blocks share the id “${block.id}”: give each its own.`,
+      });
     known.add(block.id);
   });
   const laid = new Set<string>();
   wall.forEach(({ block }, i) => {
     if (block === null) return;
-    if (laid.has(block)) problems.push({ path: ['wall', i, 'block'], message: `The block with the id “${block}” lies in two places of the wall.` });
+    if (laid.has(block))
+      problems.push({
+        path: ['wall', i, 'block'],
+        message: `The block with the id “${block}” lies in two places of the wall.`,
+      });
     laid.add(block);
   });
   return problems;
@@ -104,12 +136,20 @@ function fabricProblems(plan: Plan): Problem[] {
   const problems: Problem[] = [];
   const known = new Set<string>();
   plan.fabrics.forEach((fabric, i) => {
-    if (known.has(fabric.id)) problems.push({ path: ['fabrics', i, 'id'], message: `Two fabrics share the id “${fabric.id}”: give each its own.` });
+    if (known.has(fabric.id))
+      problems.push({
+        path: ['fabrics', i, 'id'],
+        message: `Two fabrics share the id “${fabric.id}”: give each its own.`,
+      });
     known.add(fabric.id);
   });
   for (const use of fabricUses(plan)) {
     const id = fabricFor(plan, use);
-    if (!known.has(id)) problems.push({ path: fabricUsePath(use), message: `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.` });
+    if (!known.has(id))
+      problems.push({
+        path: fabricUsePath(use),
+        message: `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.`,
+      });
   }
   return problems;
 }

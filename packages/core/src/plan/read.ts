@@ -4,7 +4,8 @@ import type { Problem } from './problems.ts';
 import { planSchema } from './schema.ts';
 import { type Plan, SCHEMA_VERSION } from './shape.ts';
 
-export type ReadPlan = { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type ReadPlan =
+  { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /**
  * Reads a plan from outside (a file, the network, the database): brings an older version up, checks
@@ -12,11 +13,22 @@ export type ReadPlan = { readonly ok: true; readonly plan: Plan } | { readonly o
  */
 export function readPlan(raw: unknown): ReadPlan {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
-    return { ok: false, problems: [{ path: [], message: 'This is not a quilt plan: a plan file holds one object.' }] };
+    return {
+      ok: false,
+      problems: [{ path: [], message: 'This is not a quilt plan: a plan file holds one object.' }],
+    };
   }
   const version = (raw as { schemaVersion?: unknown }).schemaVersion;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
-    return { ok: false, problems: [{ path: ['schemaVersion'], message: 'This is not a quilt plan, or it does not say its schemaVersion.' }] };
+    return {
+      ok: false,
+      problems: [
+        {
+          path: ['schemaVersion'],
+          message: 'This is not a quilt plan, or it does not say its schemaVersion.',
+        },
+      ],
+    };
   }
   if (version > SCHEMA_VERSION) {
     const message = `This plan was made by a newer version of the program (plan version ${version}; this one reads up to ${SCHEMA_VERSION}). Update first, then open it again.`;
@@ -30,7 +42,10 @@ export function readPlan(raw: unknown): ReadPlan {
 function problemOf(issue: z.core.$ZodIssue): Problem {
   const path = issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step));
   if (issue.code === 'unrecognized_keys') {
-    return { path, message: `“${issue.keys.join('”, “')}” is not part of a plan here. Check the spelling or take it out.` };
+    return {
+      path,
+      message: `“${issue.keys.join('”, “')}” is not part of a plan here. Check the spelling or take it out.`,
+    };
   }
   return { path, message: issue.message };
 }

@@ -6,5 +6,6 @@ import { planShape } from './shape.ts';
  * how they go together, each fault with its place and in the quilter's words.
  */
 export const planSchema = planShape.superRefine((plan, context) => {
-  for (const problem of planProblems(plan)) context.addIssue({ code: 'custom', path: [...problem.path], message: problem.message });
+  for (const problem of planProblems(plan))
+    context.addIssue({ code: 'custom', path: [...problem.path], message: problem.message });
 });

@@ -26,7 +26,10 @@ const pileBlockSchema = z.strictObject({
   kind: z.string().max(60).optional(),
   face: z.enum(FACE_NAMES, `A drawn face is one of: ${FACE_NAMES.join(', ')}.`).optional(),
   /** Id of a picture on the server. */
-  picture: z.string().regex(/^[0-9a-z-]{8,40}$/, 'A picture is named by its id.').optional(),
+  picture: z
+    .string()
+    .regex(/^[0-9a-z-]{8,40}$/, 'A picture is named by its id.')
+    .optional(),
   /** Main colours, the most of it first. */
   colours: z.array(colour).max(3).optional(),
   /** Of a picture: the colour along its edge, which is what a sash lies beside. */
@@ -41,7 +44,14 @@ const pileBlockSchema = z.strictObject({
   width: length('The measured width').nullable(),
   height: length('The measured height').nullable(),
   /** Measured at its four edges too: along the top and bottom, the left and right. */
-  edges: z.strictObject({ top: length('The width along the top'), bottom: length('The width along the bottom'), left: length('The height along the left'), right: length('The height along the right') }).optional(),
+  edges: z
+    .strictObject({
+      top: length('The width along the top'),
+      bottom: length('The width along the bottom'),
+      left: length('The height along the left'),
+      right: length('The height along the right'),
+    })
+    .optional(),
   /** What its verdict asked for has been done. */
   settled: z.boolean().optional(),
 });
@@ -49,7 +59,10 @@ const pileBlockSchema = z.strictObject({
 /** One place of the wall: the block lying there by its id, turned by quarters to the right, and whether it stays. */
 const wallPlaceSchema = z.strictObject({
   block: z.string().nullable(),
-  turn: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], 'A block is turned by 0, 1, 2 or 3 quarters.'),
+  turn: z.union(
+    [z.literal(0), z.literal(1), z.literal(2), z.literal(3)],
+    'A block is turned by 0, 1, 2 or 3 quarters.',
+  ),
   locked: z.boolean(),
 });
 
@@ -60,13 +73,20 @@ const fabricSchema = z.strictObject({
   /** Usable width, selvages off. */
   usableWidth: length('The usable width'),
   /** What a yard, or a metre, of it costs; null where nobody has said. */
-  price: z.number('A price is a plain number.').min(0, 'A price is not less than nothing.').max(1000, 'A price above 1000 cannot be right.').nullable(),
+  price: z
+    .number('A price is a plain number.')
+    .min(0, 'A price is not less than nothing.')
+    .max(1000, 'A price above 1000 cannot be right.')
+    .nullable(),
   /** Which way its print runs along the selvage: none, one way up, or stripes that have no up. */
   direction: oneOf('A fabric’s direction', CLOTH_DIRECTIONS),
   /** Both sides look alike, as of a batik or a solid. */
   alike: z.boolean('Say whether both sides of a fabric look alike: true or false.'),
   /** Of its length, in the wash before it is cut; per cent, 0 for cloth that is not washed first. */
-  shrinkage: z.number('Shrinkage is a plain number of per cent.').min(0, 'Shrinkage is not less than nothing.').max(20, 'Shrinkage above 20 per cent cannot be right.'),
+  shrinkage: z
+    .number('Shrinkage is a plain number of per cent.')
+    .min(0, 'Shrinkage is not less than nothing.')
+    .max(20, 'Shrinkage above 20 per cent cannot be right.'),
 });
 
 /** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
@@ -84,7 +104,8 @@ const borderSchema = z.strictObject({
   cornerFabric: fabricId,
 });
 
-const three = (what: string) => z.tuple([length(what), length(what), length(what)], `${what} is measured in three places.`);
+const three = (what: string) =>
+  z.tuple([length(what), length(what), length(what)], `${what} is measured in three places.`);
 
 /** What the top measured, raw edge to raw edge, with so many borders on: at each edge and across the middle, both ways. */
 const measuredSchema = z.strictObject({
@@ -94,20 +115,37 @@ const measuredSchema = z.strictObject({
 });
 
 /** What the quilt should come to: a size, a bed with what hangs over it, or a wall with what stays free round it. */
-const targetSchema = z.discriminatedUnion('of', [
-  z.strictObject({ of: z.literal('size'), width: length('The target width'), height: length('The target height') }),
-  z.strictObject({
-    of: z.literal('bed'),
-    bed: z.enum(BED_IDS, 'This bed is not in the list.'),
-    /** Below the mattress's top edge. */
-    drop: z.strictObject({ left: length('The drop at the left'), right: length('The drop at the right'), foot: length('The drop at the foot') }),
-    /** Added at the head, to fold under and over pillows. */
-    tuck: length('The pillow tuck'),
-    /** Of the mattress; null when it does not matter. */
-    depth: length('The mattress’s depth').nullable(),
-  }),
-  z.strictObject({ of: z.literal('wall'), width: length('The wall’s width'), height: length('The wall’s height'), free: length('What stays free') }),
-], 'A target is of a "size", a "bed" or a "wall".');
+const targetSchema = z.discriminatedUnion(
+  'of',
+  [
+    z.strictObject({
+      of: z.literal('size'),
+      width: length('The target width'),
+      height: length('The target height'),
+    }),
+    z.strictObject({
+      of: z.literal('bed'),
+      bed: z.enum(BED_IDS, 'This bed is not in the list.'),
+      /** Below the mattress's top edge. */
+      drop: z.strictObject({
+        left: length('The drop at the left'),
+        right: length('The drop at the right'),
+        foot: length('The drop at the foot'),
+      }),
+      /** Added at the head, to fold under and over pillows. */
+      tuck: length('The pillow tuck'),
+      /** Of the mattress; null when it does not matter. */
+      depth: length('The mattress’s depth').nullable(),
+    }),
+    z.strictObject({
+      of: z.literal('wall'),
+      width: length('The wall’s width'),
+      height: length('The wall’s height'),
+      free: length('What stays free'),
+    }),
+  ],
+  'A target is of a "size", a "bed" or a "wall".',
+);
 
 /**
  * The shape of a plan: everything the quilter decided or measured, and nothing that can be worked
@@ -123,7 +161,9 @@ export const planShape = z.strictObject({
   block: z.strictObject({ width: length('The block’s width'), height: length('The block’s height') }),
   pile: z.array(pileBlockSchema).max(PILE_LIMIT, `A pile holds at most ${PILE_LIMIT} blocks.`),
   /** Laid out on the wall, place by place; empty while blocks lie in the pile’s order. Places beyond its end are filled from what is left of the pile. */
-  wall: z.array(wallPlaceSchema, 'The wall is a list of places; empty while nothing is laid out.').max(PILE_LIMIT, `A wall has at most ${PILE_LIMIT} places.`),
+  wall: z
+    .array(wallPlaceSchema, 'The wall is a list of places; empty while nothing is laid out.')
+    .max(PILE_LIMIT, `A wall has at most ${PILE_LIMIT} places.`),
   grid: z.strictObject({ across: whole('Blocks across'), down: whole('Blocks down') }),
   setting: settingOptionsSchema,
   borders: z.array(borderSchema),
@@ -134,15 +174,26 @@ export const planShape = z.strictObject({
   }),
   /** Latest last; one for each number of borders on. */
   measured: z.array(measuredSchema).max(7, 'There are more measurements than borders.'),
-  measureBy: z.enum(['middle', 'average'], 'Borders are cut by the "middle" measurement or the "average" of three.'),
+  measureBy: z.enum(
+    ['middle', 'average'],
+    'Borders are cut by the "middle" measurement or the "average" of three.',
+  ),
   target: targetSchema.nullable(),
   backing: backingSchema,
   batting: battingSchema,
   quilting: quiltingSchema,
   edge: edgeSchema,
   binding: bindingSchema,
-  fabrics: z.array(fabricSchema).min(1, 'A plan needs at least one fabric.').max(24, 'A plan holds at most 24 fabrics.'),
-  fabricFor: z.strictObject(Object.fromEntries(SETTING_FABRICS.map((use) => [use, fabricId])) as Record<SettingFabric, typeof fabricId>),
+  fabrics: z
+    .array(fabricSchema)
+    .min(1, 'A plan needs at least one fabric.')
+    .max(24, 'A plan holds at most 24 fabrics.'),
+  fabricFor: z.strictObject(
+    Object.fromEntries(SETTING_FABRICS.map((use) => [use, fabricId])) as Record<
+      SettingFabric,
+      typeof fabricId
+    >,
+  ),
 });
 
 export type Plan = z.infer<typeof planShape>;

@@ -6,8 +6,21 @@ import { type Plan, SCHEMA_VERSION } from './shape.ts';
 
 /** Fabrics of a new quilt: our own palette, named for what they do; triangles, borders and binding each have their own. */
 const startFabrics = (unit: Unit): Plan['fabrics'] => {
-  const cloth = (id: string, name: string, colour: string, usableWidth: number = USUAL.usable[unit]): Plan['fabrics'][number] =>
-    ({ id, name, colour, usableWidth, price: null, direction: 'none', alike: false, shrinkage: 0 });
+  const cloth = (
+    id: string,
+    name: string,
+    colour: string,
+    usableWidth: number = USUAL.usable[unit],
+  ): Plan['fabrics'][number] => ({
+    id,
+    name,
+    colour,
+    usableWidth,
+    price: null,
+    direction: 'none',
+    alike: false,
+    shrinkage: 0,
+  });
   return [
     cloth('sash', 'Sash', '#efe3cb'),
     cloth('accent', 'Accent', '#c4532f'),
@@ -22,38 +35,125 @@ const startFabrics = (unit: Unit): Plan['fabrics'] => {
 
 /** A border as it begins: butted, sides first, cut across the fabric. */
 export const startBorder = (width: number, fabric: string): Plan['borders'][number] => ({
-  sides: width, ends: width, corners: 'sides-first', cut: 'crosswise', joins: 'diagonal', repeat: null, fabric, cornerFabric: fabric,
+  sides: width,
+  ends: width,
+  corners: 'sides-first',
+  cut: 'crosswise',
+  joins: 'diagonal',
+  repeat: null,
+  fabric,
+  cornerFabric: fabric,
 });
 
 /** Layers as they begin: the best way of backing, cotton batting, a grid quilted at home. */
-export const startLayers = (unit: Unit, back: string, wide: string): Pick<Plan, 'backing' | 'batting' | 'quilting'> => ({
-  backing: { overhang: USUAL.overhang[unit], fabric: back, wide, way: 'best', stripe: { of: 'fabric', fabric: back }, made: null },
-  batting: { fibre: 'cotton', colour: 'natural', way: 'best', rollWidth: USUAL.battingRoll[unit], pieces: [] },
+export const startLayers = (
+  unit: Unit,
+  back: string,
+  wide: string,
+): Pick<Plan, 'backing' | 'batting' | 'quilting'> => ({
+  backing: {
+    overhang: USUAL.overhang[unit],
+    fabric: back,
+    wide,
+    way: 'best',
+    stripe: { of: 'fabric', fabric: back },
+    made: null,
+  },
+  batting: {
+    fibre: 'cotton',
+    colour: 'natural',
+    way: 'best',
+    rollWidth: USUAL.battingRoll[unit],
+    pieces: [],
+  },
   quilting: { by: 'home', marking: 'grid', spacing: USUAL.quiltingLines[unit], booking: null },
 });
 
 /** An edge as it begins: square corners and a double-fold binding, straight grain; flange and points ready to be chosen. */
 export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan, 'edge' | 'binding'> => ({
   edge: {
-    shape: 'square', corners: 'all', radius: USUAL.cornerRadius[unit],
-    scallop: { width: USUAL.scallopWidth[unit], depth: USUAL.scallopDepth[unit], sides: [...SIDES] }, around: null, finishes: ['binding'],
+    shape: 'square',
+    corners: 'all',
+    radius: USUAL.cornerRadius[unit],
+    scallop: { width: USUAL.scallopWidth[unit], depth: USUAL.scallopDepth[unit], sides: [...SIDES] },
+    around: null,
+    finishes: ['binding'],
     flange: { visible: USUAL.flange[unit], fabric: accent },
     points: {
-      square: USUAL.pointSquare[unit], overlap: USUAL.pointOverlap[unit], fold: 'nested', spread: 'all', fabrics: [accent], order: 'sequence',
-      opening: USUAL.pointOpening[unit], seed: 1,
+      square: USUAL.pointSquare[unit],
+      overlap: USUAL.pointOverlap[unit],
+      fold: 'nested',
+      spread: 'all',
+      fabrics: [accent],
+      order: 'sequence',
+      opening: USUAL.pointOpening[unit],
+      seed: 1,
     },
   },
-  binding: { stripWidth: USUAL.bindingStrip[unit], fabric, fold: 'double', grain: 'straight', school: 'plus-ten', seam: null, flange: null, leftovers: [], start: null },
+  binding: {
+    stripWidth: USUAL.bindingStrip[unit],
+    fabric,
+    fold: 'double',
+    grain: 'straight',
+    school: 'plus-ten',
+    seam: null,
+    flange: null,
+    leftovers: [],
+    start: null,
+  },
 });
 
 /** Starting points offered for a new quilt, each a real job with everyday figures. */
 export const STARTS = [
-  { id: 'sashed-sampler', name: 'Sashed sampler', unit: 'in', block: 12, across: 3, down: 4, setting: 'sashed', borders: [4] },
-  { id: 'edge-to-edge-throw', name: 'Edge-to-edge throw', unit: 'in', block: 9, across: 6, down: 7, setting: 'edge-to-edge', borders: [3] },
-  { id: 'on-point-cot', name: 'On-point cot quilt', unit: 'in', block: 8, across: 3, down: 4, setting: 'on-point', borders: [] },
-  { id: 'metric-sashed', name: 'Metric, sashed', unit: 'cm', block: 25, across: 5, down: 6, setting: 'sashed', borders: [10] },
+  {
+    id: 'sashed-sampler',
+    name: 'Sashed sampler',
+    unit: 'in',
+    block: 12,
+    across: 3,
+    down: 4,
+    setting: 'sashed',
+    borders: [4],
+  },
+  {
+    id: 'edge-to-edge-throw',
+    name: 'Edge-to-edge throw',
+    unit: 'in',
+    block: 9,
+    across: 6,
+    down: 7,
+    setting: 'edge-to-edge',
+    borders: [3],
+  },
+  {
+    id: 'on-point-cot',
+    name: 'On-point cot quilt',
+    unit: 'in',
+    block: 8,
+    across: 3,
+    down: 4,
+    setting: 'on-point',
+    borders: [],
+  },
+  {
+    id: 'metric-sashed',
+    name: 'Metric, sashed',
+    unit: 'cm',
+    block: 25,
+    across: 5,
+    down: 6,
+    setting: 'sashed',
+    borders: [10],
+  },
 ] as const satisfies readonly {
-  id: string; name: string; unit: Unit; block: number; across: number; down: number; setting: SettingKind; borders: readonly number[];
+  id: string;
+  name: string;
+  unit: Unit;
+  block: number;
+  across: number;
+  down: number;
+  setting: SettingKind;
+  borders: readonly number[];
 }[];
 
 export type StartId = (typeof STARTS)[number]['id'];
@@ -80,6 +180,16 @@ export function startPlan(id: StartId): Plan {
     ...startLayers(start.unit, 'back', 'wide-back'),
     ...startEdge(start.unit, 'binding', 'accent'),
     fabrics: startFabrics(start.unit),
-    fabricFor: { sash: 'sash', 'middle-sash': 'accent', 'sash-back': 'back', 'sash-batting': 'batting', coping: 'sash', cornerstone: 'accent', triangle: 'triangle', plain: 'sash', frame: 'triangle' },
+    fabricFor: {
+      sash: 'sash',
+      'middle-sash': 'accent',
+      'sash-back': 'back',
+      'sash-batting': 'batting',
+      coping: 'sash',
+      cornerstone: 'accent',
+      triangle: 'triangle',
+      plain: 'sash',
+      frame: 'triangle',
+    },
   };
 }

@@ -20,7 +20,10 @@ export interface Headway {
  *
  * @param judged the plan's pile, where it has been judged already
  */
-export function progressOf(plan: Plan, judged: Pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value)): Headway {
+export function progressOf(
+  plan: Plan,
+  judged: Pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value),
+): Headway {
   const { pile, measured, borders, backing, quilting, wall } = plan;
   const { needed } = judged;
   const open = [...judged.small, ...judged.large, ...judged.crooked].filter((block) => !block.settled);

@@ -19,7 +19,11 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
   options,
   start: () => ({ kind: 'alternate' }),
   fields: [],
-  blocksNeeded: (grid) => countOf(blocksOf(grid), `Every other of ${grid.across} × ${grid.down} places, a block first: ${blocksOf(grid)}`),
+  blocksNeeded: (grid) =>
+    countOf(
+      blocksOf(grid),
+      `Every other of ${grid.across} × ${grid.down} places, a block first: ${blocksOf(grid)}`,
+    ),
   extent: (_, count, size) => count * size,
   pieceCount: ({ across, down }) => across * down,
   refusals: () => [],
@@ -30,23 +34,58 @@ export const alternate: Setting<'alternate', z.infer<typeof options>> = {
     let place = 0;
     for (let row = 0; row < down; row++) {
       for (let column = 0; column < across; column++) {
-        const outline = rectangle(origin.x + column * block.width, origin.y + row * block.height, block.width, block.height);
+        const outline = rectangle(
+          origin.x + column * block.width,
+          origin.y + row * block.height,
+          block.width,
+          block.height,
+        );
         // Blocks meet one another corner to corner here: their own rows slant.
-        if ((row + column) % 2 === 0) pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++, spot: slanting(column + 1, row + 1) });
+        if ((row + column) % 2 === 0)
+          pieces.push({
+            id: `block-${row}-${column}`,
+            part: 'block',
+            outline,
+            place: place++,
+            spot: slanting(column + 1, row + 1),
+          });
         else pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
       }
     }
     const plain = across * down - blocksOf(grid);
-    const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: alternate.blocksNeeded(grid, chosen) }];
+    const parts: SettingPart[] = [
+      {
+        key: 'block',
+        role: 'block',
+        name: 'Blocks',
+        grain: 'square-to-edge',
+        count: alternate.blocksNeeded(grid, chosen),
+      },
+    ];
     if (plain > 0) {
-      parts.push({ key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'square-to-edge', count: countOf(plain, `${across} × ${down} places less ${blocksOf(grid)} blocks = ${plain}`) });
+      parts.push({
+        key: 'plain',
+        role: 'plain-block',
+        name: 'Plain blocks',
+        grain: 'square-to-edge',
+        count: countOf(plain, `${across} × ${down} places less ${blocksOf(grid)} blocks = ${plain}`),
+      });
     }
     return {
-      width: lengthOf(across * block.width, `${across} places × ${show(block.width)} = ${show(across * block.width)}`),
-      height: lengthOf(down * block.height, `${down} places × ${show(block.height)} = ${show(down * block.height)}`),
+      width: lengthOf(
+        across * block.width,
+        `${across} places × ${show(block.width)} = ${show(across * block.width)}`,
+      ),
+      height: lengthOf(
+        down * block.height,
+        `${down} places × ${show(block.height)} = ${show(down * block.height)}`,
+      ),
       parts,
       pieces,
-      bands: { across: evenTape(across, block.width, origin.x), down: evenTape(down, block.height, origin.y) },
+      bands: {
+        across: evenTape(across, block.width, origin.x),
+        down: evenTape(down, block.height, origin.y),
+      },
     };
   },
 };

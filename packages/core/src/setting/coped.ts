@@ -11,7 +11,10 @@ const options = z.strictObject({
   kind: z.literal('coped'),
   /** Finished width of the smaller blocks; the larger are the plan's block. */
   small: z.number('The width of the smaller blocks is missing.'),
-  places: z.enum(['odd', 'rows', 'columns'], 'The smaller blocks take every other place ("odd"), row ("rows") or column ("columns").'),
+  places: z.enum(
+    ['odd', 'rows', 'columns'],
+    'The smaller blocks take every other place ("odd"), row ("rows") or column ("columns").',
+  ),
   coping: z.enum(['exact', 'generous'], 'Coping strips are cut "exact" or "generous".'),
 });
 type CopedOptions = z.infer<typeof options>;
@@ -23,7 +26,11 @@ const isSmall = (row: number, column: number, { places }: CopedOptions): boolean
   (places === 'odd' ? row + column : places === 'rows' ? row : column) % 2 === 1;
 
 const smallIn = ({ across, down }: Grid, { places }: CopedOptions): number =>
-  places === 'odd' ? Math.floor((across * down) / 2) : places === 'rows' ? Math.floor(down / 2) * across : Math.floor(across / 2) * down;
+  places === 'odd'
+    ? Math.floor((across * down) / 2)
+    : places === 'rows'
+      ? Math.floor(down / 2) * across
+      : Math.floor(across / 2) * down;
 
 /**
  * Blocks of two sizes: each smaller one is framed with four coping strips up to the larger, two at its
@@ -39,14 +46,34 @@ export const coped: Setting<'coped', CopedOptions> = {
   start: (unit) => ({ kind: 'coped', small: unit === 'in' ? 8 : 20, places: 'odd', coping: 'exact' }),
   fields: [
     { key: 'small', label: 'Smaller blocks, finished', type: 'length' },
-    { key: 'places', label: 'Smaller blocks in', type: 'choice', choices: [{ value: 'odd', label: 'Every other place' }, { value: 'rows', label: 'Every other row' }, { value: 'columns', label: 'Every other column' }] },
-    { key: 'coping', label: 'Coping strips', type: 'choice', choices: [{ value: 'exact', label: 'Cut to size' }, { value: 'generous', label: 'Generous, then trimmed' }] },
+    {
+      key: 'places',
+      label: 'Smaller blocks in',
+      type: 'choice',
+      choices: [
+        { value: 'odd', label: 'Every other place' },
+        { value: 'rows', label: 'Every other row' },
+        { value: 'columns', label: 'Every other column' },
+      ],
+    },
+    {
+      key: 'coping',
+      label: 'Coping strips',
+      type: 'choice',
+      choices: [
+        { value: 'exact', label: 'Cut to size' },
+        { value: 'generous', label: 'Generous, then trimmed' },
+      ],
+    },
   ],
   otherBlocks: true,
   blocksNeeded: (grid, chosen) => {
     const all = grid.across * grid.down;
     const small = smallIn(grid, chosen);
-    return countOf(all, `${grid.across} across × ${grid.down} down = ${all}: ${all - small} large, ${small} small`);
+    return countOf(
+      all,
+      `${grid.across} across × ${grid.down} down = ${all}: ${all - small} large, ${small} small`,
+    );
   },
   extent: (_, count, size) => count * size,
   pieceCount: (grid, chosen) => grid.across * grid.down + 4 * smallIn(grid, chosen),
@@ -54,10 +81,20 @@ export const coped: Setting<'coped', CopedOptions> = {
     const path = ['setting', 'small'];
     const strip = (block.width - small) / 2;
     if (!atLeast(strip, leastIn(1 / 4, unit))) {
-      return [{ path, message: `Smaller blocks of ${formatWithUnit(small, unit)} leave coping strips of ${formatWithUnit(strip, unit)} beside blocks of ${formatWithUnit(block.width, unit)}: too narrow to sew. Give the smaller size here and the larger as the block.` }];
+      return [
+        {
+          path,
+          message: `Smaller blocks of ${formatWithUnit(small, unit)} leave coping strips of ${formatWithUnit(strip, unit)} beside blocks of ${formatWithUnit(block.width, unit)}: too narrow to sew. Give the smaller size here and the larger as the block.`,
+        },
+      ];
     }
     if (!atLeast(Math.min(small, block.height - 2 * strip), leastIn(1, unit))) {
-      return [{ path, message: `Smaller blocks of ${formatWithUnit(small, unit)} leave nothing of a block ${formatWithUnit(block.height, unit)} high once coping strips of ${formatWithUnit(strip, unit)} go all round.` }];
+      return [
+        {
+          path,
+          message: `Smaller blocks of ${formatWithUnit(small, unit)} leave nothing of a block ${formatWithUnit(block.height, unit)} high once coping strips of ${formatWithUnit(strip, unit)} go all round.`,
+        },
+      ];
     }
     return [];
   },
@@ -79,9 +116,23 @@ export const coped: Setting<'coped', CopedOptions> = {
           continue;
         }
         pieces.push(
-          { id: `block-${id}`, part: 'small-block', outline: rectangle(x + strip, y + strip, inner.width, inner.height), place, spot },
-          { id: `coping-${id}-left`, part: 'coping-side', outline: rectangle(x, y + strip, strip, inner.height) },
-          { id: `coping-${id}-right`, part: 'coping-side', outline: rectangle(x + w - strip, y + strip, strip, inner.height) },
+          {
+            id: `block-${id}`,
+            part: 'small-block',
+            outline: rectangle(x + strip, y + strip, inner.width, inner.height),
+            place,
+            spot,
+          },
+          {
+            id: `coping-${id}-left`,
+            part: 'coping-side',
+            outline: rectangle(x, y + strip, strip, inner.height),
+          },
+          {
+            id: `coping-${id}-right`,
+            part: 'coping-side',
+            outline: rectangle(x + w - strip, y + strip, strip, inner.height),
+          },
           { id: `coping-${id}-top`, part: 'coping-end', outline: rectangle(x, y, w, strip) },
           { id: `coping-${id}-bottom`, part: 'coping-end', outline: rectangle(x, y + h - strip, w, strip) },
         );
@@ -90,19 +141,63 @@ export const coped: Setting<'coped', CopedOptions> = {
     const small = smallIn(grid, chosen);
     const spare = limitIn(GENEROUS_INCHES, unit);
     const generous = chosen.coping === 'generous';
-    const width: CutLength = generous ? { finished: strip, spare: { length: spare, says: `${show(spare)} to trim back` } } : { finished: strip };
+    const width: CutLength = generous
+      ? { finished: strip, spare: { length: spare, says: `${show(spare)} to trim back` } }
+      : { finished: strip };
     const coping = (key: string, name: string, length: number, spares: 1 | 2): SettingPart => ({
-      key, role: 'coping-strip', name, grain: 'square-to-edge', count: countOf(2 * small, `2 on each of ${small} small blocks = ${2 * small}`),
-      cutAs: { shape: 'rectangle', width, length: { finished: length, ...(generous ? { spare: { length: spares * spare, says: spares === 1 ? `${show(spare)} to trim back` : `2 × ${show(spare)} that the side strips are wider` } } : {}) } },
-      notes: generous ? [`Sew the strips on, then trim every small block back to ${show(w)} × ${formatWithUnit(h, unit)} finished, the block in the middle.`] : [],
+      key,
+      role: 'coping-strip',
+      name,
+      grain: 'square-to-edge',
+      count: countOf(2 * small, `2 on each of ${small} small blocks = ${2 * small}`),
+      cutAs: {
+        shape: 'rectangle',
+        width,
+        length: {
+          finished: length,
+          ...(generous
+            ? {
+                spare: {
+                  length: spares * spare,
+                  says:
+                    spares === 1
+                      ? `${show(spare)} to trim back`
+                      : `2 × ${show(spare)} that the side strips are wider`,
+                },
+              }
+            : {}),
+        },
+      },
+      notes: generous
+        ? [
+            `Sew the strips on, then trim every small block back to ${show(w)} × ${formatWithUnit(h, unit)} finished, the block in the middle.`,
+          ]
+        : [],
     });
     const parts: SettingPart[] = [
-      { key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: countOf(across * down - small, `${across * down} places less ${small} smaller = ${across * down - small}`) },
-      ...(small === 0 ? [] : [
-        { key: 'small-block', role: 'block', name: 'Smaller blocks', grain: 'square-to-edge', count: countOf(small, `${small} of ${across * down} places`) } as const,
-        coping('coping-side', 'Coping strips, sides', inner.height, 1),
-        coping('coping-end', 'Coping strips, top and bottom', w, 2),
-      ]),
+      {
+        key: 'block',
+        role: 'block',
+        name: 'Blocks',
+        grain: 'square-to-edge',
+        count: countOf(
+          across * down - small,
+          `${across * down} places less ${small} smaller = ${across * down - small}`,
+        ),
+      },
+      ...(small === 0
+        ? []
+        : [
+            {
+              key: 'small-block',
+              role: 'block',
+              name: 'Smaller blocks',
+              grain: 'square-to-edge',
+              count: countOf(small, `${small} of ${across * down} places`),
+            } as const,
+            coping('coping-side', 'Coping strips, sides', inner.height, 1),
+            coping('coping-end', 'Coping strips, top and bottom', w, 2),
+          ]),
     ];
     return {
       width: lengthOf(across * w, `${across} blocks × ${show(w)} = ${show(across * w)}`),

@@ -16,7 +16,8 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
   options,
   start: () => ({ kind: 'edge-to-edge' }),
   fields: [],
-  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  blocksNeeded: ({ across, down }) =>
+    countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   extent: (_, count, size) => count * size,
   pieceCount: ({ across, down }) => across * down,
   refusals: () => [],
@@ -26,8 +27,19 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
     const pieces: Piece[] = [];
     for (let row = 0; row < down; row++) {
       for (let column = 0; column < across; column++) {
-        const outline = rectangle(origin.x + column * block.width, origin.y + row * block.height, block.width, block.height);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * across + column, spot: { column, row } });
+        const outline = rectangle(
+          origin.x + column * block.width,
+          origin.y + row * block.height,
+          block.width,
+          block.height,
+        );
+        pieces.push({
+          id: `block-${row}-${column}`,
+          part: 'block',
+          outline,
+          place: row * across + column,
+          spot: { column, row },
+        });
       }
     }
     const width = across * block.width;
@@ -35,9 +47,20 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
     return {
       width: lengthOf(width, `${across} blocks × ${show(block.width)} = ${show(width)}`),
       height: lengthOf(height, `${down} blocks × ${show(block.height)} = ${show(height)}`),
-      parts: [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: edgeToEdge.blocksNeeded(grid, chosen) }],
+      parts: [
+        {
+          key: 'block',
+          role: 'block',
+          name: 'Blocks',
+          grain: 'square-to-edge',
+          count: edgeToEdge.blocksNeeded(grid, chosen),
+        },
+      ],
       pieces,
-      bands: { across: evenTape(across, block.width, origin.x), down: evenTape(down, block.height, origin.y) },
+      bands: {
+        across: evenTape(across, block.width, origin.x),
+        down: evenTape(down, block.height, origin.y),
+      },
     };
   },
 };

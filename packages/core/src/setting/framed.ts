@@ -29,10 +29,19 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
   options,
   start: () => ({ kind: 'framed', frame: 'exact', triangles: 'trade' }),
   fields: [
-    { key: 'frame', label: 'Frame triangles', type: 'choice', choices: [{ value: 'exact', label: 'Cut to size' }, { value: 'generous', label: 'Generous, then trimmed' }] },
+    {
+      key: 'frame',
+      label: 'Frame triangles',
+      type: 'choice',
+      choices: [
+        { value: 'exact', label: 'Cut to size' },
+        { value: 'generous', label: 'Generous, then trimmed' },
+      ],
+    },
     { ...triangleRuleField, when: { key: 'frame', is: 'exact' } },
   ],
-  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  blocksNeeded: ({ across, down }) =>
+    countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   extent: (_, count, size) => count * size * Math.SQRT2,
   pieceCount: ({ across, down }) => 5 * across * down,
   refusals: ({ unit, block }) => squareBlocksOnly(block, unit),
@@ -40,31 +49,57 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
     const { across, down } = grid;
     const side = block.width * Math.SQRT2;
     const half = side / 2;
-    const at = (column: number, row: number): Point => ({ x: origin.x + column * half, y: origin.y + row * half });
+    const at = (column: number, row: number): Point => ({
+      x: origin.x + column * half,
+      y: origin.y + row * half,
+    });
     const pieces: Piece[] = [];
     for (let row = 0; row < down; row++) {
       for (let column = 0; column < across; column++) {
         const c = 2 * column;
         const r = 2 * row;
         const middle = at(c + 1, r + 1);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: diamond(middle.x, middle.y, half), place: row * across + column, spot: { column, row } });
-        const triangle = (name: string, outline: Point[]) => pieces.push({ id: `frame-${name}-${row}-${column}`, part: 'frame', outline });
+        pieces.push({
+          id: `block-${row}-${column}`,
+          part: 'block',
+          outline: diamond(middle.x, middle.y, half),
+          place: row * across + column,
+          spot: { column, row },
+        });
+        const triangle = (name: string, outline: Point[]) =>
+          pieces.push({ id: `frame-${name}-${row}-${column}`, part: 'frame', outline });
         triangle('nw', [at(c, r), at(c + 1, r), at(c, r + 1)]);
         triangle('ne', [at(c + 2, r), at(c + 2, r + 1), at(c + 1, r)]);
         triangle('se', [at(c + 2, r + 2), at(c + 1, r + 2), at(c + 2, r + 1)]);
         triangle('sw', [at(c, r + 2), at(c, r + 1), at(c + 1, r + 2)]);
       }
     }
-    const size = (count: number) => lengthOf(count * side, `${count} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(count * side)}`);
+    const size = (count: number) =>
+      lengthOf(
+        count * side,
+        `${count} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(count * side)}`,
+      );
     const triangles = 4 * across * down;
     return {
       width: size(across),
       height: size(down),
       parts: [
-        { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: framed.blocksNeeded(grid, chosen) },
         {
-          key: 'frame', role: 'frame-triangle', name: 'Frame triangles', grain: 'square-to-edge', rule: chosen.triangles,
-          ...(chosen.frame === 'exact' ? { notes: [CUT_ONCE] } : generous(block.width + 2 * seam, seam, unit)),
+          key: 'block',
+          role: 'block',
+          name: 'Blocks',
+          grain: 'diagonal',
+          count: framed.blocksNeeded(grid, chosen),
+        },
+        {
+          key: 'frame',
+          role: 'frame-triangle',
+          name: 'Frame triangles',
+          grain: 'square-to-edge',
+          rule: chosen.triangles,
+          ...(chosen.frame === 'exact'
+            ? { notes: [CUT_ONCE] }
+            : generous(block.width + 2 * seam, seam, unit)),
           count: countOf(triangles, `4 round each of ${across * down} blocks = ${triangles}`),
         },
       ],
@@ -75,7 +110,14 @@ export const framed: Setting<'framed', z.infer<typeof options>> = {
 };
 
 /** Squares as large as the cut block, two to a block, and what is done with what is too much (rule ST-7). */
-const generous = (cut: number, seam: number, unit: Unit) => ({
-  cutAs: { shape: 'half-square', side: { cut, says: `As large as the cut block, ${formatLength(cut, unit)}` } },
-  notes: [CUT_ONCE, `Sew opposite triangles first, then square each unit up with ${formatWithUnit(seam, unit)} left beyond every point of the block.`],
-}) as const;
+const generous = (cut: number, seam: number, unit: Unit) =>
+  ({
+    cutAs: {
+      shape: 'half-square',
+      side: { cut, says: `As large as the cut block, ${formatLength(cut, unit)}` },
+    },
+    notes: [
+      CUT_ONCE,
+      `Sew opposite triangles first, then square each unit up with ${formatWithUnit(seam, unit)} left beyond every point of the block.`,
+    ],
+  }) as const;

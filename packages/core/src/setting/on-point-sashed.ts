@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
 import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
-import { type EdgeGeometry, edgePieces, edgeTriangleParts, floatField, floatTape, sideTriangles, triangleOptions, triangleRuleField } from './edge-triangles.ts';
+import {
+  type EdgeGeometry,
+  edgePieces,
+  edgeTriangleParts,
+  floatField,
+  floatTape,
+  sideTriangles,
+  triangleOptions,
+  triangleRuleField,
+} from './edge-triangles.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleFloat, sensibleSash, squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
@@ -25,7 +34,8 @@ const allStones = ({ across: n, down: m }: Grid): number => n * (m + 1) + m * (n
 const edgeStonesIn = ({ across: n, down: m }: Grid): number => 2 * n + 2 * m;
 
 /** How far the edge lies outside the cornerstones' points: through their middles when it halves them. */
-const edgeAt = ({ edgeStones, sash, float }: OnPointSashedOptions): number => (edgeStones === 'halved' ? -(sash * Math.SQRT2) / 2 : float);
+const edgeAt = ({ edgeStones, sash, float }: OnPointSashedOptions): number =>
+  edgeStones === 'halved' ? -(sash * Math.SQRT2) / 2 : float;
 
 /**
  * Square blocks on point with a sash along every side of every block and a cornerstone at every
@@ -38,11 +48,27 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
   describes: 'Blocks on a corner, sashes and cornerstones round every one.',
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
-  start: (unit) => ({ kind: 'on-point-sashed', sash: USUAL.sash[unit], plainBetween: false, edgeStones: 'whole', float: 0, triangles: 'trade' }),
+  start: (unit) => ({
+    kind: 'on-point-sashed',
+    sash: USUAL.sash[unit],
+    plainBetween: false,
+    edgeStones: 'whole',
+    float: 0,
+    triangles: 'trade',
+  }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
     { key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true },
-    { key: 'edgeStones', label: 'Edge cornerstones', type: 'choice', sizes: true, choices: [{ value: 'whole', label: 'Whole' }, { value: 'halved', label: 'Halved by the edge' }] },
+    {
+      key: 'edgeStones',
+      label: 'Edge cornerstones',
+      type: 'choice',
+      sizes: true,
+      choices: [
+        { value: 'whole', label: 'Whole' },
+        { value: 'halved', label: 'Halved by the edge' },
+      ],
+    },
     { ...floatField, when: { key: 'edgeStones', is: 'whole' } },
     triangleRuleField,
   ],
@@ -51,14 +77,22 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
     const all = n * m + nested(grid);
     return plainBetween
       ? countOf(n * m, `${n} × ${m} = ${n * m}`)
-      : countOf(all, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${nested(grid)} nested between: ${all}`);
+      : countOf(
+          all,
+          `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${nested(grid)} nested between: ${all}`,
+        );
   },
-  extent: (_, count, size, options) => (count * size + (count + 1) * options.sash) * Math.SQRT2 + 2 * edgeAt(options),
+  extent: (_, count, size, options) =>
+    (count * size + (count + 1) * options.sash) * Math.SQRT2 + 2 * edgeAt(options),
   pieceCount: (grid) => {
     const { across: n, down: m } = grid;
     return n * m + nested(grid) + 4 * n * m + allStones(grid) + sideTriangles(grid) + 4;
   },
-  refusals: ({ unit, block, options: { sash, float } }) => [...squareBlocksOnly(block, unit), ...sensibleSash(sash, 1, block, unit), ...sensibleFloat(float, block, unit)],
+  refusals: ({ unit, block, options: { sash, float } }) => [
+    ...squareBlocksOnly(block, unit),
+    ...sensibleSash(sash, 1, block, unit),
+    ...sensibleFloat(float, block, unit),
+  ],
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { sash } = chosen;
@@ -72,15 +106,28 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
     const float = edgeAt(chosen);
     const halved = chosen.edgeStones === 'halved';
     const first: Point = { x: origin.x + stone + float, y: origin.y + stone + float };
-    const at = (column: number, row: number, dx = 0, dy = 0): Point => ({ x: first.x + column * step + dx, y: first.y + row * step + dy });
+    const at = (column: number, row: number, dx = 0, dy = 0): Point => ({
+      x: first.x + column * step + dx,
+      y: first.y + row * step + dy,
+    });
     const pieces: Piece[] = [];
     let place = 0;
     for (let row = 1; row < 2 * m; row++) {
       for (let column = row % 2 === 1 ? 1 : 2; column < 2 * n; column += 2) {
         const middle = at(column, row);
         const outline = diamond(middle.x, middle.y, half);
-        if (row % 2 === 0 && chosen.plainBetween) pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
-        else pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++, spot: chosen.plainBetween ? { column: (column - 1) / 2, row: (row - 1) / 2 } : slanting(column, row) });
+        if (row % 2 === 0 && chosen.plainBetween)
+          pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
+        else
+          pieces.push({
+            id: `block-${row}-${column}`,
+            part: 'block',
+            outline,
+            place: place++,
+            spot: chosen.plainBetween
+              ? { column: (column - 1) / 2, row: (row - 1) / 2 }
+              : slanting(column, row),
+          });
       }
     }
     for (let row = 0; row <= 2 * m; row++) {
@@ -89,20 +136,45 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
         const whole = diamond(middle.x, middle.y, stone);
         // Corner of the diamond that an edge cuts away: its top one at the top edge, and so round.
         const lost = !halved ? -1 : [row === 0, column === 2 * n, row === 2 * m, column === 0].indexOf(true);
-        if (lost < 0) pieces.push({ id: `cornerstone-${row}-${column}`, part: 'cornerstone', outline: whole });
-        else pieces.push({ id: `cornerstone-${row}-${column}`, part: 'edge-cornerstone', outline: whole.filter((_, i) => i !== lost) });
+        if (lost < 0)
+          pieces.push({ id: `cornerstone-${row}-${column}`, part: 'cornerstone', outline: whole });
+        else
+          pieces.push({
+            id: `cornerstone-${row}-${column}`,
+            part: 'edge-cornerstone',
+            outline: whole.filter((_, i) => i !== lost),
+          });
       }
     }
     // Sashes run from the right corner of one cornerstone to the next, falling (\) or rising (/).
-    const crossing = (column: number, row: number) => (column + row) % 2 === 1 && column >= 0 && column <= 2 * n && row >= 0 && row <= 2 * m;
+    const crossing = (column: number, row: number) =>
+      (column + row) % 2 === 1 && column >= 0 && column <= 2 * n && row >= 0 && row <= 2 * m;
     for (let row = 0; row < 2 * m; row++) {
       for (let column = 0; column <= 2 * n; column++) {
         if (!crossing(column, row)) continue;
         if (crossing(column + 1, row + 1)) {
-          pieces.push({ id: `falling-${row}-${column}`, part: 'falling', outline: [at(column, row, stone), at(column + 1, row + 1, 0, -stone), at(column + 1, row + 1, -stone), at(column, row, 0, stone)] });
+          pieces.push({
+            id: `falling-${row}-${column}`,
+            part: 'falling',
+            outline: [
+              at(column, row, stone),
+              at(column + 1, row + 1, 0, -stone),
+              at(column + 1, row + 1, -stone),
+              at(column, row, 0, stone),
+            ],
+          });
         }
         if (crossing(column - 1, row + 1)) {
-          pieces.push({ id: `rising-${row}-${column}`, part: 'rising', outline: [at(column, row, 0, stone), at(column - 1, row + 1, stone), at(column - 1, row + 1, 0, -stone), at(column, row, -stone)] });
+          pieces.push({
+            id: `rising-${row}-${column}`,
+            part: 'rising',
+            outline: [
+              at(column, row, 0, stone),
+              at(column - 1, row + 1, stone),
+              at(column - 1, row + 1, 0, -stone),
+              at(column, row, -stone),
+            ],
+          });
         }
       }
     }
@@ -111,19 +183,36 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
 
     const show = (v: number) => formatWorking(v, unit);
     const size = (count: number): Figure => {
-      if (halved) return lengthOf(count * 2 * step, `${count} × (block ${show(f)} + sash ${show(sash)}) × √2 = ${formatExact(count * 2 * step)}`);
+      if (halved)
+        return lengthOf(
+          count * 2 * step,
+          `${count} × (block ${show(f)} + sash ${show(sash)}) × √2 = ${formatExact(count * 2 * step)}`,
+        );
       const points = (count * f + (count + 1) * sash) * Math.SQRT2;
       const value = points + 2 * float;
       const working = `(${count} blocks × ${show(f)} + ${count + 1} sashes × ${show(sash)}) × √2 = ${formatExact(points)}`;
-      return lengthOf(value, working, ...(float > 0 ? [`+ 2 × ${show(float)} float = ${formatExact(value)}`] : []));
+      return lengthOf(
+        value,
+        working,
+        ...(float > 0 ? [`+ 2 × ${show(float)} float = ${formatExact(value)}`] : []),
+      );
     };
     const bands = (count: number, start: number): Band[] => {
       const end = start + count * 2 * step + 2 * (stone + float);
       const stones = Array.from({ length: count + 1 }, (_, i): Band => {
         const middle = start + float + stone + i * 2 * step;
-        return { role: 'cornerstone', part: 'cornerstone', from: Math.max(start, middle - stone), to: Math.min(end, middle + stone) };
+        return {
+          role: 'cornerstone',
+          part: 'cornerstone',
+          from: Math.max(start, middle - stone),
+          to: Math.min(end, middle + stone),
+        };
       });
-      const tape = stones.flatMap((band, i): Band[] => (i === count ? [band] : [band, { role: 'block', part: 'block', from: band.to, to: stones[i + 1]!.from }]));
+      const tape = stones.flatMap((band, i): Band[] =>
+        i === count
+          ? [band]
+          : [band, { role: 'block', part: 'block', from: band.to, to: stones[i + 1]!.from }],
+      );
       return floatTape(tape, float, start);
     };
     return {
@@ -142,23 +231,56 @@ function parts(grid: Grid, chosen: OnPointSashedOptions, edge: EdgeGeometry): Se
   const all = allStones(grid);
   const halved = edgeStones === 'halved' ? edgeStonesIn(grid) : 0;
   const sashPart = (key: string, name: string): SettingPart => ({
-    key, role: 'sash', name, grain: 'diagonal', count: countOf(2 * n * m, `${name}: 2 × ${n} × ${m} = ${2 * n * m}`),
+    key,
+    role: 'sash',
+    name,
+    grain: 'diagonal',
+    count: countOf(2 * n * m, `${name}: 2 × ${n} × ${m} = ${2 * n * m}`),
   });
   const stones = `${n} × (${m} + 1) + ${m} × (${n} + 1) = ${all}`;
-  const found: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPointSashed.blocksNeeded(grid, chosen) }];
+  const found: SettingPart[] = [
+    {
+      key: 'block',
+      role: 'block',
+      name: 'Blocks',
+      grain: 'diagonal',
+      count: onPointSashed.blocksNeeded(grid, chosen),
+    },
+  ];
   if (plainBetween && nested(grid) > 0) {
-    found.push({ key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'diagonal', count: countOf(nested(grid), `${n - 1} × ${m - 1} nested between = ${nested(grid)}`) });
+    found.push({
+      key: 'plain',
+      role: 'plain-block',
+      name: 'Plain blocks',
+      grain: 'diagonal',
+      count: countOf(nested(grid), `${n - 1} × ${m - 1} nested between = ${nested(grid)}`),
+    });
   }
   found.push(sashPart('falling', 'Falling sashes'), sashPart('rising', 'Rising sashes'));
   if (all > halved) {
-    found.push({ key: 'cornerstone', role: 'cornerstone', name: 'Cornerstones', grain: 'diagonal', count: countOf(all - halved, stones, ...(halved > 0 ? [`less ${halved} that the edge halves: ${all - halved}`] : [])) });
+    found.push({
+      key: 'cornerstone',
+      role: 'cornerstone',
+      name: 'Cornerstones',
+      grain: 'diagonal',
+      count: countOf(
+        all - halved,
+        stones,
+        ...(halved > 0 ? [`less ${halved} that the edge halves: ${all - halved}`] : []),
+      ),
+    });
   }
   if (halved > 0) {
     found.push({
-      key: 'edge-cornerstone', role: 'cornerstone', name: 'Edge cornerstones', grain: 'diagonal',
+      key: 'edge-cornerstone',
+      role: 'cornerstone',
+      name: 'Edge cornerstones',
+      grain: 'diagonal',
       cutAs: { shape: 'rectangle', width: { finished: sash }, length: { finished: sash } },
       count: countOf(halved, `2 × ${n} + 2 × ${m} along the edges = ${halved}`),
-      notes: ['Edge cornerstones are sewn in whole; the edge is trimmed a seam allowance outside their middles, which halves them.'],
+      notes: [
+        'Edge cornerstones are sewn in whole; the edge is trimmed a seam allowance outside their middles, which halves them.',
+      ],
     });
   }
   return [...found, ...edgeTriangleParts(grid, edge, triangles)];

@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { diamond, type Piece, type Point } from '../layout/piece.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
-import { type EdgeGeometry, edgePieces, edgeTriangleParts, floatField, floatTape, sideTriangles, triangleOptions, triangleRuleField } from './edge-triangles.ts';
+import {
+  type EdgeGeometry,
+  edgePieces,
+  edgeTriangleParts,
+  floatField,
+  floatTape,
+  sideTriangles,
+  triangleOptions,
+  triangleRuleField,
+} from './edge-triangles.ts';
 import { evenTape } from './even-tape.ts';
 import { sensibleFloat, squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
@@ -29,16 +38,27 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
   start: () => ({ kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' }),
-  fields: [{ key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true }, floatField, triangleRuleField],
+  fields: [
+    { key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true },
+    floatField,
+    triangleRuleField,
+  ],
   blocksNeeded: ({ across: n, down: m }, { plainBetween }) => {
     const inner = (n - 1) * (m - 1);
     return plainBetween
       ? countOf(n * m, `${n} × ${m} = ${n * m}`)
-      : countOf(n * m + inner, `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${inner} nested between: ${n * m + inner}`);
+      : countOf(
+          n * m + inner,
+          `${n} × ${m} = ${n * m}, and ${n - 1} × ${m - 1} = ${inner} nested between: ${n * m + inner}`,
+        );
   },
   extent: (_, count, size, { float }) => count * size * Math.SQRT2 + 2 * float,
-  pieceCount: (grid) => grid.across * grid.down + (grid.across - 1) * (grid.down - 1) + sideTriangles(grid) + 4,
-  refusals: ({ unit, block, options: { float } }) => [...squareBlocksOnly(block, unit), ...sensibleFloat(float, block, unit)],
+  pieceCount: (grid) =>
+    grid.across * grid.down + (grid.across - 1) * (grid.down - 1) + sideTriangles(grid) + 4,
+  refusals: ({ unit, block, options: { float } }) => [
+    ...squareBlocksOnly(block, unit),
+    ...sensibleFloat(float, block, unit),
+  ],
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
     const { across: n, down: m } = grid;
@@ -47,7 +67,10 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
     // Every corner of every piece lies on one lattice of half diagonals, so shared corners agree to the last bit.
     const { float } = chosen;
     const inner: Point = { x: origin.x + float, y: origin.y + float };
-    const at = (column: number, row: number): Point => ({ x: inner.x + column * half, y: inner.y + row * half });
+    const at = (column: number, row: number): Point => ({
+      x: inner.x + column * half,
+      y: inner.y + row * half,
+    });
     const pieces: Piece[] = [];
     let place = 0;
     for (let row = 1; row < 2 * m; row++) {
@@ -55,8 +78,18 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
       for (let column = nested ? 2 : 1; column < 2 * n; column += 2) {
         const middle = at(column, row);
         const outline = diamond(middle.x, middle.y, half);
-        if (nested && chosen.plainBetween) pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
-        else pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++, spot: chosen.plainBetween ? { column: (column - 1) / 2, row: (row - 1) / 2 } : slanting(column, row) });
+        if (nested && chosen.plainBetween)
+          pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
+        else
+          pieces.push({
+            id: `block-${row}-${column}`,
+            part: 'block',
+            outline,
+            place: place++,
+            spot: chosen.plainBetween
+              ? { column: (column - 1) / 2, row: (row - 1) / 2 }
+              : slanting(column, row),
+          });
       }
     }
     const edge: EdgeGeometry = { lead: half, pitch: diagonal, float };
@@ -64,14 +97,21 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
     const size = (blocks: number) => {
       const points = `${blocks} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(blocks * diagonal)}`;
       const value = blocks * diagonal + 2 * float;
-      return lengthOf(value, points, ...(float > 0 ? [`+ 2 × ${formatWorking(float, unit)} float = ${formatExact(value)}`] : []));
+      return lengthOf(
+        value,
+        points,
+        ...(float > 0 ? [`+ 2 × ${formatWorking(float, unit)} float = ${formatExact(value)}`] : []),
+      );
     };
     return {
       width: size(n),
       height: size(m),
       parts: parts(grid, chosen, edge),
       pieces,
-      bands: { across: floatTape(evenTape(n, diagonal, inner.x), float, origin.x), down: floatTape(evenTape(m, diagonal, inner.y), float, origin.y) },
+      bands: {
+        across: floatTape(evenTape(n, diagonal, inner.x), float, origin.x),
+        down: floatTape(evenTape(m, diagonal, inner.y), float, origin.y),
+      },
     };
   },
 };
@@ -79,8 +119,21 @@ export const onPoint: Setting<'on-point', OnPointOptions> = {
 function parts(grid: Grid, chosen: OnPointOptions, edge: EdgeGeometry): SettingPart[] {
   const { across: n, down: m } = grid;
   const inner = (n - 1) * (m - 1);
-  const blocks: SettingPart = { key: 'block', role: 'block', name: 'Blocks', grain: 'diagonal', count: onPoint.blocksNeeded(grid, chosen) };
-  if (!chosen.plainBetween || inner === 0) return [blocks, ...edgeTriangleParts(grid, edge, chosen.triangles)];
-  const plain: SettingPart = { key: 'plain', role: 'plain-block', name: 'Plain blocks', grain: 'diagonal', count: countOf(inner, `${n - 1} × ${m - 1} nested between = ${inner}`) };
+  const blocks: SettingPart = {
+    key: 'block',
+    role: 'block',
+    name: 'Blocks',
+    grain: 'diagonal',
+    count: onPoint.blocksNeeded(grid, chosen),
+  };
+  if (!chosen.plainBetween || inner === 0)
+    return [blocks, ...edgeTriangleParts(grid, edge, chosen.triangles)];
+  const plain: SettingPart = {
+    key: 'plain',
+    role: 'plain-block',
+    name: 'Plain blocks',
+    grain: 'diagonal',
+    count: countOf(inner, `${n - 1} × ${m - 1} nested between = ${inner}`),
+  };
   return [blocks, plain, ...edgeTriangleParts(grid, edge, chosen.triangles)];
 }

@@ -30,7 +30,8 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
   fields: [{ key: 'sash', label: 'Sash, finished', type: 'length' }],
   otherBlocks: true,
   quilted: true,
-  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  blocksNeeded: ({ across, down }) =>
+    countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   extent: (_, count, size, { sash }) => count * size + (count - 1) * sash,
   pieceCount: ({ across, down }) => across * down + down * (across - 1) + down - 1,
   refusals: ({ unit, block, options: { sash } }) => sensibleSash(sash, 1, block, unit),
@@ -45,31 +46,81 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
     const pieces: Piece[] = [];
     y.blockAt.forEach((top, row) => {
       x.blockAt.forEach((left, column) =>
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: rectangle(left, top, block.width, block.height), place: row * across + column, spot: { column, row } }));
-      x.sashAt.forEach((left, line) => pieces.push({ id: `upright-${row}-${line}`, part: 'upright', outline: rectangle(left, top, sash, block.height) }));
+        pieces.push({
+          id: `block-${row}-${column}`,
+          part: 'block',
+          outline: rectangle(left, top, block.width, block.height),
+          place: row * across + column,
+          spot: { column, row },
+        }),
+      );
+      x.sashAt.forEach((left, line) =>
+        pieces.push({
+          id: `upright-${row}-${line}`,
+          part: 'upright',
+          outline: rectangle(left, top, sash, block.height),
+        }),
+      );
     });
-    y.sashAt.forEach((top, line) => pieces.push({ id: `level-${line}`, part: 'level', outline: rectangle(origin.x, top, width.value, sash) }));
+    y.sashAt.forEach((top, line) =>
+      pieces.push({
+        id: `level-${line}`,
+        part: 'level',
+        outline: rectangle(origin.x, top, width.value, sash),
+      }),
+    );
 
-    const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: quilted.blocksNeeded(grid, chosen) }];
+    const parts: SettingPart[] = [
+      {
+        key: 'block',
+        role: 'block',
+        name: 'Blocks',
+        grain: 'square-to-edge',
+        count: quilted.blocksNeeded(grid, chosen),
+      },
+    ];
     if (across > 1) {
       parts.push({
-        key: 'upright', role: 'sash', name: 'Upright sashes', grain: 'square-to-edge', ...covered(sash, block.height, unit),
+        key: 'upright',
+        role: 'sash',
+        name: 'Upright sashes',
+        grain: 'square-to-edge',
+        ...covered(sash, block.height, unit),
         count: countOf(down * (across - 1), `${down} rows × (${across} − 1) = ${down * (across - 1)}`),
         notes: [sashGrid(block.height + 2 * seam, sash, unit)],
       });
     }
     if (down > 1) {
-      const crossings = x.sashAt.map((left) => left - origin.x + seam).map((from) => `${show(from)} to ${show(from + sash)}`);
+      const crossings = x.sashAt
+        .map((left) => left - origin.x + seam)
+        .map((from) => `${show(from)} to ${show(from + sash)}`);
       parts.push({
-        key: 'level', role: 'sash', name: 'Row strips', grain: 'square-to-edge', ...covered(sash, width.value, unit),
+        key: 'level',
+        role: 'sash',
+        name: 'Row strips',
+        grain: 'square-to-edge',
+        ...covered(sash, width.value, unit),
         count: countOf(down - 1, `Between ${down} rows: ${down - 1}`),
         notes: [
-          ...(crossings.length > 0 ? [`Mark each row strip from one end where the upright sashes cross: ${crossings.join(', ')}. They must line up.`] : []),
+          ...(crossings.length > 0
+            ? [
+                `Mark each row strip from one end where the upright sashes cross: ${crossings.join(', ')}. They must line up.`,
+              ]
+            : []),
           ...(down > 2 ? ['Join the rows in pairs, then the pairs.'] : []),
         ],
       });
     }
-    return { width, height, parts, pieces, bands: { across: sashTape(x, block.width, sash, 'upright'), down: sashTape(y, block.height, sash, 'level') } };
+    return {
+      width,
+      height,
+      parts,
+      pieces,
+      bands: {
+        across: sashTape(x, block.width, sash, 'upright'),
+        down: sashTape(y, block.height, sash, 'level'),
+      },
+    };
   },
 };
 
@@ -79,10 +130,25 @@ function covered(sash: number, finishedLength: number, unit: Unit) {
   const length: CutLength = { finished: finishedLength };
   const ease = limitIn(EASE_INCHES, unit);
   const under: Underlayer[] = [
-    { name: 'batting', fabric: 'sash-batting', cutAs: { shape: 'rectangle', length, width: { cut: sash - ease, says: `${show(sash)} sash − ${show(ease)}, to lie flat in the gap` } } },
+    {
+      name: 'batting',
+      fabric: 'sash-batting',
+      cutAs: {
+        shape: 'rectangle',
+        length,
+        width: { cut: sash - ease, says: `${show(sash)} sash − ${show(ease)}, to lie flat in the gap` },
+      },
+    },
     { name: 'back', fabric: 'sash-back', cutAs: { shape: 'rectangle', length, width: { finished: sash } } },
   ];
-  return { under, cutAs: { shape: 'rectangle', length, width: { cut: 2 * sash, says: `2 × ${show(sash)} sash, folded edges to middle` } } } as const;
+  return {
+    under,
+    cutAs: {
+      shape: 'rectangle',
+      length,
+      width: { cut: 2 * sash, says: `2 × ${show(sash)} sash, folded edges to middle` },
+    },
+  } as const;
 }
 
 /** How a short sash is marked for quilting: squares of about its own width, a little clear of either end. */

@@ -12,7 +12,17 @@ import type { Setting } from './setting.ts';
 import { stripSet } from './strip-set.ts';
 
 /** Every setting there is, in the order they are offered. A new one is its own file and one line here. */
-export const SETTINGS = [edgeToEdge, sashed, onPoint, alternate, onPointSashed, framed, stripSet, coped, quilted] as const;
+export const SETTINGS = [
+  edgeToEdge,
+  sashed,
+  onPoint,
+  alternate,
+  onPointSashed,
+  framed,
+  stripSet,
+  coped,
+  quilted,
+] as const;
 
 /** The options of whichever setting was chosen; `kind` tells which. */
 export const settingOptionsSchema = z.discriminatedUnion(

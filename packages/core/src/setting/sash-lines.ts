@@ -18,26 +18,48 @@ export function stopsAlong(blocks: number, size: number, sash: number, outer: bo
   const first = start + (outer ? sash : 0);
   return {
     blockAt: Array.from({ length: blocks }, (_, i) => first + i * (size + sash)),
-    sashAt: sash === 0 ? [] : Array.from({ length: sashLines(blocks, outer) }, (_, i) => start + (outer ? 0 : size) + i * (size + sash)),
+    sashAt:
+      sash === 0
+        ? []
+        : Array.from(
+            { length: sashLines(blocks, outer) },
+            (_, i) => start + (outer ? 0 : size) + i * (size + sash),
+          ),
   };
 }
 
 /** The tape along one direction. Any sash division moves the width of all. */
 export function sashTape({ blockAt, sashAt }: Stops, size: number, sash: number, part: string): Band[] {
   const blocks: Band[] = blockAt.map((from) => ({ role: 'block', part: 'block', from, to: from + size }));
-  const sashes: Band[] = sashAt.map((from) => ({ role: 'sash', part, from, to: from + sash, moves: { what: 'setting', key: 'sash' } }));
+  const sashes: Band[] = sashAt.map((from) => ({
+    role: 'sash',
+    part,
+    from,
+    to: from + sash,
+    moves: { what: 'setting', key: 'sash' },
+  }));
   return [...blocks, ...sashes].sort((a, b) => a.from - b.from);
 }
 
 /** Finished size along one direction, with its working. */
-export function sashedSize(blocks: number, block: number, sash: number, outer: boolean, show: (v: number) => string): Figure {
+export function sashedSize(
+  blocks: number,
+  block: number,
+  sash: number,
+  outer: boolean,
+  show: (v: number) => string,
+): Figure {
   const lines = sashLines(blocks, outer);
   const value = blocks * block + lines * sash;
-  return lengthOf(value, `${blocks} blocks × ${show(block)} + ${lines} sashes × ${show(sash)} = ${show(value)}`);
+  return lengthOf(
+    value,
+    `${blocks} blocks × ${show(block)} + ${lines} sashes × ${show(sash)} = ${show(value)}`,
+  );
 }
 
 /** `(4 + 1)` or `(4 − 1)`, as it stands in a working. */
-export const linesText = (blocks: number, outer: boolean): string => (outer ? `(${blocks} + 1)` : `(${blocks} − 1)`);
+export const linesText = (blocks: number, outer: boolean): string =>
+  outer ? `(${blocks} + 1)` : `(${blocks} − 1)`;
 
 /**
  * How a long sash is marked so that the blocks on either side of it do not drift apart (rule ST-4).
@@ -64,7 +86,16 @@ export function stripWidths(sash: number, strips: number, unit: Unit): number[] 
 }
 
 /** One sash as its strips, side by side across its width. */
-export function sashPieces(id: string, part: string, x: number, y: number, width: number, height: number, widths: readonly number[], upright: boolean): Piece[] {
+export function sashPieces(
+  id: string,
+  part: string,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  widths: readonly number[],
+  upright: boolean,
+): Piece[] {
   let from = 0;
   return widths.map((strip, i) => {
     const at = from;

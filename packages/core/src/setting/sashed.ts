@@ -4,7 +4,17 @@ import { type Piece, rectangle } from '../layout/piece.ts';
 import { formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
-import { blockMarks, linesText, sashedSize, sashLines, sashPieces, sashTape, stopsAlong, stripPart, stripWidths } from './sash-lines.ts';
+import {
+  blockMarks,
+  linesText,
+  sashedSize,
+  sashLines,
+  sashPieces,
+  sashTape,
+  stopsAlong,
+  stripPart,
+  stripWidths,
+} from './sash-lines.ts';
 import type { Centre, Setting, SettingInput, SettingPart } from './setting.ts';
 
 const options = z.strictObject({
@@ -28,14 +38,30 @@ export const sashed: Setting<'sashed', SashedOptions> = {
   describes: 'Strips of sashing between the blocks.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
-  start: (unit) => ({ kind: 'sashed', sash: USUAL.sash[unit], outerSash: true, cornerstones: true, strips: '1' }),
+  start: (unit) => ({
+    kind: 'sashed',
+    sash: USUAL.sash[unit],
+    outerSash: true,
+    cornerstones: true,
+    strips: '1',
+  }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
     { key: 'outerSash', label: 'Sash round the outside', type: 'switch', sizes: true },
     { key: 'cornerstones', label: 'Cornerstones', type: 'switch' },
-    { key: 'strips', label: 'Sash made of', type: 'choice', choices: [{ value: '1', label: 'One strip' }, { value: '2', label: 'Two strips' }, { value: '3', label: 'Three strips' }] },
+    {
+      key: 'strips',
+      label: 'Sash made of',
+      type: 'choice',
+      choices: [
+        { value: '1', label: 'One strip' },
+        { value: '2', label: 'Two strips' },
+        { value: '3', label: 'Three strips' },
+      ],
+    },
   ],
-  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  blocksNeeded: ({ across, down }) =>
+    countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   extent: (_, count, size, { sash, outerSash }) => count * size + sashLines(count, outerSash) * sash,
   pieceCount: ({ across, down }, { outerSash, cornerstones, strips }) => {
     const [uprights, levels] = [sashLines(across, outerSash), sashLines(down, outerSash)];
@@ -45,7 +71,13 @@ export const sashed: Setting<'sashed', SashedOptions> = {
   refusals: ({ unit, block, options: { sash, strips } }) => sensibleSash(sash, Number(strips), block, unit),
 
   layOut: (input) => {
-    const { unit, block, grid, options: { sash, outerSash, cornerstones, strips }, origin } = input;
+    const {
+      unit,
+      block,
+      grid,
+      options: { sash, outerSash, cornerstones, strips },
+      origin,
+    } = input;
     const show = (v: number) => formatWorking(v, unit);
     const widths = stripWidths(sash, Number(strips), unit);
     const x = stopsAlong(grid.across, block.width, sash, outerSash, origin.x);
@@ -56,18 +88,36 @@ export const sashed: Setting<'sashed', SashedOptions> = {
     y.blockAt.forEach((top, row) => {
       x.blockAt.forEach((left, column) => {
         const outline = rectangle(left, top, block.width, block.height);
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: row * grid.across + column, spot: { column, row } });
+        pieces.push({
+          id: `block-${row}-${column}`,
+          part: 'block',
+          outline,
+          place: row * grid.across + column,
+          spot: { column, row },
+        });
       });
-      x.sashAt.forEach((left, line) => pieces.push(...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, widths, true)));
+      x.sashAt.forEach((left, line) =>
+        pieces.push(
+          ...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, widths, true),
+        ),
+      );
     });
     y.sashAt.forEach((top, line) => {
       if (!cornerstones) {
         pieces.push(...sashPieces(`level-${line}`, 'level', origin.x, top, width.value, sash, widths, false));
         return;
       }
-      x.blockAt.forEach((left, column) => pieces.push(...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, widths, false)));
+      x.blockAt.forEach((left, column) =>
+        pieces.push(
+          ...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, widths, false),
+        ),
+      );
       x.sashAt.forEach((left, column) => {
-        pieces.push({ id: `cornerstone-${line}-${column}`, part: 'cornerstone', outline: rectangle(left, top, sash, sash) });
+        pieces.push({
+          id: `cornerstone-${line}-${column}`,
+          part: 'cornerstone',
+          outline: rectangle(left, top, sash, sash),
+        });
       });
     });
     return {
@@ -75,7 +125,10 @@ export const sashed: Setting<'sashed', SashedOptions> = {
       height,
       parts: parts(input),
       pieces,
-      bands: { across: sashTape(x, block.width, sash, 'upright'), down: sashTape(y, block.height, sash, 'level') },
+      bands: {
+        across: sashTape(x, block.width, sash, 'upright'),
+        down: sashTape(y, block.height, sash, 'level'),
+      },
     };
   },
 };
@@ -86,30 +139,70 @@ function parts({ unit, block, grid, options: chosen, seam }: SettingInput<Sashed
   const uprightLines = sashLines(across, outerSash);
   const levelLines = sashLines(down, outerSash);
   const found: SettingPart[] = [
-    { key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: sashed.blocksNeeded(grid, chosen) },
+    {
+      key: 'block',
+      role: 'block',
+      name: 'Blocks',
+      grain: 'square-to-edge',
+      count: sashed.blocksNeeded(grid, chosen),
+    },
   ];
-  const sashes = (key: string, name: string, value: number, working: string, notes: readonly string[] = []) => {
+  const sashes = (
+    key: string,
+    name: string,
+    value: number,
+    working: string,
+    notes: readonly string[] = [],
+  ) => {
     if (value === 0) return;
     const add = (partKey: string, partName: string, each: number, fabric?: 'middle-sash') =>
       found.push({
-        key: partKey, role: 'sash', name: partName, grain: 'square-to-edge', notes, ...(fabric ? { fabric } : {}),
-        count: countOf(value * each, `${working} = ${value}`, ...(each > 1 ? [`${each} strips in each: ${value * each}`] : [])),
+        key: partKey,
+        role: 'sash',
+        name: partName,
+        grain: 'square-to-edge',
+        notes,
+        ...(fabric ? { fabric } : {}),
+        count: countOf(
+          value * each,
+          `${working} = ${value}`,
+          ...(each > 1 ? [`${each} strips in each: ${value * each}`] : []),
+        ),
       });
     add(key, strips === '1' ? name : `${name}, outer strips`, strips === '3' ? 2 : 1);
-    if (strips !== '1') add(stripPart(key, 1), `${name}, ${strips === '3' ? 'middle' : 'second'} strips`, 1, 'middle-sash');
+    if (strips !== '1')
+      add(stripPart(key, 1), `${name}, ${strips === '3' ? 'middle' : 'second'} strips`, 1, 'middle-sash');
   };
-  sashes('upright', 'Upright sashes', down * uprightLines, `Upright: ${down} rows × ${linesText(across, outerSash)}`);
+  sashes(
+    'upright',
+    'Upright sashes',
+    down * uprightLines,
+    `Upright: ${down} rows × ${linesText(across, outerSash)}`,
+  );
   if (cornerstones) {
-    sashes('level', 'Level sashes', across * levelLines, `Level: ${across} across × ${linesText(down, outerSash)}`);
+    sashes(
+      'level',
+      'Level sashes',
+      across * levelLines,
+      `Level: ${across} across × ${linesText(down, outerSash)}`,
+    );
     const stones = uprightLines * levelLines;
     if (stones > 0) {
       found.push({
-        key: 'cornerstone', role: 'cornerstone', name: 'Cornerstones', grain: 'square-to-edge',
-        count: countOf(stones, `${linesText(across, outerSash)} × ${linesText(down, outerSash)} crossings = ${stones}`),
+        key: 'cornerstone',
+        role: 'cornerstone',
+        name: 'Cornerstones',
+        grain: 'square-to-edge',
+        count: countOf(
+          stones,
+          `${linesText(across, outerSash)} × ${linesText(down, outerSash)} crossings = ${stones}`,
+        ),
       });
     }
   } else {
-    sashes('level', 'Level sashes', levelLines, `Level, the whole width: ${linesText(down, outerSash)}`, [blockMarks(seam + (outerSash ? sash : 0), block.width, sash, unit)]);
+    sashes('level', 'Level sashes', levelLines, `Level, the whole width: ${linesText(down, outerSash)}`, [
+      blockMarks(seam + (outerSash ? sash : 0), block.width, sash, unit),
+    ]);
   }
   return found;
 }

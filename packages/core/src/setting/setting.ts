@@ -55,7 +55,11 @@ export type SettingField = {
 } & (
   | { readonly type: 'length' }
   | { readonly type: 'switch'; readonly sizes?: true }
-  | { readonly type: 'choice'; readonly sizes?: true; readonly choices: readonly { readonly value: string; readonly label: string }[] }
+  | {
+      readonly type: 'choice';
+      readonly sizes?: true;
+      readonly choices: readonly { readonly value: string; readonly label: string }[];
+    }
 );
 
 /** A reason a setting cannot be laid out with these blocks; `path` is the place in the plan. */

@@ -5,4 +5,7 @@ import type { Spot } from '../layout/piece.ts';
  * the slanting one it is sewn in, rising to the right (rule SW-1), its column counts from the row's
  * lower left. The first block stands at 0, 0.
  */
-export const slanting = (column: number, row: number): Spot => ({ column: (column - row) / 2, row: (column + row) / 2 - 1 });
+export const slanting = (column: number, row: number): Spot => ({
+  column: (column - row) / 2,
+  row: (column + row) / 2 - 1,
+});

@@ -25,16 +25,33 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
   describes: 'Long strips between columns or rows only.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
-  start: (unit) => ({ kind: 'strip-set', direction: 'columns', sash: USUAL.wideSash[unit], outerSash: false }),
+  start: (unit) => ({
+    kind: 'strip-set',
+    direction: 'columns',
+    sash: USUAL.wideSash[unit],
+    outerSash: false,
+  }),
   fields: [
-    { key: 'direction', label: 'Strips between', type: 'choice', sizes: true, choices: [{ value: 'columns', label: 'Columns' }, { value: 'rows', label: 'Rows' }] },
+    {
+      key: 'direction',
+      label: 'Strips between',
+      type: 'choice',
+      sizes: true,
+      choices: [
+        { value: 'columns', label: 'Columns' },
+        { value: 'rows', label: 'Rows' },
+      ],
+    },
     { key: 'sash', label: 'Strip, finished', type: 'length' },
     { key: 'outerSash', label: 'Strips along the outsides', type: 'switch', sizes: true },
   ],
-  blocksNeeded: ({ across, down }) => countOf(across * down, `${across} across × ${down} down = ${across * down}`),
+  blocksNeeded: ({ across, down }) =>
+    countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   extent: (way, count, size, { direction, sash, outerSash }) =>
-    count * size + ((way === 'across') === (direction === 'columns') ? sashLines(count, outerSash) * sash : 0),
-  pieceCount: ({ across, down }, { direction, outerSash }) => across * down + sashLines(direction === 'columns' ? across : down, outerSash),
+    count * size +
+    ((way === 'across') === (direction === 'columns') ? sashLines(count, outerSash) * sash : 0),
+  pieceCount: ({ across, down }, { direction, outerSash }) =>
+    across * down + sashLines(direction === 'columns' ? across : down, outerSash),
   refusals: ({ unit, block, options: { sash } }) => sensibleSash(sash, 1, block, unit),
   layOut: ({ unit, block, grid, options: chosen, seam, origin }) => {
     const { direction, sash, outerSash } = chosen;
@@ -46,23 +63,65 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
     });
     const x = along(grid.across, block.width, columns, origin.x);
     const y = along(grid.down, block.height, !columns, origin.y);
-    const plain = (blocks: number, size: number) => ({ value: blocks * size, kind: 'length' as const, working: [`${blocks} blocks × ${show(size)} = ${show(blocks * size)}`] });
+    const plain = (blocks: number, size: number) => ({
+      value: blocks * size,
+      kind: 'length' as const,
+      working: [`${blocks} blocks × ${show(size)} = ${show(blocks * size)}`],
+    });
     const width = x.size ?? plain(grid.across, block.width);
     const height = y.size ?? plain(grid.down, block.height);
     const pieces: Piece[] = [];
     y.stops.blockAt.forEach((top, row) =>
       x.stops.blockAt.forEach((left, column) =>
-        pieces.push({ id: `block-${row}-${column}`, part: 'block', outline: rectangle(left, top, block.width, block.height), place: row * grid.across + column, spot: { column, row } })));
-    x.stops.sashAt.forEach((left, i) => pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(left, origin.y, sash, height.value) }));
-    y.stops.sashAt.forEach((top, i) => pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(origin.x, top, width.value, sash) }));
+        pieces.push({
+          id: `block-${row}-${column}`,
+          part: 'block',
+          outline: rectangle(left, top, block.width, block.height),
+          place: row * grid.across + column,
+          spot: { column, row },
+        }),
+      ),
+    );
+    x.stops.sashAt.forEach((left, i) =>
+      pieces.push({
+        id: `strip-${i}`,
+        part: 'strip',
+        outline: rectangle(left, origin.y, sash, height.value),
+      }),
+    );
+    y.stops.sashAt.forEach((top, i) =>
+      pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(origin.x, top, width.value, sash) }),
+    );
     const blocks = columns ? grid.across : grid.down;
     const lines = sashLines(blocks, outerSash);
-    const parts: SettingPart[] = [{ key: 'block', role: 'block', name: 'Blocks', grain: 'square-to-edge', count: stripSet.blocksNeeded(grid, chosen) }];
+    const parts: SettingPart[] = [
+      {
+        key: 'block',
+        role: 'block',
+        name: 'Blocks',
+        grain: 'square-to-edge',
+        count: stripSet.blocksNeeded(grid, chosen),
+      },
+    ];
     if (lines > 0) {
       const working = `Between ${blocks} ${direction}${outerSash ? ' and outside them' : ''}: ${linesText(blocks, outerSash)} = ${lines}`;
-      parts.push({ key: 'strip', role: 'sash', name: 'Strips', grain: 'square-to-edge', count: countOf(lines, working), notes: [blockMarks(seam, columns ? block.height : block.width, 0, unit)] });
+      parts.push({
+        key: 'strip',
+        role: 'sash',
+        name: 'Strips',
+        grain: 'square-to-edge',
+        count: countOf(lines, working),
+        notes: [blockMarks(seam, columns ? block.height : block.width, 0, unit)],
+      });
     }
-    const bands = (stops: typeof x.stops, size: number, stripped: boolean): Band[] => sashTape(stops, size, stripped ? sash : 0, 'strip');
-    return { width, height, parts, pieces, bands: { across: bands(x.stops, block.width, columns), down: bands(y.stops, block.height, !columns) } };
+    const bands = (stops: typeof x.stops, size: number, stripped: boolean): Band[] =>
+      sashTape(stops, size, stripped ? sash : 0, 'strip');
+    return {
+      width,
+      height,
+      parts,
+      pieces,
+      bands: { across: bands(x.stops, block.width, columns), down: bands(y.stops, block.height, !columns) },
+    };
   },
 };

@@ -12,10 +12,19 @@ export interface Priced {
 
 /** What lengths of cloth cost as the shop cuts them, at so much a yard or a metre; null where a price is not known. */
 export function costOf(lengths: readonly Priced[], unit: Unit): Figure | null {
-  const bought = lengths.filter(({ length }) => length > 0).map(({ length, price, allowance }) => ({ cut: shopCut(length, allowance, unit), price }));
+  const bought = lengths
+    .filter(({ length }) => length > 0)
+    .map(({ length, price, allowance }) => ({ cut: shopCut(length, allowance, unit), price }));
   if (bought.some(({ price }) => price === null)) return null;
   const whole = unit === 'in' ? 36 : 100;
   const each = bought.map(({ cut, price }) => (cut.length.value / whole) * price!);
   const total = Math.round(each.reduce((a, b) => a + b, 0) * 100) / 100;
-  return { ...lengthOf(total, ...bought.map(({ cut, price }, i) => `${cut.text} at ${formatExact(price!)} = ${each[i]!.toFixed(2)}`), ...(bought.length > 1 ? [`Together ${total.toFixed(2)}`] : [])), kind: 'money' };
+  return {
+    ...lengthOf(
+      total,
+      ...bought.map(({ cut, price }, i) => `${cut.text} at ${formatExact(price!)} = ${each[i]!.toFixed(2)}`),
+      ...(bought.length > 1 ? [`Together ${total.toFixed(2)}`] : []),
+    ),
+    kind: 'money',
+  };
 }

@@ -26,7 +26,17 @@ export const NO_ALLOWANCE: Allowance = { squaring: 0, shrinkage: 0 };
 
 /** Parts of a yard that shops cut to (rule BU-1), in inches. */
 const YARD_PARTS: readonly (readonly [inches: number, written: string])[] = [
-  [0, ''], [4.5, '1/8'], [9, '1/4'], [12, '1/3'], [13.5, '3/8'], [18, '1/2'], [22.5, '5/8'], [24, '2/3'], [27, '3/4'], [31.5, '7/8'], [36, '1'],
+  [0, ''],
+  [4.5, '1/8'],
+  [9, '1/4'],
+  [12, '1/3'],
+  [13.5, '3/8'],
+  [18, '1/2'],
+  [22.5, '5/8'],
+  [24, '2/3'],
+  [27, '3/4'],
+  [31.5, '7/8'],
+  [36, '1'],
 ];
 /** Metric shops cut to whole 10 cm (rule BU-1). */
 const METRE_STEP = 10;
@@ -41,8 +51,12 @@ export function shopCut(needed: number, { squaring, shrinkage }: Allowance, unit
   const square = needed + squaring;
   const unwashed = square / (1 - shrinkage / 100);
   const lines = [
-    squaring > 0 ? `${formatExact(needed)} needed + ${formatWorking(squaring, unit)} to square the end = ${formatExact(square)}${mark}` : `${formatExact(needed)}${mark} needed`,
-    ...(shrinkage > 0 ? [`÷ (1 − ${formatExact(shrinkage)} %) that the wash takes = ${formatExact(unwashed)}${mark}`] : []),
+    squaring > 0
+      ? `${formatExact(needed)} needed + ${formatWorking(squaring, unit)} to square the end = ${formatExact(square)}${mark}`
+      : `${formatExact(needed)}${mark} needed`,
+    ...(shrinkage > 0
+      ? [`÷ (1 − ${formatExact(shrinkage)} %) that the wash takes = ${formatExact(unwashed)}${mark}`]
+      : []),
   ];
   const bare = nextCut(needed, [], unit);
   const bought = nextCut(unwashed, lines, unit);
@@ -64,7 +78,9 @@ function yardCut(needed: number): { bought: number; amount: string; step: string
   const rest = needed - yards * 36;
   const [part, written] = YARD_PARTS.find(([inches]) => rest <= inches + TOLERANCE)!;
   const whole = part === 36 ? yards + 1 : yards;
-  const amount = [whole > 0 || part === 0 ? String(whole) : '', part === 36 ? '' : written].filter(Boolean).join(' ');
+  const amount = [whole > 0 || part === 0 ? String(whole) : '', part === 36 ? '' : written]
+    .filter(Boolean)
+    .join(' ');
   return { bought: yards * 36 + part, amount, step: 'shop cut' };
 }
 

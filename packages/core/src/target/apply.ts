@@ -14,13 +14,22 @@ import { targetSize } from './size.ts';
 export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target']): Plan {
   const borders = fit.borders.map(({ sides, ends }, i) => {
     const had = plan.borders[i];
-    return had ? { ...had, sides, ends } : { ...startBorder(sides, plan.borders.at(-1)?.fabric ?? borderCloth(plan)), ends };
+    return had
+      ? { ...had, sides, ends }
+      : { ...startBorder(sides, plan.borders.at(-1)?.fabric ?? borderCloth(plan)), ends };
   });
-  return forAnotherTop({ ...plan, setting: fit.setting, grid: fit.grid, borders, target: target ? targetOf(plan, target) : plan.target });
+  return forAnotherTop({
+    ...plan,
+    setting: fit.setting,
+    grid: fit.grid,
+    borders,
+    target: target ? targetOf(plan, target) : plan.target,
+  });
 }
 
 /** A cloth for a first border: the one kept for borders, or the sash's; never the binding's without a word. */
-const borderCloth = ({ fabrics, fabricFor }: Plan): string => fabrics.find((f) => f.id === 'border')?.id ?? fabricFor.sash;
+const borderCloth = ({ fabrics, fabricFor }: Plan): string =>
+  fabrics.find((f) => f.id === 'border')?.id ?? fabricFor.sash;
 
 function targetOf(plan: Plan, target: NonNullable<FitRequest['target']>): Plan['target'] {
   if (plan.target) {

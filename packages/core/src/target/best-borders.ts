@@ -1,5 +1,13 @@
 import { howManyCover, howManyFit } from '../length/tolerance.ts';
-import { type BorderTotal, costsOf, type Ground, type Lengths, type Shape, weigh, WIDEST_SHARE } from './score.ts';
+import {
+  type BorderTotal,
+  costsOf,
+  type Ground,
+  type Lengths,
+  type Shape,
+  weigh,
+  WIDEST_SHARE,
+} from './score.ts';
 
 /** Border totals a search may choose, in ruler steps: none at all, or from `least` to `most` on both sides and ends. */
 export interface BorderSteps {
@@ -23,24 +31,37 @@ export function borderSteps({ request: { borders } }: Ground, step: number): Bor
  * leads to its least, or bowed downward between breaks. Of equal ones the narrower is kept.
  */
 export function bestBorders(
-  ground: Ground, shape: Shape, lengths: Lengths, centre: { width: number; height: number }, steps: BorderSteps, step: number, look: () => void,
+  ground: Ground,
+  shape: Shape,
+  lengths: Lengths,
+  centre: { width: number; height: number },
+  steps: BorderSteps,
+  step: number,
+  look: () => void,
 ): { border: BorderTotal; score: number } {
   const { request, block } = ground;
   const scoreAt = (sides: number, ends: number) => {
     look();
-    return weigh(costsOf(ground, shape, lengths, centre, { sides: sides * step, ends: ends * step }), request);
+    return weigh(
+      costsOf(ground, shape, lengths, centre, { sides: sides * step, ends: ends * step }),
+      request,
+    );
   };
   let best = { sides: 0, ends: 0, score: scoreAt(0, 0) };
   const take = (sides: number, ends: number) => {
     const score = scoreAt(sides, ends);
-    if (score < best.score || (score === best.score && sides + ends < best.sides + best.ends)) best = { sides, ends, score };
+    if (score < best.score || (score === best.score && sides + ends < best.sides + best.ends))
+      best = { sides, ends, score };
     return score;
   };
   const { least, most } = steps;
   if (most >= least) {
     const wide = Math.min(block.width, block.height) / WIDEST_SHARE[request.borders.count]!;
     const breaks = (missing: number | null) => {
-      const at = [wide, ...(missing === null ? [] : [missing / 2])].flatMap((width) => [Math.floor(width / step + 1e-9), Math.ceil(width / step - 1e-9)]);
+      const at = [wide, ...(missing === null ? [] : [missing / 2])].flatMap((width) => [
+        Math.floor(width / step + 1e-9),
+        Math.ceil(width / step - 1e-9),
+      ]);
       return [...new Set([least, most, ...at].map((s) => Math.min(most, Math.max(least, s))))];
     };
     const { target } = request;

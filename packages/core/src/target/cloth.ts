@@ -13,7 +13,10 @@ import { type Lengths, optionsWith, type Shape } from './score.ts';
 export function clothFor(plan: Plan, use: SettingFabric): number {
   const fabric = plan.fabrics.find((f) => f.id === fabricFor(plan, { what: use }))!;
   const pieces = cutPieces(plan, layOut(plan)).filter((p: CutPiece) => p.use.what === use);
-  const { groups, lengthwise, tooWide } = planStrips(pieces.map((p) => stripNeed(plan, p)), { usable: fabric.usableWidth, seam: plan.seam, unit: plan.unit });
+  const { groups, lengthwise, tooWide } = planStrips(
+    pieces.map((p) => stripNeed(plan, p)),
+    { usable: fabric.usableWidth, seam: plan.seam, unit: plan.unit },
+  );
   if (tooWide.length > 0) return Infinity;
   return groups.reduce((sum, g) => sum + g.strips.value * g.width, lengthwise?.length.value ?? 0);
 }
@@ -21,7 +24,13 @@ export function clothFor(plan: Plan, use: SettingFabric): number {
 /** Whether the cloth in hand is enough for a shape with these lengths, by its own cutting. */
 export function clothCheck(plan: Plan, { inHand }: FitRequest): (shape: Shape, lengths: Lengths) => boolean {
   return (shape, lengths) => {
-    const design: Plan = { ...plan, setting: optionsWith(shape, lengths), grid: shape.grid, borders: [], measured: [] };
+    const design: Plan = {
+      ...plan,
+      setting: optionsWith(shape, lengths),
+      grid: shape.grid,
+      borders: [],
+      measured: [],
+    };
     return inHand.every(({ use, length }) => atLeast(length, clothFor(design, use) + plan.squaring));
   };
 }

@@ -21,7 +21,14 @@ export function compareWithTarget(
   const height = finished.height - target.height;
   const mark = unit === 'in' ? 1 / 16 : 0.05;
   const off = (difference: number, more: string, less: string) =>
-    Math.abs(difference) < mark ? [] : [`${formatWithUnit(Math.abs(difference), unit)} ${difference > 0 ? more : less}`];
+    Math.abs(difference) < mark
+      ? []
+      : [`${formatWithUnit(Math.abs(difference), unit)} ${difference > 0 ? more : less}`];
   const said = [...off(width, 'wider', 'narrower'), ...off(height, 'longer', 'shorter')];
-  return { width, height, met: said.length === 0, text: said.length === 0 ? 'On target' : `${said.join(', ')} than the target` };
+  return {
+    width,
+    height,
+    met: said.length === 0,
+    text: said.length === 0 ? 'On target' : `${said.join(', ')} than the target`,
+  };
 }

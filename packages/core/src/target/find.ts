@@ -6,7 +6,21 @@ import { bestBorders, borderSteps } from './best-borders.ts';
 import { clothCheck } from './cloth.ts';
 import { type FitRequest, MOST_PLACES, searchStep } from './request.ts';
 import { isRibbon } from './ribbon.ts';
-import { type BorderTotal, centreOf, type Costs, costsOf, type Ground, groundOf, growthOf, type Lengths, lowerBound, optionsWith, reachOf, type Shape, weigh } from './score.ts';
+import {
+  type BorderTotal,
+  centreOf,
+  type Costs,
+  costsOf,
+  type Ground,
+  groundOf,
+  growthOf,
+  type Lengths,
+  lowerBound,
+  optionsWith,
+  reachOf,
+  type Shape,
+  weigh,
+} from './score.ts';
 
 /** Finished widths of one border of a found design. */
 export type FitBorder = BorderTotal;
@@ -54,7 +68,9 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
   const shapes = shapesFor(plan, request);
   const ground = groundOf(plan, request, shapes);
   const step = searchStep(plan.unit);
-  const bounded = shapes.map((shape) => ({ shape, bound: lowerBound(ground, shape, reachOf(shape)) })).sort((a, b) => a.bound - b.bound);
+  const bounded = shapes
+    .map((shape) => ({ shape, bound: lowerBound(ground, shape, reachOf(shape)) }))
+    .sort((a, b) => a.bound - b.bound);
   const enough = clothCheck(plan, request);
   let best: readonly Fit[] = [];
   let looked = 0;
@@ -71,20 +87,32 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
 }
 
 /** The best design of a shape that there is cloth for and that scores below `limit`; null when there is none. */
-function bestOfShape(ground: Ground, shape: Shape, step: number, limit: number, enough: (shape: Shape, lengths: Lengths) => boolean, look: () => void): Fit | null {
+function bestOfShape(
+  ground: Ground,
+  shape: Shape,
+  step: number,
+  limit: number,
+  enough: (shape: Shape, lengths: Lengths) => boolean,
+  look: () => void,
+): Fit | null {
   const steps = borderSteps(ground, step);
   const checks = ground.request.inHand.length > 0;
   const ways: { lengths: Lengths; border: BorderTotal; score: number }[] = [];
   let least = limit;
   for (const lengths of shape.lengths) {
     if (lowerBound(ground, shape, { least: lengths, most: lengths }) > least) continue;
-    const found = { lengths, ...bestBorders(ground, shape, lengths, centreOf(shape, lengths), steps, step, look) };
+    const found = {
+      lengths,
+      ...bestBorders(ground, shape, lengths, centreOf(shape, lengths), steps, step, look),
+    };
     if (found.score >= least) continue;
     ways.push(found);
     // A way there may be no cloth for must not shut out a worse one.
     if (!checks) least = found.score;
   }
-  const best = ways.sort((a, b) => a.score - b.score).find(({ lengths }) => !checks || enough(shape, lengths));
+  const best = ways
+    .sort((a, b) => a.score - b.score)
+    .find(({ lengths }) => !checks || enough(shape, lengths));
   return best ? fitOf(ground, shape, best.lengths, best.border, step) : null;
 }
 
@@ -104,9 +132,19 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
     const setting = settingOf(kind);
     const start = plan.setting.kind === kind ? plan.setting : setting.start(unit);
     return optionsOf(setting.fields, start).flatMap((options) => {
-      const has = { sash: isSearched(setting.fields, 'sash', options), float: isSearched(setting.fields, 'float', options) };
+      const has = {
+        sash: isSearched(setting.fields, 'sash', options),
+        float: isSearched(setting.fields, 'float', options),
+      };
       const lengths = lengthsFor(has, request, searchStep(unit)).filter(
-        (l) => setting.refusals({ unit, block, grid: { across: 1, down: 1 }, options: optionsWith({ options, has }, l), seam }).length === 0,
+        (l) =>
+          setting.refusals({
+            unit,
+            block,
+            grid: { across: 1, down: 1 },
+            options: optionsWith({ options, has }, l),
+            seam,
+          }).length === 0,
       );
       if (lengths.length === 0) return [];
       const least = optionsWith({ options, has }, lengths[0]!);
@@ -120,8 +158,15 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
           // Without a target, only the blocks there are set a limit.
           if (!target && blocks > request.blocks!) break;
           const shape: Shape = {
-            kind, options, has, lengths, grid, blocks, pieces: setting.pieceCount(grid, options),
-            width: growthOf({ kind, options, has }, 'across', across, block.width), height: growthOf({ kind, options, has }, 'down', down, block.height),
+            kind,
+            options,
+            has,
+            lengths,
+            grid,
+            blocks,
+            pieces: setting.pieceCount(grid, options),
+            width: growthOf({ kind, options, has }, 'across', across, block.width),
+            height: growthOf({ kind, options, has }, 'down', down, block.height),
           };
           if (target || !isRibbon(shape.width.base, shape.height.base)) shapes.push(shape);
         }
@@ -130,13 +175,19 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
     });
   });
   // An option may make no difference on a grid: plain blocks between, where nothing lies between.
-  const alike = ({ kind, grid, blocks, pieces, width, height }: Shape) => JSON.stringify([kind, grid, blocks, pieces, width, height]);
+  const alike = ({ kind, grid, blocks, pieces, width, height }: Shape) =>
+    JSON.stringify([kind, grid, blocks, pieces, width, height]);
   return [...new Map(found.map((shape) => [alike(shape), shape] as const).reverse()).values()].reverse();
 }
 
 /** A setting has this length, and its other options leave it a meaning. */
 const isSearched = (fields: readonly SettingField[], key: keyof Lengths, options: SettingOptions): boolean =>
-  fields.some((f) => f.key === key && f.type === 'length' && (!f.when || (options as unknown as Record<string, unknown>)[f.when.key] === f.when.is));
+  fields.some(
+    (f) =>
+      f.key === key &&
+      f.type === 'length' &&
+      (!f.when || (options as unknown as Record<string, unknown>)[f.when.key] === f.when.is),
+  );
 
 /** Each way of setting the options that change the size; the others stay as they are. */
 function optionsOf(fields: readonly SettingField[], start: SettingOptions): SettingOptions[] {
@@ -153,13 +204,24 @@ function optionsOf(fields: readonly SettingField[], start: SettingOptions): Sett
 /** Sashes and floats in range, on the ruler, least first; one, of no matter what, where a setting has neither. */
 function lengthsFor(has: Shape['has'], { sash, float }: FitRequest, step: number): Lengths[] {
   const marks = (tried: boolean, { least, most }: { least: number; most: number }) =>
-    tried ? Array.from({ length: Math.max(0, Math.floor((most - least) / step + 1e-9)) + 1 }, (_, i) => least + i * step) : [0];
+    tried
+      ? Array.from(
+          { length: Math.max(0, Math.floor((most - least) / step + 1e-9)) + 1 },
+          (_, i) => least + i * step,
+        )
+      : [0];
   const floats = marks(has.float, float);
   return marks(has.sash, sash).flatMap((s) => floats.map((f) => ({ sash: s, float: f })));
 }
 
 /** The whole design of a shape with these lengths and border totals. */
-export function fitOf(ground: Ground, shape: Shape, lengths: Lengths, border: BorderTotal, step: number): Fit {
+export function fitOf(
+  ground: Ground,
+  shape: Shape,
+  lengths: Lengths,
+  border: BorderTotal,
+  step: number,
+): Fit {
   const { request } = ground;
   const centre = centreOf(shape, lengths);
   const costs = costsOf(ground, shape, lengths, centre, border);
@@ -195,7 +257,9 @@ function split(total: number, borders: number, step: number, least: number): num
   const steps = Math.round(total / step);
   const leastSteps = Math.max(1, Math.ceil(least / step - 1e-9));
   const whole = 2 ** borders - 1;
-  const inner = Array.from({ length: borders - 1 }, (_, i) => Math.max(leastSteps, Math.round((steps * 2 ** i) / whole)));
+  const inner = Array.from({ length: borders - 1 }, (_, i) =>
+    Math.max(leastSteps, Math.round((steps * 2 ** i) / whole)),
+  );
   const outer = steps - inner.reduce((sum, s) => sum + s, 0);
   return outer < inner.at(-1)! ? null : [...inner, outer].map((s) => s * step);
 }

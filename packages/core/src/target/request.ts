@@ -6,7 +6,9 @@ import type { Plan } from '../plan/shape.ts';
 import { type SettingKind, settingOf, SETTINGS } from '../setting/registry.ts';
 
 const length = z.number().finite().min(0);
-const range = z.strictObject({ least: length, most: length }).refine((r) => r.least <= r.most, 'The narrowest is wider than the widest.');
+const range = z
+  .strictObject({ least: length, most: length })
+  .refine((r) => r.least <= r.most, 'The narrowest is wider than the widest.');
 const weight = z.number().finite().min(0).max(100);
 
 /** What weighs how much when designs are ranked; each a cost per unit named beside it. */
@@ -34,7 +36,9 @@ export const fitRequestSchema = z
     target: z.strictObject({ width: length, height: length }).nullable(),
     /** Blocks on hand; null when any number can be made. */
     blocks: z.int().min(1).nullable(),
-    kinds: z.array(z.enum(SETTINGS.map((s) => s.kind) as [SettingKind, ...SettingKind[]])).min(1, 'Choose at least one kind of setting.'),
+    kinds: z
+      .array(z.enum(SETTINGS.map((s) => s.kind) as [SettingKind, ...SettingKind[]]))
+      .min(1, 'Choose at least one kind of setting.'),
     /** Narrowest and widest sash to try; equal for a sash that is fixed. */
     sash: range,
     /** How far the points of a setting on point may float. */
@@ -48,7 +52,10 @@ export const fitRequestSchema = z
     inHand: z.array(z.strictObject({ use: z.enum(SETTING_FABRICS), length })).max(SETTING_FABRICS.length),
     weights: weightsSchema,
   })
-  .refine((r) => r.target !== null || r.blocks !== null, 'Without a target the search needs to know how many blocks there are.');
+  .refine(
+    (r) => r.target !== null || r.blocks !== null,
+    'Without a target the search needs to know how many blocks there are.',
+  );
 export type FitRequest = z.infer<typeof fitRequestSchema>;
 
 /** Settings that can be proposed for a plan's blocks: its own kind where that takes blocks of its own make, otherwise all that take plain ones. */
@@ -68,7 +75,12 @@ export function startRequest(plan: Plan, target: FitRequest['target']): FitReque
     kinds: kindsFor(plan),
     sash: { least: round(shorter / 8), most: round(shorter / 3) },
     float: { least: 0, most: plan.unit === 'in' ? 1 : 2.5 },
-    borders: { count: Math.min(3, plan.borders.length || 1), least: plan.unit === 'in' ? 1 : 2.5, most: round(shorter * 1.5), even: false },
+    borders: {
+      count: Math.min(3, plan.borders.length || 1),
+      least: plan.unit === 'in' ? 1 : 2.5,
+      most: round(shorter * 1.5),
+      even: false,
+    },
     inHand: [],
     weights: START_WEIGHTS,
   };

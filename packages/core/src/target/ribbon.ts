@@ -2,4 +2,5 @@
 const LONGEST = 2;
 
 /** Too long for its width to be proposed as a quilt. */
-export const isRibbon = (width: number, height: number): boolean => Math.max(width, height) > LONGEST * Math.min(width, height);
+export const isRibbon = (width: number, height: number): boolean =>
+  Math.max(width, height) > LONGEST * Math.min(width, height);

@@ -69,28 +69,46 @@ export function groundOf(plan: Plan, request: FitRequest, shapes: readonly Shape
     const { width, height } = centreOf(shape, reachOf(shape).most);
     return (width + 2 * border) * (height + 2 * border);
   };
-  const largest = request.target ? 0 : shapes.reduce((most, shape) => Math.max(most, areaOf(shape)), 0) * toInches ** 2;
+  const largest = request.target
+    ? 0
+    : shapes.reduce((most, shape) => Math.max(most, areaOf(shape)), 0) * toInches ** 2;
   return { request, block: plan.block, toInches, largest };
 }
 
 const grown = ({ base, sash, float }: Growth, s: number, f: number): number => base + sash * s + float * f;
 
 /** How a setting grows along one direction with the lengths searched. Every setting's extent is linear in them: a test holds it. */
-export function growthOf(way: Pick<Shape, 'kind' | 'options' | 'has'>, direction: 'across' | 'down', count: number, size: number): Growth {
-  const at = (sash: number, float: number) => settingOf(way.kind).extent(direction, count, size, optionsWith(way, { sash, float }));
+export function growthOf(
+  way: Pick<Shape, 'kind' | 'options' | 'has'>,
+  direction: 'across' | 'down',
+  count: number,
+  size: number,
+): Growth {
+  const at = (sash: number, float: number) =>
+    settingOf(way.kind).extent(direction, count, size, optionsWith(way, { sash, float }));
   const base = at(0, 0);
   return { base, sash: at(1, 0) - base, float: at(0, 1) - base };
 }
 
 /** Finished centre of a shape with these lengths. */
-export const centreOf = ({ width, height }: Shape, { sash, float }: Lengths): { width: number; height: number } => ({
+export const centreOf = (
+  { width, height }: Shape,
+  { sash, float }: Lengths,
+): { width: number; height: number } => ({
   width: grown(width, sash, float),
   height: grown(height, sash, float),
 });
 
 /** Options of a shape with these lengths. */
-export const optionsWith = ({ options, has }: Pick<Shape, 'options' | 'has'>, lengths: Lengths): SettingOptions =>
-  ({ ...options, ...(has.sash ? { sash: lengths.sash } : {}), ...(has.float ? { float: lengths.float } : {}) }) as SettingOptions;
+export const optionsWith = (
+  { options, has }: Pick<Shape, 'options' | 'has'>,
+  lengths: Lengths,
+): SettingOptions =>
+  ({
+    ...options,
+    ...(has.sash ? { sash: lengths.sash } : {}),
+    ...(has.float ? { float: lengths.float } : {}),
+  }) as SettingOptions;
 
 /** Costs that the grid alone decides. */
 export function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {
@@ -105,7 +123,13 @@ export function sashOff({ block, toInches }: Ground, { has }: Shape, sash: numbe
 }
 
 /** Every cost of a shape with these lengths, which give it its centre, and borders of these widths in all. */
-export function costsOf(ground: Ground, shape: Shape, { sash }: Lengths, centre: { width: number; height: number }, { sides, ends }: BorderTotal): Costs {
+export function costsOf(
+  ground: Ground,
+  shape: Shape,
+  { sash }: Lengths,
+  centre: { width: number; height: number },
+  { sides, ends }: BorderTotal,
+): Costs {
   const { request, block, toInches } = ground;
   const width = (centre.width + 2 * sides) * toInches;
   const height = (centre.height + 2 * ends) * toInches;
@@ -113,8 +137,13 @@ export function costsOf(ground: Ground, shape: Shape, { sash }: Lengths, centre:
   const { target } = request;
   return {
     ...gridCosts(ground, shape),
-    size: target ? Math.abs(width - target.width * toInches) + Math.abs(height - target.height * toInches) : (ground.largest - width * height) / SQUARE_YARD,
-    proportion: sashOff(ground, shape, sash) + Math.max(0, widest - Math.min(block.width, block.height) * toInches) + UNEVEN * Math.abs(sides - ends) * toInches,
+    size: target
+      ? Math.abs(width - target.width * toInches) + Math.abs(height - target.height * toInches)
+      : (ground.largest - width * height) / SQUARE_YARD,
+    proportion:
+      sashOff(ground, shape, sash) +
+      Math.max(0, widest - Math.min(block.width, block.height) * toInches) +
+      UNEVEN * Math.abs(sides - ends) * toInches,
     fabric: (width * height - shape.blocks * block.width * block.height * toInches ** 2) / SQUARE_YARD,
   };
 }
@@ -122,7 +151,11 @@ export function costsOf(ground: Ground, shape: Shape, { sash }: Lengths, centre:
 /** Costs weighed and added. Lower is better. */
 export function weigh(costs: Costs, { weights }: FitRequest): number {
   return (
-    costs.size * weights.size + costs.blocks * weights.blocks + costs.proportion * weights.proportion + costs.fabric * weights.fabric + costs.seams * weights.seams
+    costs.size * weights.size +
+    costs.blocks * weights.blocks +
+    costs.proportion * weights.proportion +
+    costs.fabric * weights.fabric +
+    costs.seams * weights.seams
   );
 }
 
@@ -134,7 +167,10 @@ export interface Reach {
 
 /** The reach of all the lengths a shape has. */
 export function reachOf({ lengths }: Shape): Reach {
-  const ends = (pick: (...values: number[]) => number): Lengths => ({ sash: pick(...lengths.map((l) => l.sash)), float: pick(...lengths.map((l) => l.float)) });
+  const ends = (pick: (...values: number[]) => number): Lengths => ({
+    sash: pick(...lengths.map((l) => l.sash)),
+    float: pick(...lengths.map((l) => l.float)),
+  });
   return { least: ends(Math.min), most: ends(Math.max) };
 }
 
@@ -150,14 +186,21 @@ export function lowerBound(ground: Ground, shape: Shape, { least, most }: Reach)
   const blocks = shape.blocks * block.width * block.height * toInches ** 2;
   const least2 = small.width * small.height * toInches ** 2;
   const most2 = (large.width + 2 * border) * (large.height + 2 * border) * toInches ** 2;
-  const miss = (reached: number, furthest: number, wanted: number) => Math.max(0, reached - wanted, wanted - furthest) * toInches;
+  const miss = (reached: number, furthest: number, wanted: number) =>
+    Math.max(0, reached - wanted, wanted - furthest) * toInches;
   const grid = gridCosts(ground, shape);
-  const common = grid.blocks * weights.blocks + grid.seams * weights.seams + (least.sash === most.sash ? sashOff(ground, shape, least.sash) * weights.proportion : 0);
+  const common =
+    grid.blocks * weights.blocks +
+    grid.seams * weights.seams +
+    (least.sash === most.sash ? sashOff(ground, shape, least.sash) * weights.proportion : 0);
   if (!target) {
     // Size and cloth pull the same area either way: its ends tell.
-    const at = (area: number) => ((ground.largest - area) * weights.size + (area - blocks) * weights.fabric) / SQUARE_YARD;
+    const at = (area: number) =>
+      ((ground.largest - area) * weights.size + (area - blocks) * weights.fabric) / SQUARE_YARD;
     return common + Math.min(at(least2), at(most2));
   }
-  const size = miss(small.width, large.width + 2 * border, target.width) + miss(small.height, large.height + 2 * border, target.height);
+  const size =
+    miss(small.width, large.width + 2 * border, target.width) +
+    miss(small.height, large.height + 2 * border, target.height);
   return common + size * weights.size + ((least2 - blocks) / SQUARE_YARD) * weights.fabric;
 }

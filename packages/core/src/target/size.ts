@@ -19,9 +19,18 @@ export interface TargetSize {
  */
 export function targetSize(target: Target, unit: Unit): TargetSize {
   const show = (v: number) => formatWorking(v, unit);
-  if (target.of === 'size') return { width: lengthOf(target.width, 'As entered'), height: lengthOf(target.height, 'As entered'), says: null };
+  if (target.of === 'size')
+    return {
+      width: lengthOf(target.width, 'As entered'),
+      height: lengthOf(target.height, 'As entered'),
+      says: null,
+    };
   if (target.of === 'wall') {
-    const less = (value: number) => lengthOf(value - 2 * target.free, `${show(value)} wall − 2 × ${show(target.free)} free = ${show(value - 2 * target.free)}`);
+    const less = (value: number) =>
+      lengthOf(
+        value - 2 * target.free,
+        `${show(value)} wall − 2 × ${show(target.free)} free = ${show(value - 2 * target.free)}`,
+      );
     return { width: less(target.width), height: less(target.height), says: null };
   }
   const { drop, tuck, depth } = target;
@@ -29,8 +38,14 @@ export function targetSize(target: Target, unit: Unit): TargetSize {
   const width = bed.width + drop.left + drop.right;
   const height = bed.length + drop.foot + tuck;
   return {
-    width: lengthOf(width, `${show(bed.width)} mattress + ${show(drop.left)} + ${show(drop.right)} drop = ${show(width)}`),
-    height: lengthOf(height, `${show(bed.length)} mattress + ${show(drop.foot)} drop at the foot${tuck > 0 ? ` + ${show(tuck)} pillow tuck` : ''} = ${show(height)}`),
+    width: lengthOf(
+      width,
+      `${show(bed.width)} mattress + ${show(drop.left)} + ${show(drop.right)} drop = ${show(width)}`,
+    ),
+    height: lengthOf(
+      height,
+      `${show(bed.length)} mattress + ${show(drop.foot)} drop at the foot${tuck > 0 ? ` + ${show(tuck)} pillow tuck` : ''} = ${show(height)}`,
+    ),
     says: depth === null ? null : hangs(drop, depth, unit),
   };
 }
@@ -45,17 +60,27 @@ export function mattress(id: BedId, unit: Unit): { readonly width: number; reado
 /** A bed as a target begins: cots without a drop, beds with one that covers the mattress and a little. */
 export function startBed(id: BedId, unit: Unit): Extract<Target, { of: 'bed' }> {
   const cot = id.endsWith('cot') || id.endsWith('crib');
-  const round = (inches: number) => rulerFine(unit).apply(unit === 'in' ? inches : Math.round(fromInches(inches, 'cm')));
+  const round = (inches: number) =>
+    rulerFine(unit).apply(unit === 'in' ? inches : Math.round(fromInches(inches, 'cm')));
   const drop = cot ? 0 : round(12);
-  return { of: 'bed', bed: id, drop: { left: drop, right: drop, foot: drop }, tuck: 0, depth: cot ? null : round(10) };
+  return {
+    of: 'bed',
+    bed: id,
+    drop: { left: drop, right: drop, foot: drop },
+    tuck: 0,
+    depth: cot ? null : round(10),
+  };
 }
 
 /** Where the quilt's edge ends against the mattress. */
 function hangs(drop: { left: number; right: number; foot: number }, depth: number, unit: Unit): string {
   const where = (value: number) =>
-    near(value, depth) ? 'ends level with the mattress’s lower edge'
-    : value > depth ? `hangs ${formatWithUnit(value - depth, unit)} below the mattress`
-    : `stops ${formatWithUnit(depth - value, unit)} short of the mattress’s lower edge`;
-  if (near(drop.left, drop.right) && near(drop.left, drop.foot)) return `The quilt ${where(drop.left)} on three sides.`;
+    near(value, depth)
+      ? 'ends level with the mattress’s lower edge'
+      : value > depth
+        ? `hangs ${formatWithUnit(value - depth, unit)} below the mattress`
+        : `stops ${formatWithUnit(depth - value, unit)} short of the mattress’s lower edge`;
+  if (near(drop.left, drop.right) && near(drop.left, drop.foot))
+    return `The quilt ${where(drop.left)} on three sides.`;
   return `At the left it ${where(drop.left)}, at the right it ${where(drop.right)}, at the foot it ${where(drop.foot)}.`;
 }

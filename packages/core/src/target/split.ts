@@ -40,7 +40,8 @@ const MOST_WAYS = 8;
 export function splitQuilt(plan: Plan, quilts: number): Split[] {
   const whole = computeQuilt(plan);
   const setting = settingOf(plan.setting.kind);
-  const blocks = plan.pile.length > 0 ? plan.pile.length : setting.blocksNeeded(plan.grid, plan.setting).value;
+  const blocks =
+    plan.pile.length > 0 ? plan.pile.length : setting.blocksNeeded(plan.grid, plan.setting).value;
   const each = Math.floor(blocks / quilts);
   const grids: { grid: Split['grid']; needs: number; cost: number }[] = [];
   const long = isRibbon(whole.layout.centre.width.value, whole.layout.centre.height.value);
@@ -50,7 +51,10 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
       const grid = { across, down };
       const needs = setting.blocksNeeded(grid, plan.setting).value;
       if (needs > each) break;
-      const [width, height] = [setting.extent('across', across, plan.block.width, plan.setting), setting.extent('down', down, plan.block.height, plan.setting)];
+      const [width, height] = [
+        setting.extent('across', across, plan.block.width, plan.setting),
+        setting.extent('down', down, plan.block.height, plan.setting),
+      ];
       if (isRibbon(width, height) && !long) continue;
       const own = height / width;
       grids.push({ grid, needs, cost: Math.abs(Math.log(own / proportion)) + (4 * (each - needs)) / each });
@@ -62,17 +66,36 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
     .map(({ grid, needs }) => splitInto(plan, whole, quilts, grid, needs, blocks));
 }
 
-function splitInto(plan: Plan, whole: Quilt, quilts: number, grid: Split['grid'], needs: number, blocks: number): Split {
-  const plans = Array.from({ length: quilts }, (_, i): Plan => forAnotherTop(asAnotherQuilt({
-    ...plan, title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`, grid, pile: plan.pile.slice(i * needs, (i + 1) * needs),
-  })));
+function splitInto(
+  plan: Plan,
+  whole: Quilt,
+  quilts: number,
+  grid: Split['grid'],
+  needs: number,
+  blocks: number,
+): Split {
+  const plans = Array.from({ length: quilts }, (_, i): Plan =>
+    forAnotherTop(
+      asAnotherQuilt({
+        ...plan,
+        title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`,
+        grid,
+        pile: plan.pile.slice(i * needs, (i + 1) * needs),
+      }),
+    ),
+  );
   const one = computeQuilt(plans[0]!);
   const show = (v: number) => formatWorking(v, plan.unit);
   const before = borderRun(whole);
   const run = borderRun(one);
-  const names = plan.fabrics.filter((f) => plan.borders.some((b) => b.fabric === f.id || b.cornerFabric === f.id));
+  const names = plan.fabrics.filter((f) =>
+    plan.borders.some((b) => b.fabric === f.id || b.cornerFabric === f.id),
+  );
   const need = (quilt: Quilt, id: string) => quilt.fabrics.find((f) => f.fabric.id === id)?.needed.value ?? 0;
-  const missing = whole.target && { sides: (whole.target.width.value - one.finished.width.value) / 2, ends: (whole.target.height.value - one.finished.height.value) / 2 };
+  const missing = whole.target && {
+    sides: (whole.target.width.value - one.finished.width.value) / 2,
+    ends: (whole.target.height.value - one.finished.height.value) / 2,
+  };
   return {
     grid,
     quilts,
@@ -80,20 +103,37 @@ function splitInto(plan: Plan, whole: Quilt, quilts: number, grid: Split['grid']
     over: blocks - quilts * needs,
     plans,
     finished: { width: one.finished.width.value, height: one.finished.height.value },
-    border: lengthOf(run, ...one.pieces.filter((p) => p.role === 'border' && !p.under).map((p) => `${p.name}: ${p.count.value} × ${show(lengthOfCut(p))}`), `Together ${formatExact(run)}`),
-    extra: lengthOf(quilts * run - before, `${quilts} × ${formatExact(run)} − ${formatExact(before)} for the one quilt = ${formatExact(quilts * run - before)}`),
+    border: lengthOf(
+      run,
+      ...one.pieces
+        .filter((p) => p.role === 'border' && !p.under)
+        .map((p) => `${p.name}: ${p.count.value} × ${show(lengthOfCut(p))}`),
+      `Together ${formatExact(run)}`,
+    ),
+    extra: lengthOf(
+      quilts * run - before,
+      `${quilts} × ${formatExact(run)} − ${formatExact(before)} for the one quilt = ${formatExact(quilts * run - before)}`,
+    ),
     cloth: names.map((fabric) => {
       const bought = (length: number) => shopCut(length, allowanceFor(plan, fabric), plan.unit);
-      return { name: fabric.name, before: bought(need(whole, fabric.id)), after: bought(quilts * need(one, fabric.id)) };
+      return {
+        name: fabric.name,
+        before: bought(need(whole, fabric.id)),
+        after: bought(quilts * need(one, fabric.id)),
+      };
     }),
     toTarget: missing && missing.sides >= 0 && missing.ends >= 0 ? missing : null,
   };
 }
 
-const lengthOfCut = ({ cut }: Quilt['pieces'][number]): number => (cut.shape === 'rectangle' ? cut.length.value : cut.side.value);
+const lengthOfCut = ({ cut }: Quilt['pieces'][number]): number =>
+  cut.shape === 'rectangle' ? cut.length.value : cut.side.value;
 
 /** All border strips of a quilt end to end, as cut. */
-const borderRun = ({ pieces }: Quilt): number => pieces.filter((p) => p.role === 'border' && !p.under).reduce((sum, p) => sum + p.count.value * lengthOfCut(p), 0);
+const borderRun = ({ pieces }: Quilt): number =>
+  pieces
+    .filter((p) => p.role === 'border' && !p.under)
+    .reduce((sum, p) => sum + p.count.value * lengthOfCut(p), 0);
 
 /** The quilts one can be split into: two to six, as long as each has a block. */
 export const splitCounts = (blocks: number): number[] => [2, 3, 4, 5, 6].filter((n) => n <= blocks);

@@ -39,13 +39,22 @@ const SHAKEN = 0.05;
  *
  * A generator, so that whoever runs it can show it improving, and stop it.
  */
-export function* arrange(job: WallJob, seed: number, spares = false): Generator<ArrangeProgress, ArrangeProgress> {
+export function* arrange(
+  job: WallJob,
+  seed: number,
+  spares = false,
+): Generator<ArrangeProgress, ArrangeProgress> {
   const random = randomFrom(seed);
   const costs = costsFor(job);
   const state = new State(job, costs, spares);
   let best: Arrangement = { at: [...job.at], turns: [...job.turns] };
   let bestCost = costOf(job, costs, best);
-  const report = (done: number): ArrangeProgress => ({ done, best, cost: bestCost, clashes: countClashes(costs, best, job.blocks.length) });
+  const report = (done: number): ArrangeProgress => ({
+    done,
+    best,
+    cost: bestCost,
+    clashes: countClashes(costs, best, job.blocks.length),
+  });
   if (state.free.length < 2 && job.rules.turn === 0) return report(1);
   const bestClashes = (arrangement: Arrangement) => countClashes(costs, arrangement, job.blocks.length);
   const keep = (cost: number) => {
@@ -58,7 +67,11 @@ export function* arrange(job: WallJob, seed: number, spares = false): Generator<
   const hot = state.typicalChange(random) * HOT;
   let cost = bestCost;
   // A small wall can be stuck, and is soon begun anew; a large one is not, and takes long enough.
-  for (let begun = 0; begun < 1 || (begun < MOST_BEGUN && begun * moves < MOST_MOVES && bestClashes(best) > 0); begun++) {
+  for (
+    let begun = 0;
+    begun < 1 || (begun < MOST_BEGUN && begun * moves < MOST_MOVES && bestClashes(best) > 0);
+    begun++
+  ) {
     for (let move = 0; move < moves; move++) {
       cost += state.tryMove(random, hot * (1 + 2 * begun) * COLD ** (move / moves));
       keep(cost);
@@ -97,7 +110,11 @@ class State {
   /** Step until which a place rests. */
   private readonly rests: number[];
 
-  constructor(private readonly job: WallJob, private readonly costs: Costs, spares: boolean) {
+  constructor(
+    private readonly job: WallJob,
+    private readonly costs: Costs,
+    spares: boolean,
+  ) {
     this.at = Int32Array.from(job.at);
     this.turns = Int32Array.from(job.turns);
     this.blocks = job.blocks.length;
@@ -136,7 +153,8 @@ class State {
     if (this.turnable.length > 0 && random() < 0.2) return this.turn(random, take);
     if (this.free.length === 0) return 0;
     const from = random() < TOWARDS_CLASHES ? this.clashing(random) : this.pick(random);
-    if (this.parked.length > 0 && random() < 0.15) return this.bringIn(from, Math.floor(random() * this.parked.length), take);
+    if (this.parked.length > 0 && random() < 0.15)
+      return this.bringIn(from, Math.floor(random() * this.parked.length), take);
     const to = this.pick(random);
     const change = this.changeOf(from, to);
     if (!take(change)) return 0;

@@ -29,7 +29,12 @@ function toneSharesOf(face: FaceName): ReadonlyMap<number, number> {
   const inset = 1e-3;
   for (let i = 0; i < SAMPLES; i++) {
     const along = (i + 0.5) / SAMPLES;
-    for (const [x, y] of [[along, inset], [along, 1 - inset], [inset, along], [1 - inset, along]] as const) {
+    for (const [x, y] of [
+      [along, inset],
+      [along, 1 - inset],
+      [inset, along],
+      [1 - inset, along],
+    ] as const) {
       const tone = (FACES[face] as readonly Patch[]).findLast((p) => holds(p.outline, x, y))?.tone ?? 0;
       shares.set(tone, (shares.get(tone) ?? 0) + 1 / (4 * SAMPLES));
     }
@@ -55,7 +60,7 @@ export function edgeColours(block: PileBlock): { readonly colour: string; readon
 function holds(outline: Patch['outline'], x: number, y: number): boolean {
   return outline.reduce((inside, [ax, ay], i) => {
     const [bx, by] = outline[(i + 1) % outline.length]!;
-    return (ay > y) !== (by > y) && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !inside : inside;
+    return ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !inside : inside;
   }, false);
 }
 
@@ -71,10 +76,30 @@ export function judgeContrast(cloth: string, blocks: readonly PileBlock[], what:
     edgeColours(block).reduce((sum, { colour, share }) => sum + (near(colour) ? share : 0), 0);
   const seen = blocks.filter((b) => edgeColours(b).length > 0);
   const lost = seen.filter((b) => shareWhere(b, (c) => differenceOf(lab, c) < LOST) >= MOST_OF_EDGE);
-  const greyed = seen.filter((b) => !lost.includes(b) && shareWhere(b, (c) => Math.abs(lab.l - labOf(c).l) < GREY) >= MOST_OF_EDGE);
-  const of = (list: readonly PileBlock[]) => (list.length === seen.length ? (list.length === 1 ? 'your block' : `all ${list.length} of your blocks`) : `${list.length} of your blocks`);
-  if (seen.length === 0) return { kind: 'clear', lost, greyed, text: 'The blocks have no colours yet to hold it against.' };
-  if (lost.length > 0) return { kind: lost.length * 2 > seen.length ? 'disappears' : 'close', lost, greyed, text: `${what} disappears beside ${of(lost)}.` };
-  if (greyed.length > 0) return { kind: 'same-value', lost, greyed, text: `${what} is as light as the edge of ${of(greyed)}: it parts them by colour only. Squint at it.` };
+  const greyed = seen.filter(
+    (b) => !lost.includes(b) && shareWhere(b, (c) => Math.abs(lab.l - labOf(c).l) < GREY) >= MOST_OF_EDGE,
+  );
+  const of = (list: readonly PileBlock[]) =>
+    list.length === seen.length
+      ? list.length === 1
+        ? 'your block'
+        : `all ${list.length} of your blocks`
+      : `${list.length} of your blocks`;
+  if (seen.length === 0)
+    return { kind: 'clear', lost, greyed, text: 'The blocks have no colours yet to hold it against.' };
+  if (lost.length > 0)
+    return {
+      kind: lost.length * 2 > seen.length ? 'disappears' : 'close',
+      lost,
+      greyed,
+      text: `${what} disappears beside ${of(lost)}.`,
+    };
+  if (greyed.length > 0)
+    return {
+      kind: 'same-value',
+      lost,
+      greyed,
+      text: `${what} is as light as the edge of ${of(greyed)}: it parts them by colour only. Squint at it.`,
+    };
   return { kind: 'clear', lost, greyed, text: `${what} stands clear of every block.` };
 }

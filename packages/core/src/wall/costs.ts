@@ -35,7 +35,14 @@ function rememberingDifferences(): (a: Lab65, b: Lab65) => number {
 }
 
 /** Which reasons two blocks have, whatever their turn; only those the rules weigh. */
-function alike(a: WallBlock, b: WallBlock, ofA: readonly Lab65[], ofB: readonly Lab65[], rules: WallJob['rules'], differ: (a: Lab65, b: Lab65) => number): Record<'kind' | 'maker' | 'colour' | 'cloth', boolean> {
+function alike(
+  a: WallBlock,
+  b: WallBlock,
+  ofA: readonly Lab65[],
+  ofB: readonly Lab65[],
+  rules: WallJob['rules'],
+  differ: (a: Lab65, b: Lab65) => number,
+): Record<'kind' | 'maker' | 'colour' | 'cloth', boolean> {
   return {
     kind: a.kind !== null && a.kind === b.kind,
     maker: a.maker !== null && a.maker === b.maker,
@@ -49,14 +56,18 @@ export function clashesOf(job: WallJob, { at, turns }: Arrangement = job): Clash
   const { blocks, meetings, rules } = job;
   const labs = blocks.map(coloursOf);
   const differ = rememberingDifferences();
-  return meetings.flatMap(({ a, b, how }): Clash[] => {
-    const [one, two] = [blocks[at[a]!], blocks[at[b]!]];
-    if (!one || !two) return [];
-    const same = alike(one, two, labs[at[a]!]!, labs[at[b]!]!, rules, differ);
-    const reasons = (['kind', 'maker', 'colour', 'cloth'] as const).filter((r) => rules[r] > 0 && same[r]) as ClashReason[];
-    if (rules.turn > 0 && same.kind && turns[at[a]!] === turns[at[b]!]) reasons.push('turn');
-    return reasons.length > 0 ? [{ a, b, how, reasons }] : [];
-  }).sort((a, b) => Number(a.how === 'corner') - Number(b.how === 'corner'));
+  return meetings
+    .flatMap(({ a, b, how }): Clash[] => {
+      const [one, two] = [blocks[at[a]!], blocks[at[b]!]];
+      if (!one || !two) return [];
+      const same = alike(one, two, labs[at[a]!]!, labs[at[b]!]!, rules, differ);
+      const reasons = (['kind', 'maker', 'colour', 'cloth'] as const).filter(
+        (r) => rules[r] > 0 && same[r],
+      ) as ClashReason[];
+      if (rules.turn > 0 && same.kind && turns[at[a]!] === turns[at[b]!]) reasons.push('turn');
+      return reasons.length > 0 ? [{ a, b, how, reasons }] : [];
+    })
+    .sort((a, b) => Number(a.how === 'corner') - Number(b.how === 'corner'));
 }
 
 /** The cost of any arrangement of a job's blocks, prepared so that a change costs little to weigh. */
@@ -70,7 +81,11 @@ export interface Costs {
   /** How alike two blocks are, times the weight of spreading. */
   readonly likeness: Float32Array;
   /** Value wanted in each place, and the weight of having it; null without a gradient. */
-  readonly wanted: { readonly value: readonly number[]; readonly weight: number; readonly rank: readonly number[] } | null;
+  readonly wanted: {
+    readonly value: readonly number[];
+    readonly weight: number;
+    readonly rank: readonly number[];
+  } | null;
 }
 
 /** Places within reach of one, those that meet it first: how they do (1 side by side, half at a corner), and how near all lie. */
@@ -97,14 +112,31 @@ export function costsFor({ blocks, places, meetings, rules }: WallJob): Costs {
     for (let j = i + 1; j < n; j++) {
       const [a, b] = [blocks[i]!, blocks[j]!];
       const same = alike(a, b, labs[i]!, labs[j]!, rules, differ);
-      const cost = (same.kind ? rules.kind : 0) + (same.maker ? rules.maker : 0) + (same.colour ? rules.colour : 0) + (same.cloth ? rules.cloth : 0);
+      const cost =
+        (same.kind ? rules.kind : 0) +
+        (same.maker ? rules.maker : 0) +
+        (same.colour ? rules.colour : 0) +
+        (same.cloth ? rules.cloth : 0);
       clash[i * n + j] = clash[j * n + i] = CLASH_OVER_SPREAD * cost;
       if (turn) turn[i * n + j] = turn[j * n + i] = same.kind ? CLASH_OVER_SPREAD * rules.turn : 0;
-      const shares = [same.kind ? 1 : 0, same.maker ? 1 : 0, same.colour ? 1 : 0, Math.max(0, 1 - Math.abs(a.value - b.value) / 0.15), Math.max(0, 1 - Math.abs(a.size - b.size) / 0.125) * 0.5];
-      likeness[i * n + j] = likeness[j * n + i] = (rules.spread * shares.reduce((sum, s) => sum + s, 0)) / shares.length;
+      const shares = [
+        same.kind ? 1 : 0,
+        same.maker ? 1 : 0,
+        same.colour ? 1 : 0,
+        Math.max(0, 1 - Math.abs(a.value - b.value) / 0.15),
+        Math.max(0, 1 - Math.abs(a.size - b.size) / 0.125) * 0.5,
+      ];
+      likeness[i * n + j] = likeness[j * n + i] =
+        (rules.spread * shares.reduce((sum, s) => sum + s, 0)) / shares.length;
     }
   }
-  return { near: neighboursOf(places, meetings), clash, turn, likeness, wanted: rules.gradient > 0 ? wantedValues(blocks, places, rules) : null };
+  return {
+    near: neighboursOf(places, meetings),
+    clash,
+    turn,
+    likeness,
+    wanted: rules.gradient > 0 ? wantedValues(blocks, places, rules) : null,
+  };
 }
 
 function neighboursOf(places: WallJob['places'], meetings: WallJob['meetings']): Neighbours[] {
@@ -116,7 +148,9 @@ function neighboursOf(places: WallJob['places'], meetings: WallJob['meetings']):
   let closest = Infinity;
   for (const { a, b } of meetings) closest = Math.min(closest, squared(places[a]!, places[b]!));
   return places.map((p, i) => {
-    const within = places.flatMap((q, j) => (j !== i && (squared(p, q) <= closest * REACH ** 2 || meets.has(`${i},${j}`)) ? [j] : []));
+    const within = places.flatMap((q, j) =>
+      j !== i && (squared(p, q) <= closest * REACH ** 2 || meets.has(`${i},${j}`)) ? [j] : [],
+    );
     const meeting = within.filter((j) => meets.has(`${i},${j}`));
     const ordered = [...meeting, ...within.filter((j) => !meets.has(`${i},${j}`))];
     return {
@@ -127,13 +161,19 @@ function neighboursOf(places: WallJob['places'], meetings: WallJob['meetings']):
   });
 }
 
-const squared = (a: { x: number; y: number }, b: { x: number; y: number }): number => (a.x - b.x) ** 2 + (a.y - b.y) ** 2;
+const squared = (a: { x: number; y: number }, b: { x: number; y: number }): number =>
+  (a.x - b.x) ** 2 + (a.y - b.y) ** 2;
 
 /** A gradient by rank: the lightest block first, the darkest last, along the order asked for. */
-function wantedValues(blocks: readonly WallBlock[], places: WallJob['places'], { order, gradient }: WallJob['rules']): Costs['wanted'] {
+function wantedValues(
+  blocks: readonly WallBlock[],
+  places: WallJob['places'],
+  { order, gradient }: WallJob['rules'],
+): Costs['wanted'] {
   const [xs, ys] = [places.map((p) => p.x), places.map((p) => p.y)];
   const middle = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
-  const along = (p: { x: number; y: number }) => (order === 'across' ? p.x : order === 'down' ? p.y : Math.sqrt(squared(p, middle)));
+  const along = (p: { x: number; y: number }) =>
+    order === 'across' ? p.x : order === 'down' ? p.y : Math.sqrt(squared(p, middle));
   return { value: ranked(places.map(along)), rank: ranked(blocks.map((b) => -b.value)), weight: gradient };
 }
 
@@ -145,7 +185,13 @@ function ranked(values: readonly number[]): number[] {
 }
 
 /** What a place costs with a block in it, against everything else as it lies. Empty places cost nothing. */
-export function placeCost(costs: Costs, at: ArrayLike<number>, turns: ArrayLike<number>, place: number, blocks: number): number {
+export function placeCost(
+  costs: Costs,
+  at: ArrayLike<number>,
+  turns: ArrayLike<number>,
+  place: number,
+  blocks: number,
+): number {
   const block = at[place]!;
   if (block < 0) return 0;
   const { place: others, meets, nearness } = costs.near[place]!;
@@ -160,18 +206,29 @@ export function placeCost(costs: Costs, at: ArrayLike<number>, turns: ArrayLike<
     }
     sum += costs.likeness[row + there]! * nearness[i]!;
   }
-  if (costs.wanted) sum += costs.wanted.weight * (costs.wanted.value[place]! - costs.wanted.rank[block]!) ** 2;
+  if (costs.wanted)
+    sum += costs.wanted.weight * (costs.wanted.value[place]! - costs.wanted.rank[block]!) ** 2;
   return sum;
 }
 
 /** Whether the block in a place clashes with any that it meets. */
-export function clashesAt(costs: Costs, at: ArrayLike<number>, turns: ArrayLike<number>, place: number, blocks: number): boolean {
+export function clashesAt(
+  costs: Costs,
+  at: ArrayLike<number>,
+  turns: ArrayLike<number>,
+  place: number,
+  blocks: number,
+): boolean {
   const { place: others, meets } = costs.near[place]!;
   const block = at[place]!;
   for (let i = 0; i < meets.length && block >= 0; i++) {
     const there = at[others[i]!]!;
     if (there < 0) continue;
-    if (costs.clash[block * blocks + there]! > 0 || (costs.turn !== null && turns[block] === turns[there] && costs.turn[block * blocks + there]! > 0)) return true;
+    if (
+      costs.clash[block * blocks + there]! > 0 ||
+      (costs.turn !== null && turns[block] === turns[there] && costs.turn[block * blocks + there]! > 0)
+    )
+      return true;
   }
   return false;
 }
@@ -185,7 +242,11 @@ export function countClashes(costs: Costs, { at, turns }: Arrangement, blocks: n
     for (let i = 0; i < meets.length; i++) {
       const there = at[others[i]!]!;
       if (there < 0 || others[i]! < place) continue;
-      if (costs.clash[block * blocks + there]! > 0 || (costs.turn !== null && turns[block] === turns[there] && costs.turn[block * blocks + there]! > 0)) count++;
+      if (
+        costs.clash[block * blocks + there]! > 0 ||
+        (costs.turn !== null && turns[block] === turns[there] && costs.turn[block * blocks + there]! > 0)
+      )
+        count++;
     }
   });
   return count;
@@ -197,7 +258,9 @@ export function costOf(job: WallJob, costs: Costs, { at, turns }: Arrangement): 
   let sum = 0;
   at.forEach((block, p) => {
     if (block < 0) return;
-    const own = costs.wanted ? costs.wanted.weight * (costs.wanted.value[p]! - costs.wanted.rank[block]!) ** 2 : 0;
+    const own = costs.wanted
+      ? costs.wanted.weight * (costs.wanted.value[p]! - costs.wanted.rank[block]!) ** 2
+      : 0;
     // Everything between two places is met twice, what a place costs alone once.
     sum += (placeCost(costs, at, turns, p, n) - own) / 2 + own;
   });
@@ -215,5 +278,8 @@ export interface WallScore {
 export function scoreOf(job: WallJob, arrangement: Arrangement = job): WallScore {
   const costs = costsFor(job);
   const even = { ...costs, clash: new Float32Array(costs.clash.length), turn: null };
-  return { clashes: countClashes(costs, arrangement, job.blocks.length), unevenness: costOf(job, even, arrangement) };
+  return {
+    clashes: countClashes(costs, arrangement, job.blocks.length),
+    unevenness: costOf(job, even, arrangement),
+  };
 }

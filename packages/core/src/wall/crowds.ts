@@ -23,7 +23,8 @@ export function crowdsOf({ blocks, places, meetings, rules }: WallJob): Crowd[] 
   const by = (['kind', 'maker'] as const).filter((what) => rules[what] > 0);
   return by.flatMap((what) => {
     const counts = new Map<string, number>();
-    for (const block of blocks) if (block[what] !== null) counts.set(block[what], (counts.get(block[what]) ?? 0) + 1);
+    for (const block of blocks)
+      if (block[what] !== null) counts.set(block[what], (counts.get(block[what]) ?? 0) + 1);
     return [...counts].flatMap(([of, count]): Crowd[] => {
       const hang = count - spare;
       return hang > room ? [{ by: what, of, hang, room, least: hang - room }] : [];
@@ -44,7 +45,8 @@ function groupsOf(places: number, meetings: WallJob['meetings']): number {
     if (taken.has(i)) continue;
     groups++;
     const group = [i];
-    for (const j of [...meets[i]!].sort((a, b) => a - b)) if (!taken.has(j) && group.every((g) => meets[g]!.has(j))) group.push(j);
+    for (const j of [...meets[i]!].sort((a, b) => a - b))
+      if (!taken.has(j) && group.every((g) => meets[g]!.has(j))) group.push(j);
     for (const g of group) taken.add(g);
   }
   return groups;

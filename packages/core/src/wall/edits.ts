@@ -7,15 +7,23 @@ const withWall = (plan: Plan, places: readonly Laid[]): Plan => ({ ...plan, wall
 
 /** The plan with some places of its wall changed. */
 function changed(plan: Plan, count: number, places: readonly number[], change: (laid: Laid) => Laid): Plan {
-  return withWall(plan, wallOf(plan, count).places.map((laid, i) => (places.includes(i) ? change(laid) : laid)));
+  return withWall(
+    plan,
+    wallOf(plan, count).places.map((laid, i) => (places.includes(i) ? change(laid) : laid)),
+  );
 }
 
 /** Blocks turned by quarters to the right. Locked ones stay, and so do one-way prints. */
 export const withTurned = (plan: Plan, count: number, places: readonly number[], by = 1): Plan =>
-  changed(plan, count, places, (laid) => (laid.locked || !laid.block || laid.block.upright ? laid : { ...laid, turn: ((laid.turn + by + 4) % 4) as Laid['turn'] }));
+  changed(plan, count, places, (laid) =>
+    laid.locked || !laid.block || laid.block.upright
+      ? laid
+      : { ...laid, turn: ((laid.turn + by + 4) % 4) as Laid['turn'] },
+  );
 
 /** Places locked, so that nothing moves what lies there, or free again. */
-export const withLocked = (plan: Plan, count: number, places: readonly number[], locked: boolean): Plan => changed(plan, count, places, (laid) => ({ ...laid, locked }));
+export const withLocked = (plan: Plan, count: number, places: readonly number[], locked: boolean): Plan =>
+  changed(plan, count, places, (laid) => ({ ...laid, locked }));
 
 /** Blocks taken off the wall, to lie beside it. Locked ones stay. */
 export const withParked = (plan: Plan, count: number, places: readonly number[]): Plan =>
@@ -26,7 +34,10 @@ export function withPlaced(plan: Plan, count: number, id: string, place: number)
   const { places, spare } = wallOf(plan, count);
   const block = spare.find((b) => b.id === id);
   if (!block || !places[place] || places[place].locked) return null;
-  return withWall(plan, places.map((laid, i) => (i === place ? { block, turn: 0, locked: false } : laid)));
+  return withWall(
+    plan,
+    places.map((laid, i) => (i === place ? { block, turn: 0, locked: false } : laid)),
+  );
 }
 
 /**
@@ -36,12 +47,20 @@ export function withPlaced(plan: Plan, count: number, id: string, place: number)
  *
  * @param pieces the layout's blocks, by place
  */
-export function withMoved(plan: Plan, pieces: readonly Piece[], moving: readonly number[], from: number, to: number): Plan | null {
+export function withMoved(
+  plan: Plan,
+  pieces: readonly Piece[],
+  moving: readonly number[],
+  from: number,
+  to: number,
+): Plan | null {
   const { places } = wallOf(plan, pieces.length);
   const spotOf = (place: number): Spot => pieces[place]!.spot!;
   const step = { column: spotOf(to).column - spotOf(from).column, row: spotOf(to).row - spotOf(from).row };
   const at = new Map(pieces.map((p, i) => [`${p.spot!.column},${p.spot!.row}`, i]));
-  const targets = moving.map((place) => at.get(`${spotOf(place).column + step.column},${spotOf(place).row + step.row}`));
+  const targets = moving.map((place) =>
+    at.get(`${spotOf(place).column + step.column},${spotOf(place).row + step.row}`),
+  );
   if (targets.some((t) => t === undefined)) return null;
   const onto = targets as number[];
   if ([...moving, ...onto].some((place) => places[place]!.locked)) return null;
@@ -62,6 +81,17 @@ export interface RowLabel {
 /** Labels for all places, row by row as they are sewn: level rows, or slanting ones on point. */
 export function rowLabels(pieces: readonly Piece[]): RowLabel[] {
   const rows = [...new Set(pieces.map((p) => p.spot!.row))].sort((a, b) => a - b);
-  const inRow = new Map(rows.map((row) => [row, pieces.filter((p) => p.spot!.row === row).map((p) => p.spot!.column).sort((a, b) => a - b)]));
-  return pieces.map(({ spot }) => ({ row: rows.indexOf(spot!.row) + 1, number: inRow.get(spot!.row)!.indexOf(spot!.column) + 1 }));
+  const inRow = new Map(
+    rows.map((row) => [
+      row,
+      pieces
+        .filter((p) => p.spot!.row === row)
+        .map((p) => p.spot!.column)
+        .sort((a, b) => a - b),
+    ]),
+  );
+  return pieces.map(({ spot }) => ({
+    row: rows.indexOf(spot!.row) + 1,
+    number: inRow.get(spot!.row)!.indexOf(spot!.column) + 1,
+  }));
 }

@@ -19,7 +19,16 @@ export interface ArrangeRules {
 }
 
 /** The rules as they begin. */
-export const START_RULES: ArrangeRules = { kind: 5, maker: 3, colour: 3, cloth: 0, turn: 0, spread: 2, gradient: 0, order: 'across' };
+export const START_RULES: ArrangeRules = {
+  kind: 5,
+  maker: 3,
+  colour: 3,
+  cloth: 0,
+  turn: 0,
+  spread: 2,
+  gradient: 0,
+  order: 'across',
+};
 
 /** One block as an arrangement sees it. */
 export interface WallBlock {

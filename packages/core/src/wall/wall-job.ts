@@ -16,7 +16,9 @@ export function blockValue({ value, colours }: Pick<PileBlock, 'value' | 'colour
   if (value) return VALUES[value];
   if (!colours || colours.length === 0) return VALUES.medium;
   const weights = colours.map((_, i) => (i === 0 ? 2 : 1));
-  return colours.reduce((sum, c, i) => sum + valueOf(c) * weights[i]!, 0) / weights.reduce((a, b) => a + b, 0);
+  return (
+    colours.reduce((sum, c, i) => sum + valueOf(c) * weights[i]!, 0) / weights.reduce((a, b) => a + b, 0)
+  );
 }
 
 /** What blocks of one kind are called. */
@@ -31,7 +33,12 @@ export function meetingsOf(blocks: readonly Piece[]): Meeting[] {
       const b = at.get(`${column + dx},${row + dy}`);
       return b === undefined ? [] : [{ a, b, how }];
     };
-    return [...found(1, 0, 'side'), ...found(0, 1, 'side'), ...found(1, 1, 'corner'), ...found(-1, 1, 'corner')];
+    return [
+      ...found(1, 0, 'side'),
+      ...found(0, 1, 'side'),
+      ...found(1, 1, 'corner'),
+      ...found(-1, 1, 'corner'),
+    ];
   });
 }
 
@@ -60,8 +67,14 @@ export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJo
   const meant = plan.block.width + 2 * plan.seam;
   return {
     blocks: blocks.map((b): WallBlock => ({
-      id: b.id, name: b.name, kind: b.kind || b.face ? kindOf(b) : null, maker: b.maker ?? null, colours: b.colours ?? [], value: blockValue(b),
-      size: convertLength((measureOf(b)?.leastWidth ?? meant) - meant, plan.unit, 'in'), upright: b.upright ?? false,
+      id: b.id,
+      name: b.name,
+      kind: b.kind || b.face ? kindOf(b) : null,
+      maker: b.maker ?? null,
+      colours: b.colours ?? [],
+      value: blockValue(b),
+      size: convertLength((measureOf(b)?.leastWidth ?? meant) - meant, plan.unit, 'in'),
+      upright: b.upright ?? false,
     })),
     places,
     meetings,
@@ -76,7 +89,9 @@ export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJo
 export function withArrangement(plan: Plan, { blocks, locked }: WallJob, { at, turns }: Arrangement): Plan {
   const byId = new Map(plan.pile.map((b) => [b.id, b]));
   const places = at.map((block, i): Laid => ({
-    block: block < 0 ? null : byId.get(blocks[block]!.id) ?? null, turn: block < 0 ? 0 : (turns[block] as Laid['turn']), locked: locked[i] ?? false,
+    block: block < 0 ? null : (byId.get(blocks[block]!.id) ?? null),
+    turn: block < 0 ? 0 : (turns[block] as Laid['turn']),
+    locked: locked[i] ?? false,
   }));
   return { ...plan, wall: wallFrom(places) };
 }

@@ -21,17 +21,21 @@ export interface Wall {
 export function wallOf({ pile, wall }: Plan, places: number): Wall {
   const byId = new Map(pile.map((b) => [b.id, b]));
   const laid = wall.slice(0, places);
-  const kept = new Set(laid.flatMap((spot) => (spot.block !== null && byId.has(spot.block) ? [spot.block] : [])));
+  const kept = new Set(
+    laid.flatMap((spot) => (spot.block !== null && byId.has(spot.block) ? [spot.block] : [])),
+  );
   const rest = pile.filter((b) => !kept.has(b.id));
   let next = 0;
   const filled = Array.from({ length: places }, (_, i): Laid => {
     const spot = laid[i];
     if (spot?.block === null) return { block: null, turn: 0, locked: spot.locked };
-    if (spot && kept.has(spot.block!)) return { block: byId.get(spot.block!)!, turn: spot.turn, locked: spot.locked };
+    if (spot && kept.has(spot.block!))
+      return { block: byId.get(spot.block!)!, turn: spot.turn, locked: spot.locked };
     return { block: rest[next++] ?? null, turn: 0, locked: false };
   });
   return { places: filled, spare: rest.slice(next) };
 }
 
 /** A wall as the plan keeps it. */
-export const wallFrom = (places: readonly Laid[]): WallSpot[] => places.map(({ block, turn, locked }) => ({ block: block?.id ?? null, turn, locked }));
+export const wallFrom = (places: readonly Laid[]): WallSpot[] =>
+  places.map(({ block, turn, locked }) => ({ block: block?.id ?? null, turn, locked }));

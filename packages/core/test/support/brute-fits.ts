@@ -14,7 +14,11 @@ export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looke
   const enough = clothCheck(plan, request);
   let looked = 0;
   const fits = shapes.flatMap((shape) => {
-    let best: { lengths: (typeof shape.lengths)[number]; border: { sides: number; ends: number }; score: number } | null = null;
+    let best: {
+      lengths: (typeof shape.lengths)[number];
+      border: { sides: number; ends: number };
+      score: number;
+    } | null = null;
     for (const lengths of shape.lengths) {
       const centre = centreOf(shape, lengths);
       if (request.inHand.length > 0 && !enough(shape, lengths)) continue;
@@ -30,7 +34,11 @@ export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looke
         else for (let ends = least; ends <= most; ends++) look(sides, ends);
       }
     }
-    const found = best as { lengths: (typeof shape.lengths)[number]; border: { sides: number; ends: number }; score: number } | null;
+    const found = best as {
+      lengths: (typeof shape.lengths)[number];
+      border: { sides: number; ends: number };
+      score: number;
+    } | null;
     return found ? [fitOf(ground, shape, found.lengths, found.border, step)] : [];
   });
   return { best: fits.sort((a, b) => a.score - b.score).slice(0, 20), looked };

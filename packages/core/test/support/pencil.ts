@@ -16,9 +16,17 @@ type Token = number | '+' | '−' | '×' | '÷' | '(' | ')' | '√' | '%';
 const FIGURE = /\d+ \d+\/\d+|\d+\/\d+|\d+(?:\.\d+)?/;
 const TOKEN = new RegExp(`${FIGURE.source}|[+−×÷()√π%]`, 'g');
 
-const figure = (text: string): number => text.split(' ').reduce((sum, part) => sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)), 0);
+const figure = (text: string): number =>
+  text
+    .split(' ')
+    .reduce(
+      (sum, part) =>
+        sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)),
+      0,
+    );
 
-const tokens = (text: string): Token[] => [...text.matchAll(TOKEN)].map(([t]) => (t === 'π' ? Math.PI : /\d/.test(t) ? figure(t) : (t as Token)));
+const tokens = (text: string): Token[] =>
+  [...text.matchAll(TOKEN)].map(([t]) => (t === 'π' ? Math.PI : /\d/.test(t) ? figure(t) : (t as Token)));
 
 /** The sum of some tokens; NaN where they are none. */
 function evaluate(list: readonly Token[]): number {
@@ -48,7 +56,8 @@ function evaluate(list: readonly Token[]): number {
   };
   const sum = (): number => {
     let value = product();
-    while (list[at] === '+' || list[at] === '−') value = list[at++] === '+' ? value + product() : value - product();
+    while (list[at] === '+' || list[at] === '−')
+      value = list[at++] === '+' ? value + product() : value - product();
     return value;
   };
   const value = sum();
@@ -62,12 +71,18 @@ export function sumsIn(working: readonly string[]): Sum[] {
     const sums: Sum[] = [];
     // What a trade calls by a name of its own, a tangent or a shop's yards, is not a sum of the figures before it.
     if (/tan\(| yd = /.test(line)) return [];
-    const plain = line.replace(/\bless\b/g, '−').replace(/\bhalf of (?:a square of )?([\d /.]+\d|\d)/gi, '(1/2 × $1)').replace(/[″’“”]/g, '').replace(/− -/g, '+ ').replace(/, (?=[÷+−])/g, ' ');
+    const plain = line
+      .replace(/\bless\b/g, '−')
+      .replace(/\bhalf of (?:a square of )?([\d /.]+\d|\d)/gi, '(1/2 × $1)')
+      .replace(/[″’“”]/g, '')
+      .replace(/− -/g, '+ ')
+      .replace(/, (?=[÷+−])/g, ' ');
     for (const clause of plain.split(/[;:]|, (?!and)|\bfrom\b/)) {
       const sides = clause.split(' = ');
       // "Together 42", "measured with a tape: 250": what the next line goes on from.
       const told = /(?:Together|up to|^) ?(\d.*)$/.exec(clause.trim())?.[1];
-      if (sides.length === 1 && told !== undefined && tokens(told).length === 1) before = tokens(told)[0] as number;
+      if (sides.length === 1 && told !== undefined && tokens(told).length === 1)
+        before = tokens(told)[0] as number;
       for (let i = 0; i + 1 < sides.length; i++) {
         const [left, right] = [tokens(sides[i]!), new RegExp(FIGURE).exec(sides[i + 1]!)?.[0]];
         if (right === undefined) continue;

@@ -1,5 +1,17 @@
 import fc from 'fast-check';
-import { BORDER_CORNERS, computeQuilt, type Plan, planProblems, type Quilt, type SettingField, type SettingKind, settingOf, type SettingOptions, SETTINGS, startPlan } from '../../src/index.ts';
+import {
+  BORDER_CORNERS,
+  computeQuilt,
+  type Plan,
+  planProblems,
+  type Quilt,
+  type SettingField,
+  type SettingKind,
+  settingOf,
+  type SettingOptions,
+  SETTINGS,
+  startPlan,
+} from '../../src/index.ts';
 
 /**
  * An inch plan with everything at its start, changed by `change`. Fails when the plan is not sound: at once, or before
@@ -20,11 +32,25 @@ export function inchPlan(change: Partial<Plan>): Plan {
 export type SomeSetting = { readonly kind: SettingKind; readonly [option: string]: unknown };
 
 /** The rest of its options at their start. */
-export const wholeSetting = (setting: SomeSetting): SettingOptions => ({ ...settingOf(setting.kind).start('in'), ...setting }) as SettingOptions;
+export const wholeSetting = (setting: SomeSetting): SettingOptions =>
+  ({ ...settingOf(setting.kind).start('in'), ...setting }) as SettingOptions;
 
 /** A square-block inch plan, worked out. */
-export function quiltOf(block: number, across: number, down: number, setting: SomeSetting, change: Partial<Plan> = {}): Quilt {
-  return computeQuilt(inchPlan({ block: { width: block, height: block }, grid: { across, down }, setting: wholeSetting(setting), ...change }));
+export function quiltOf(
+  block: number,
+  across: number,
+  down: number,
+  setting: SomeSetting,
+  change: Partial<Plan> = {},
+): Quilt {
+  return computeQuilt(
+    inchPlan({
+      block: { width: block, height: block },
+      grid: { across, down },
+      setting: wholeSetting(setting),
+      ...change,
+    }),
+  );
 }
 
 /** The line of the cutting list that serves this part. */
@@ -40,14 +66,17 @@ export function cutSize(quilt: Quilt, part: string): number[] {
   return cut.shape === 'rectangle' ? [cut.width.value, cut.length.value] : [cut.side.value];
 }
 
-const sixteenths = (least: number, most: number) => fc.integer({ min: least * 16, max: most * 16 }).map((n) => n / 16);
+const sixteenths = (least: number, most: number) =>
+  fc.integer({ min: least * 16, max: most * 16 }).map((n) => n / 16);
 
 /** Every setting there is, its options at random: a new one in the registry is taken up by itself. */
-const settings: fc.Arbitrary<SettingOptions> = fc.constantFrom(...SETTINGS).chain((setting) =>
-  fc.record(Object.fromEntries(setting.fields.map((field) => [field.key, optionOf(field)]))).map(
-    (options) => ({ ...setting.start('in'), ...options }) as SettingOptions,
-  ),
-);
+const settings: fc.Arbitrary<SettingOptions> = fc
+  .constantFrom(...SETTINGS)
+  .chain((setting) =>
+    fc
+      .record(Object.fromEntries(setting.fields.map((field) => [field.key, optionOf(field)])))
+      .map((options) => ({ ...setting.start('in'), ...options }) as SettingOptions),
+  );
 
 function optionOf(field: SettingField): fc.Arbitrary<unknown> {
   if (field.type === 'switch') return fc.boolean();
@@ -56,9 +85,14 @@ function optionOf(field: SettingField): fc.Arbitrary<unknown> {
 }
 
 const borders: fc.Arbitrary<Plan['borders'][number]> = fc.record({
-  sides: sixteenths(1, 8), ends: sixteenths(1, 8), corners: fc.constantFrom(...BORDER_CORNERS), cut: fc.constantFrom('crosswise' as const, 'lengthwise' as const),
-  joins: fc.constantFrom('diagonal' as const, 'straight' as const), repeat: fc.constant(null),
-  fabric: fc.constantFrom('border', 'accent'), cornerFabric: fc.constantFrom('border', 'accent'),
+  sides: sixteenths(1, 8),
+  ends: sixteenths(1, 8),
+  corners: fc.constantFrom(...BORDER_CORNERS),
+  cut: fc.constantFrom('crosswise' as const, 'lengthwise' as const),
+  joins: fc.constantFrom('diagonal' as const, 'straight' as const),
+  repeat: fc.constant(null),
+  fabric: fc.constantFrom('border', 'accent'),
+  cornerFabric: fc.constantFrom('border', 'accent'),
 });
 
 /** Any sound plan from 1 × 1 to 20 × 20, in inches or centimetres, any seam, up to three borders. */
@@ -73,8 +107,21 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
   })
   .map(({ block, setting, ...rest }): Plan => {
     const base = startPlan(rest.unit === 'in' ? 'sashed-sampler' : 'metric-sashed');
-    const square = block.square || settingOf(setting.kind).refusals({ unit: 'in', block: { width: 8, height: 9 }, grid: { across: 1, down: 1 }, options: setting, seam: 0.25 }).length > 0;
-    return { ...base, ...rest, setting, block: { width: block.width, height: square ? block.width : block.height } };
+    const square =
+      block.square ||
+      settingOf(setting.kind).refusals({
+        unit: 'in',
+        block: { width: 8, height: 9 },
+        grid: { across: 1, down: 1 },
+        options: setting,
+        seam: 0.25,
+      }).length > 0;
+    return {
+      ...base,
+      ...rest,
+      setting,
+      block: { width: block.width, height: square ? block.width : block.height },
+    };
   })
   // Blocks of two sizes may come out with nothing between them.
   .filter((plan) => planProblems(plan).length === 0);

@@ -12,7 +12,11 @@ export function polygonOf(path: string, chords = 64): Point[] {
     at = to;
   };
   for (const [, letter, rest] of path.matchAll(/([MLHVAZ])([^MLHVAZ]*)/g)) {
-    const n = rest!.trim().split(/[\s,]+/).filter((t) => t !== '').map(Number);
+    const n = rest!
+      .trim()
+      .split(/[\s,]+/)
+      .filter((t) => t !== '')
+      .map(Number);
     if (letter === 'M' || letter === 'L') go({ x: n[0]!, y: n[1]! });
     else if (letter === 'H') go({ x: n[0]!, y: at.y });
     else if (letter === 'V') go({ x: at.x, y: n[0]! });
@@ -24,7 +28,14 @@ export function polygonOf(path: string, chords = 64): Point[] {
   return points;
 }
 
-function arcPoints(from: Point, to: Point, r: number, large: boolean, sweep: boolean, chords: number): Point[] {
+function arcPoints(
+  from: Point,
+  to: Point,
+  r: number,
+  large: boolean,
+  sweep: boolean,
+  chords: number,
+): Point[] {
   // (eq. 5.1) halfway between the ends; (5.2) the centre as seen from there; (5.3) where it lies.
   const [x, y] = [(from.x - to.x) / 2, (from.y - to.y) / 2];
   const root = Math.sqrt(Math.max(0, (r * r - x * x - y * y) / (x * x + y * y))) * (large === sweep ? -1 : 1);

@@ -5,18 +5,24 @@ const looks = {
   plain: css`
     background: var(--card);
     border-color: var(--line);
-    &[data-hovered] { border-color: var(--soft); }
+    &[data-hovered] {
+      border-color: var(--soft);
+    }
   `,
   main: css`
     background: var(--thread);
     border-color: var(--thread);
     color: var(--on-thread);
-    &[data-hovered] { filter: brightness(1.06); }
+    &[data-hovered] {
+      filter: brightness(1.06);
+    }
   `,
   quiet: css`
     background: transparent;
     border-color: transparent;
-    &[data-hovered] { background: var(--chalk-wash); }
+    &[data-hovered] {
+      background: var(--chalk-wash);
+    }
   `,
 };
 
@@ -34,11 +40,20 @@ const Face = styled(AriaButton)<{ $look: keyof typeof looks }>`
   cursor: pointer;
   white-space: nowrap;
   ${({ $look }) => looks[$look]}
-  &[data-disabled] { opacity: 0.45; cursor: default; }
-  @media (pointer: coarse) { min-height: 44px; min-width: 44px; }
+  &[data-disabled] {
+    opacity: 0.45;
+    cursor: default;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+    min-width: 44px;
+  }
 `;
 
 /** A verb on a button: `main` for the one thing to do, `plain` for the rest, `quiet` beside a field. */
-export function Button({ look = 'plain', ...props }: Omit<ButtonProps, 'style' | 'className'> & { look?: keyof typeof looks }) {
+export function Button({
+  look = 'plain',
+  ...props
+}: Omit<ButtonProps, 'style' | 'className'> & { look?: keyof typeof looks }) {
   return <Face {...props} $look={look} />;
 }

@@ -16,9 +16,15 @@ const Trigger = styled(Button)`
   cursor: pointer;
   font-size: 13px;
   color: var(--soft);
-  &[data-hovered] { border-color: var(--line); }
-  svg { flex: none; }
-  @media (pointer: coarse) { min-height: 44px; }
+  &[data-hovered] {
+    border-color: var(--line);
+  }
+  svg {
+    flex: none;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+  }
 `;
 const List = styled(Popover)`
   min-width: 190px;
@@ -38,8 +44,12 @@ const Item = styled(ListBoxItem)`
   border-radius: 6px;
   cursor: pointer;
   outline: none;
-  &[data-focused] { background: var(--chalk-wash); }
-  svg { margin-left: auto; }
+  &[data-focused] {
+    background: var(--chalk-wash);
+  }
+  svg {
+    margin-left: auto;
+  }
 `;
 export const Swatch = styled.span<{ $colour: string }>`
   flex: none;
@@ -79,10 +89,17 @@ interface ChoiceFieldProps {
 }
 
 const Row = styled(Select)`
-  &[data-labelled] { ${fieldRow} }
+  &[data-labelled] {
+    ${fieldRow}
+  }
 `;
 
-const face = ({ colour, name }: Choice) => <>{colour && <Swatch $colour={colour} />}{name}</>;
+const face = ({ colour, name }: Choice) => (
+  <>
+    {colour && <Swatch $colour={colour} />}
+    {name}
+  </>
+);
 
 /** One of a few: a fabric by its colour and name, or a way of doing something by its name. */
 export function ChoiceField({ label, labelled = false, value, choices, onChange }: ChoiceFieldProps) {
@@ -90,16 +107,19 @@ export function ChoiceField({ label, labelled = false, value, choices, onChange 
     <Row value={value} onChange={(key) => onChange(String(key))} data-labelled={labelled || undefined}>
       {labelled ? <FieldLabel>{label}</FieldLabel> : <Hidden>{label}</Hidden>}
       <Trigger>
-        <SelectValue>
-          {() => <Chosen>{face(choices.find((c) => c.id === value)!)}</Chosen>}
-        </SelectValue>
+        <SelectValue>{() => <Chosen>{face(choices.find((c) => c.id === value)!)}</Chosen>}</SelectValue>
         <ChevronDown size={13} aria-hidden />
       </Trigger>
       <List placement="bottom end">
         <ListBox items={choices}>
           {(choice) => (
             <Item id={choice.id} textValue={choice.name}>
-              {({ isSelected }) => <>{face(choice)}{isSelected && <Check size={14} aria-hidden />}</>}
+              {({ isSelected }) => (
+                <>
+                  {face(choice)}
+                  {isSelected && <Check size={14} aria-hidden />}
+                </>
+              )}
             </Item>
           )}
         </ListBox>

@@ -3,7 +3,9 @@ import { Button, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
 import { Box, BoxInput, FieldLabel, fieldRow, Wrong } from './fieldStyles.ts';
 
-const Row = styled(NumberField)`${fieldRow}`;
+const Row = styled(NumberField)`
+  ${fieldRow}
+`;
 
 interface CountFieldProps {
   readonly label: string;
@@ -28,9 +30,13 @@ export function CountField({ label, value, onCommit }: CountFieldProps) {
     >
       <FieldLabel>{label}</FieldLabel>
       <Box isInvalid={rejected !== null}>
-        <Button slot="decrement" aria-label={`Fewer: ${label}`}>−</Button>
+        <Button slot="decrement" aria-label={`Fewer: ${label}`}>
+          −
+        </Button>
         <BoxInput />
-        <Button slot="increment" aria-label={`More: ${label}`}>+</Button>
+        <Button slot="increment" aria-label={`More: ${label}`}>
+          +
+        </Button>
       </Box>
       <Wrong>{rejected?.problem}</Wrong>
     </Row>

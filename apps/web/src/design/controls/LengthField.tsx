@@ -5,7 +5,9 @@ import styled from 'styled-components';
 import { Lengths } from '../Lengths.tsx';
 import { Box, BoxInput, FieldLabel, fieldRow, Understood, Wrong } from './fieldStyles.ts';
 
-const Row = styled(TextField)`${fieldRow}`;
+const Row = styled(TextField)`
+  ${fieldRow}
+`;
 /** The typeset figure lies over the input while nobody types in it, since an input cannot set fractions. */
 const Typeset = styled.span`
   position: absolute;
@@ -17,7 +19,9 @@ const Typeset = styled.span`
   font-weight: 650;
   font-stretch: 88%;
   white-space: nowrap;
-  @media (pointer: coarse) { inset: 0 44px; }
+  @media (pointer: coarse) {
+    inset: 0 44px;
+  }
 `;
 const LengthInput = styled(BoxInput)<{ $hidden: boolean }>`
   color: ${({ $hidden }) => ($hidden ? 'transparent' : 'inherit')};
@@ -42,7 +46,8 @@ export function LengthField({ label, value, unit, onCommit, step = rulerStep(uni
   const [focused, setFocused] = useState(false);
   const written = `${formatLength(value, unit)}${unit === 'in' ? unitMark(unit) : ''}`;
   const parsed = draft === null ? null : parseLength(draft, unit);
-  const understood = parsed?.ok && parsed.writtenIn !== null && parsed.writtenIn !== unit ? parsed.understood : null;
+  const understood =
+    parsed?.ok && parsed.writtenIn !== null && parsed.writtenIn !== unit ? parsed.understood : null;
 
   const commit = (next: number): boolean => {
     const wrong = onCommit(next);
@@ -89,12 +94,30 @@ export function LengthField({ label, value, unit, onCommit, step = rulerStep(uni
     >
       <FieldLabel>{label}</FieldLabel>
       <Box isInvalid={problem !== null}>
-        <Button slot={null} aria-label={`Less: ${label}`} onPress={() => stepBy(-1)} excludeFromTabOrder>−</Button>
-        <LengthInput $hidden={!focused && draft === null} inputMode="text" autoComplete="off" spellCheck={false} onFocus={(event) => event.currentTarget.select()} />
-        {!focused && draft === null && <Typeset aria-hidden><Lengths text={written} /></Typeset>}
-        <Button slot={null} aria-label={`More: ${label}`} onPress={() => stepBy(1)} excludeFromTabOrder>+</Button>
+        <Button slot={null} aria-label={`Less: ${label}`} onPress={() => stepBy(-1)} excludeFromTabOrder>
+          −
+        </Button>
+        <LengthInput
+          $hidden={!focused && draft === null}
+          inputMode="text"
+          autoComplete="off"
+          spellCheck={false}
+          onFocus={(event) => event.currentTarget.select()}
+        />
+        {!focused && draft === null && (
+          <Typeset aria-hidden>
+            <Lengths text={written} />
+          </Typeset>
+        )}
+        <Button slot={null} aria-label={`More: ${label}`} onPress={() => stepBy(1)} excludeFromTabOrder>
+          +
+        </Button>
       </Box>
-      {understood !== null && problem === null && <Understood slot="description">Understood as <Lengths text={understood} /></Understood>}
+      {understood !== null && problem === null && (
+        <Understood slot="description">
+          Understood as <Lengths text={understood} />
+        </Understood>
+      )}
       <Wrong>{problem}</Wrong>
     </Row>
   );

@@ -10,10 +10,22 @@ const Row = styled.div`
 `;
 
 /** Usual values below a field, one press each; the one in force is not pressed again. */
-export function Presets({ presets, value, onChoose }: { presets: readonly { readonly name: string; readonly value: number }[]; value: number; onChoose: (value: number) => void }) {
+export function Presets({
+  presets,
+  value,
+  onChoose,
+}: {
+  presets: readonly { readonly name: string; readonly value: number }[];
+  value: number;
+  onChoose: (value: number) => void;
+}) {
   return (
     <Row>
-      {presets.map(({ name, value: own }) => <Button key={name} isDisabled={own === value} onPress={() => onChoose(own)}><Lengths text={name} /></Button>)}
+      {presets.map(({ name, value: own }) => (
+        <Button key={name} isDisabled={own === value} onPress={() => onChoose(own)}>
+          <Lengths text={name} />
+        </Button>
+      ))}
     </Row>
   );
 }

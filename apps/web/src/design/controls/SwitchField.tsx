@@ -26,17 +26,36 @@ const Row = styled(Switch)`
     background: var(--soft);
     transition: transform 120ms;
   }
-  &[data-selected] .track { background: var(--ink); border-color: var(--ink); }
-  &[data-selected] .knob { transform: translateX(14px); background: var(--card); }
-  &[data-focus-visible] .track { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  &[data-selected] .track {
+    background: var(--ink);
+    border-color: var(--ink);
+  }
+  &[data-selected] .knob {
+    transform: translateX(14px);
+    background: var(--card);
+  }
+  &[data-focus-visible] .track {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
 `;
 
 /** On or off. The knob's place tells it, not only the colour. */
-export function SwitchField({ label, value, onChange }: { label: string; value: boolean; onChange: (value: boolean) => void }) {
+export function SwitchField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
   return (
     <Row isSelected={value} onChange={onChange}>
       {label}
-      <span className="track"><span className="knob" /></span>
+      <span className="track">
+        <span className="knob" />
+      </span>
     </Row>
   );
 }

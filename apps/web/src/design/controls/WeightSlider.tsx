@@ -8,10 +8,29 @@ const Row = styled(Slider)`
   gap: 10px;
   min-height: 30px;
   font-size: 14px;
-  .track { position: relative; height: 26px; }
-  .track::before { content: ''; position: absolute; inset: 12px 0; border-radius: 2px; background: var(--line); }
-  .thumb { top: 50%; width: 24px; height: 24px; border: 2px solid var(--chalk); border-radius: 50%; background: var(--card); }
-  .thumb[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  .track {
+    position: relative;
+    height: 26px;
+  }
+  .track::before {
+    content: '';
+    position: absolute;
+    inset: 12px 0;
+    border-radius: 2px;
+    background: var(--line);
+  }
+  .thumb {
+    top: 50%;
+    width: 24px;
+    height: 24px;
+    border: 2px solid var(--chalk);
+    border-radius: 50%;
+    background: var(--card);
+  }
+  .thumb[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
 `;
 
 interface WeightSliderProps {
@@ -27,7 +46,9 @@ export function WeightSlider({ label, value, most, step, onChange }: WeightSlide
   return (
     <Row minValue={0} maxValue={most} step={step} value={value} onChange={(next) => onChange(next as number)}>
       <Label>{label}</Label>
-      <SliderTrack className="track"><SliderThumb className="thumb" /></SliderTrack>
+      <SliderTrack className="track">
+        <SliderThumb className="thumb" />
+      </SliderTrack>
     </Row>
   );
 }

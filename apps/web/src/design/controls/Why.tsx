@@ -14,8 +14,12 @@ const Number = styled(Button)`
   color: inherit;
   cursor: help;
   border-radius: 0;
-  &[data-hovered] { background: var(--chalk-wash); }
-  @media (pointer: coarse) { min-height: 44px; }
+  &[data-hovered] {
+    background: var(--chalk-wash);
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+  }
 `;
 const Card = styled(Popover)`
   max-width: 320px;
@@ -27,24 +31,56 @@ const Card = styled(Popover)`
   box-shadow: var(--shadow);
   font-size: 14px;
   line-height: 1.5;
-  h3 { margin-bottom: 4px; font-size: 14px; font-weight: 650; }
-  p + p { margin-top: 2px; }
-  [role='dialog'] { outline: none; }
-  .arrow svg { display: block; fill: var(--chalk-wash); stroke: var(--chalk); }
+  h3 {
+    margin-bottom: 4px;
+    font-size: 14px;
+    font-weight: 650;
+  }
+  p + p {
+    margin-top: 2px;
+  }
+  [role='dialog'] {
+    outline: none;
+  }
+  .arrow svg {
+    display: block;
+    fill: var(--chalk-wash);
+    stroke: var(--chalk);
+  }
 `;
 
 /** A figure that answers "why?": pressing it shows its working. `what` finishes "Why …". */
-export function Why({ figure, text, what, onPoint }: { figure: Figure; text: string; what: string; onPoint?: (pointing: boolean) => void }) {
+export function Why({
+  figure,
+  text,
+  what,
+  onPoint,
+}: {
+  figure: Figure;
+  text: string;
+  what: string;
+  onPoint?: (pointing: boolean) => void;
+}) {
   return (
     <DialogTrigger>
       <Number aria-label={`${text}: why ${what}`} {...(onPoint ? { onHoverChange: onPoint } : {})}>
         <Lengths text={text} />
       </Number>
       <Card placement="bottom" offset={10}>
-        <OverlayArrow className="arrow"><svg width={12} height={7} viewBox="0 0 12 7" style={{ transform: 'rotate(180deg)' }}><path d="M0 0 6 6 12 0" /></svg></OverlayArrow>
+        <OverlayArrow className="arrow">
+          <svg width={12} height={7} viewBox="0 0 12 7" style={{ transform: 'rotate(180deg)' }}>
+            <path d="M0 0 6 6 12 0" />
+          </svg>
+        </OverlayArrow>
         <Dialog>
-          <Heading slot="title" level={3}><Lengths text={`Why ${what}`} /></Heading>
-          {figure.working.map((line) => <p key={line}><Lengths text={line} /></p>)}
+          <Heading slot="title" level={3}>
+            <Lengths text={`Why ${what}`} />
+          </Heading>
+          {figure.working.map((line) => (
+            <p key={line}>
+              <Lengths text={line} />
+            </p>
+          ))}
         </Dialog>
       </Card>
     </DialogTrigger>

@@ -21,8 +21,14 @@ export const Box = styled(Group)`
   border-radius: 8px;
   background: var(--field);
   overflow: hidden;
-  &[data-focus-within] { border-color: var(--chalk); box-shadow: 0 0 0 1px var(--chalk); }
-  &[data-invalid] { border-color: var(--wrong); box-shadow: 0 0 0 1px var(--wrong); }
+  &[data-focus-within] {
+    border-color: var(--chalk);
+    box-shadow: 0 0 0 1px var(--chalk);
+  }
+  &[data-invalid] {
+    border-color: var(--wrong);
+    box-shadow: 0 0 0 1px var(--wrong);
+  }
   button {
     width: 30px;
     border: 0;
@@ -31,11 +37,18 @@ export const Box = styled(Group)`
     cursor: pointer;
     font-size: 16px;
   }
-  button[data-hovered] { background: var(--chalk-wash); color: var(--ink); }
-  button[data-disabled] { opacity: 0.35; }
+  button[data-hovered] {
+    background: var(--chalk-wash);
+    color: var(--ink);
+  }
+  button[data-disabled] {
+    opacity: 0.35;
+  }
   @media (pointer: coarse) {
     height: 44px;
-    button { width: 44px; }
+    button {
+      width: 44px;
+    }
   }
 `;
 export const BoxInput = styled(Input)`
@@ -47,7 +60,9 @@ export const BoxInput = styled(Input)`
   font-weight: 650;
   font-stretch: 88%;
   font-variant-numeric: tabular-nums;
-  &:focus { outline: none; }
+  &:focus {
+    outline: none;
+  }
 `;
 const below = `
   grid-column: 1 / -1;

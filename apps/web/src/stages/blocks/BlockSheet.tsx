@@ -14,12 +14,35 @@ const Halves = styled.div`
   display: grid;
   grid-template-columns: 200px minmax(0, 1fr);
   gap: 20px;
-  .face { width: 200px; height: 200px; border: 1px solid var(--line); border-radius: 8px; overflow: hidden; }
-  .face svg { display: block; }
-  .ways { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 10px; }
-  [role='alert'] { margin-top: 8px; font-size: 13px; color: var(--wrong); }
-  .note { margin-top: 8px; font-size: 13px; color: var(--soft); }
-  @media (max-width: 600px) { grid-template-columns: minmax(0, 1fr); }
+  .face {
+    width: 200px;
+    height: 200px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    overflow: hidden;
+  }
+  .face svg {
+    display: block;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-top: 10px;
+  }
+  [role='alert'] {
+    margin-top: 8px;
+    font-size: 13px;
+    color: var(--wrong);
+  }
+  .note {
+    margin-top: 8px;
+    font-size: 13px;
+    color: var(--soft);
+  }
+  @media (max-width: 600px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `;
 const Text = styled(TextField)`
   display: grid;
@@ -27,8 +50,16 @@ const Text = styled(TextField)`
   align-items: center;
   padding: 5px 0;
   font-size: 14px;
-  input { height: 34px; padding: 0 8px; border: 1px solid var(--line); border-radius: 8px; background: var(--field); }
-  @media (max-width: 600px) { grid-template-columns: 1fr; }
+  input {
+    height: 34px;
+    padding: 0 8px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--field);
+  }
+  @media (max-width: 600px) {
+    grid-template-columns: 1fr;
+  }
 `;
 const Colours = styled.div`
   display: flex;
@@ -36,11 +67,24 @@ const Colours = styled.div`
   gap: 8px;
   padding: 6px 0;
   font-size: 14px;
-  > span:first-child { margin-right: auto; }
-  input { width: 34px; height: 34px; padding: 0; border: 1px solid var(--line); border-radius: 7px; background: none; cursor: pointer; }
+  > span:first-child {
+    margin-right: auto;
+  }
+  input {
+    width: 34px;
+    height: 34px;
+    padding: 0;
+    border: 1px solid var(--line);
+    border-radius: 7px;
+    background: none;
+    cursor: pointer;
+  }
 `;
 
-const FACES = [{ id: 'none', name: 'None' }, ...FACE_NAMES.map((id) => ({ id, name: id[0]!.toUpperCase() + id.slice(1) }))];
+const FACES = [
+  { id: 'none', name: 'None' },
+  ...FACE_NAMES.map((id) => ({ id, name: id[0]!.toUpperCase() + id.slice(1) })),
+];
 const capital = (word: string) => word[0]!.toUpperCase() + word.slice(1);
 
 interface BlockSheetProps {
@@ -75,40 +119,113 @@ export function BlockSheet({ block, onChange, onRemove, onClose }: BlockSheetPro
     <Sheet title={block.name} width={640} isOpen onClose={onClose}>
       <Halves>
         <div>
-          <div className="face"><BlockArt block={block} /></div>
+          <div className="face">
+            <BlockArt block={block} />
+          </div>
           <div className="ways">
-            <FileTrigger acceptedFileTypes={['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif']} onSelect={(files) => void take(files)}>
-              <Button isDisabled={isLoading}><ImagePlus size={15} aria-hidden />{isLoading ? 'Taking it in…' : block.picture ? 'Another picture' : 'Add a picture'}</Button>
+            <FileTrigger
+              acceptedFileTypes={['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif']}
+              onSelect={(files) => void take(files)}
+            >
+              <Button isDisabled={isLoading}>
+                <ImagePlus size={15} aria-hidden />
+                {isLoading ? 'Taking it in…' : block.picture ? 'Another picture' : 'Add a picture'}
+              </Button>
             </FileTrigger>
-            {block.picture && <Button look="quiet" onPress={() => onChange({ picture: undefined, edge: undefined })}><X size={15} aria-hidden />No picture</Button>}
+            {block.picture && (
+              <Button look="quiet" onPress={() => onChange({ picture: undefined, edge: undefined })}>
+                <X size={15} aria-hidden />
+                No picture
+              </Button>
+            )}
           </div>
           {problem && <p role="alert">{problem}</p>}
-          {notes.map((note) => <p className="note" key={note} role="status">{note}</p>)}
+          {notes.map((note) => (
+            <p className="note" key={note} role="status">
+              {note}
+            </p>
+          ))}
         </div>
         <div>
-          <Text defaultValue={block.kind ?? ''} maxLength={60} onBlur={(event) => onChange({ kind: (event.target as HTMLInputElement).value.trim() || undefined })}>
+          <Text
+            defaultValue={block.kind ?? ''}
+            maxLength={60}
+            onBlur={(event) =>
+              onChange({ kind: (event.target as HTMLInputElement).value.trim() || undefined })
+            }
+          >
             <Label>Kind of block</Label>
             <Input />
           </Text>
-          <ChoiceField label="Drawn face" labelled value={block.face ?? 'none'} choices={FACES} onChange={(face) => onChange({ face: face === 'none' ? undefined : (face as FaceName) })} />
+          <ChoiceField
+            label="Drawn face"
+            labelled
+            value={block.face ?? 'none'}
+            choices={FACES}
+            onChange={(face) => onChange({ face: face === 'none' ? undefined : (face as FaceName) })}
+          />
           <Colours>
             <span>Main colours</span>
             {colours.map((colour, i) => (
-              <input key={i} type="color" aria-label={`Main colour ${i + 1}`} value={colour} onChange={(event) => onChange({ colours: colours.map((c, at) => (at === i ? event.target.value : c)) })} />
+              <input
+                key={i}
+                type="color"
+                aria-label={`Main colour ${i + 1}`}
+                value={colour}
+                onChange={(event) =>
+                  onChange({ colours: colours.map((c, at) => (at === i ? event.target.value : c)) })
+                }
+              />
             ))}
-            {colours.length > 0 && <Button look="quiet" aria-label="Take a colour off" onPress={() => onChange({ colours: colours.length === 1 ? undefined : colours.slice(0, -1) })}><X size={15} aria-hidden /></Button>}
-            {colours.length < 3 && <Button look="quiet" aria-label="Add a colour" onPress={() => onChange({ colours: [...colours, '#8a8f98'] })}><Plus size={15} aria-hidden /></Button>}
+            {colours.length > 0 && (
+              <Button
+                look="quiet"
+                aria-label="Take a colour off"
+                onPress={() => onChange({ colours: colours.length === 1 ? undefined : colours.slice(0, -1) })}
+              >
+                <X size={15} aria-hidden />
+              </Button>
+            )}
+            {colours.length < 3 && (
+              <Button
+                look="quiet"
+                aria-label="Add a colour"
+                onPress={() => onChange({ colours: [...colours, '#8a8f98'] })}
+              >
+                <Plus size={15} aria-hidden />
+              </Button>
+            )}
           </Colours>
           <ChoiceField
-            label="Value" labelled value={block.value ?? 'auto'}
-            choices={[{ id: 'auto', name: `${capital(value)}, by its colours` }, ...BLOCK_VALUES.map((id) => ({ id, name: capital(id) }))]}
-            onChange={(next) => onChange({ value: next === 'auto' ? undefined : (next as PileBlock['value']) })}
+            label="Value"
+            labelled
+            value={block.value ?? 'auto'}
+            choices={[
+              { id: 'auto', name: `${capital(value)}, by its colours` },
+              ...BLOCK_VALUES.map((id) => ({ id, name: capital(id) })),
+            ]}
+            onChange={(next) =>
+              onChange({ value: next === 'auto' ? undefined : (next as PileBlock['value']) })
+            }
           />
-          <SwitchField label="One-way print: keep it upright" value={block.upright === true} onChange={(on) => onChange({ upright: on || undefined })} />
-          <SwitchField label="Points reach its seam line" value={block.points === true} onChange={(on) => onChange({ points: on || undefined })} />
+          <SwitchField
+            label="One-way print: keep it upright"
+            value={block.upright === true}
+            onChange={(on) => onChange({ upright: on || undefined })}
+          />
+          <SwitchField
+            label="Points reach its seam line"
+            value={block.points === true}
+            onChange={(on) => onChange({ points: on || undefined })}
+          />
           <div style={{ marginTop: 14, display: 'flex', gap: 8, justifyContent: 'flex-end' }}>
-            <Button look="quiet" onPress={onRemove}><Trash2 size={15} aria-hidden />Take it off the pile</Button>
-            <Button look="main" onPress={onClose}>Done</Button>
+            <Button look="quiet" onPress={onRemove}>
+              <Trash2 size={15} aria-hidden />
+              Take it off the pile
+            </Button>
+            <Button look="main" onPress={onClose}>
+              Done
+            </Button>
           </div>
         </div>
       </Halves>

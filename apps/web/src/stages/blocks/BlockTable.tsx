@@ -18,7 +18,8 @@ const Frame = styled.div`
   font-size: 14px;
 `;
 const ROW = 40;
-const columns = (edges: boolean) => `44px minmax(110px, 1.4fr) minmax(70px, 0.8fr) 74px 74px ${edges ? '64px 64px 64px 64px ' : ''}minmax(150px, 2fr) 44px`;
+const columns = (edges: boolean) =>
+  `44px minmax(110px, 1.4fr) minmax(70px, 0.8fr) 74px 74px ${edges ? '64px 64px 64px 64px ' : ''}minmax(150px, 2fr) 44px`;
 const Line = styled.div<{ $edges: boolean }>`
   display: grid;
   grid-template-columns: ${({ $edges }) => columns($edges)};
@@ -28,10 +29,26 @@ const Line = styled.div<{ $edges: boolean }>`
   height: ${ROW}px;
   padding: 0 8px;
   border-bottom: 1px solid var(--line);
-  &[data-head] { position: sticky; z-index: 2; top: 0; height: 34px; background: var(--card); font-size: 13px; color: var(--soft); }
-  &[data-pointed] { background: var(--chalk-wash); box-shadow: inset 3px 0 0 var(--chalk); }
-  .size { padding-right: 6px; text-align: right; }
-  &[data-head] > span { padding-inline: 6px; }
+  &[data-head] {
+    position: sticky;
+    z-index: 2;
+    top: 0;
+    height: 34px;
+    background: var(--card);
+    font-size: 13px;
+    color: var(--soft);
+  }
+  &[data-pointed] {
+    background: var(--chalk-wash);
+    box-shadow: inset 3px 0 0 var(--chalk);
+  }
+  .size {
+    padding-right: 6px;
+    text-align: right;
+  }
+  &[data-head] > span {
+    padding-inline: 6px;
+  }
 `;
 const Face = styled.button`
   width: 34px;
@@ -42,8 +59,12 @@ const Face = styled.button`
   background: none;
   overflow: hidden;
   cursor: pointer;
-  &:hover { border-color: var(--chalk); }
-  svg { display: block; }
+  &:hover {
+    border-color: var(--chalk);
+  }
+  svg {
+    display: block;
+  }
 `;
 const TextCell = styled.input`
   width: 100%;
@@ -54,8 +75,15 @@ const TextCell = styled.input`
   border-radius: 6px;
   background: transparent;
   text-overflow: ellipsis;
-  &:hover { border-color: var(--line); }
-  &:focus { outline: none; border-color: var(--chalk); background: var(--field); box-shadow: 0 0 0 1px var(--chalk); }
+  &:hover {
+    border-color: var(--line);
+  }
+  &:focus {
+    outline: none;
+    border-color: var(--chalk);
+    background: var(--field);
+    box-shadow: 0 0 0 1px var(--chalk);
+  }
 `;
 const Said = styled.span`
   display: flex;
@@ -65,12 +93,30 @@ const Said = styled.span`
   overflow: hidden;
   font-size: 12.5px;
   line-height: 1.25;
-  b { flex: none; min-width: 66px; font-weight: 650; color: var(--good); }
-  span { max-height: 2.5em; overflow: hidden; color: var(--soft); }
-  &[data-kind='ease'] b { color: var(--brass); }
-  &[data-kind='trim'] b { color: var(--chalk); }
-  &[data-kind='small'] b, &[data-kind='crooked'] b { color: var(--wrong); }
-  &[data-kind='unmeasured'] b { color: var(--soft); }
+  b {
+    flex: none;
+    min-width: 66px;
+    font-weight: 650;
+    color: var(--good);
+  }
+  span {
+    max-height: 2.5em;
+    overflow: hidden;
+    color: var(--soft);
+  }
+  &[data-kind='ease'] b {
+    color: var(--brass);
+  }
+  &[data-kind='trim'] b {
+    color: var(--chalk);
+  }
+  &[data-kind='small'] b,
+  &[data-kind='crooked'] b {
+    color: var(--wrong);
+  }
+  &[data-kind='unmeasured'] b {
+    color: var(--soft);
+  }
 `;
 const Tick = styled.button`
   display: grid;
@@ -82,8 +128,15 @@ const Tick = styled.button`
   background: none;
   color: transparent;
   cursor: pointer;
-  &[aria-pressed='true'] { background: var(--good); border-color: var(--good); color: var(--card); }
-  @media (pointer: coarse) { width: 40px; height: 40px; }
+  &[aria-pressed='true'] {
+    background: var(--good);
+    border-color: var(--good);
+    color: var(--card);
+  }
+  @media (pointer: coarse) {
+    width: 40px;
+    height: 40px;
+  }
 `;
 
 /** The sizes a row has, in the order they are typed. */
@@ -110,7 +163,10 @@ interface BlockTableProps {
   readonly seam: number;
   /** Show the sizes at the four edges too. */
   readonly edges: boolean;
-  readonly onChange: (id: string, change: { [K in keyof PileBlock]?: PileBlock[K] | undefined }) => string | null;
+  readonly onChange: (
+    id: string,
+    change: { [K in keyof PileBlock]?: PileBlock[K] | undefined },
+  ) => string | null;
   readonly onSize: (at: CellAt, value: number | null) => string | null;
   readonly onCell: (at: CellAt) => void;
   readonly onProblem: (problem: string | null) => void;
@@ -128,18 +184,34 @@ export function BlockTable(props: BlockTableProps) {
   const { rows, edges, onPaste, handle } = props;
   const frame = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoizes here; its functions are used where they are made.
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: () => ROW, overscan: 12 });
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+  });
   const focus = ({ row, field }: CellAt) => {
     const index = rows.findIndex((r) => r.number === row);
     if (index < 0) return;
     virtual.scrollToIndex(index);
     // A row far off is only there once the table has scrolled to it.
-    requestAnimationFrame(() => requestAnimationFrame(() => frame.current?.querySelector<HTMLInputElement>(`[data-cell="${row}-${field}"]`)?.focus()));
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() =>
+        frame.current?.querySelector<HTMLInputElement>(`[data-cell="${row}-${field}"]`)?.focus(),
+      ),
+    );
   };
   useImperativeHandle(handle, () => ({ focus }));
   const onKeyDown = (event: React.KeyboardEvent) => {
     const cell = (event.target as HTMLElement).dataset['cell'];
-    const by = event.key === 'Enter' || event.key === 'ArrowDown' ? (event.shiftKey ? -1 : 1) : event.key === 'ArrowUp' ? -1 : 0;
+    const by =
+      event.key === 'Enter' || event.key === 'ArrowDown'
+        ? event.shiftKey
+          ? -1
+          : 1
+        : event.key === 'ArrowUp'
+          ? -1
+          : 0;
     if (!cell || by === 0) return;
     const [row, field] = cell.split('-') as [string, SizeField];
     event.preventDefault();
@@ -161,21 +233,49 @@ export function BlockTable(props: BlockTableProps) {
       }}
     >
       <Line role="row" data-head $edges={edges}>
-        {['', 'Block', 'Made by'].map((name, i) => <span key={i} role="columnheader">{name}</span>)}
-        {[...SIZES, ...(edges ? EDGES : [])].map((name) => <span key={name} role="columnheader" className="size">{name[0]!.toUpperCase() + name.slice(1)}</span>)}
+        {['', 'Block', 'Made by'].map((name, i) => (
+          <span key={i} role="columnheader">
+            {name}
+          </span>
+        ))}
+        {[...SIZES, ...(edges ? EDGES : [])].map((name) => (
+          <span key={name} role="columnheader" className="size">
+            {name[0]!.toUpperCase() + name.slice(1)}
+          </span>
+        ))}
         <span role="columnheader">Verdict</span>
         <span role="columnheader">Done</span>
       </Line>
       <div role="rowgroup" style={{ position: 'relative', height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start }) => (
-          <Row key={rows[index]!.block.id} block={rows[index]!.block} row={rows[index]!.number} start={start} {...props} />
+          <Row
+            key={rows[index]!.block.id}
+            block={rows[index]!.block}
+            row={rows[index]!.number}
+            start={start}
+            {...props}
+          />
         ))}
       </div>
     </Frame>
   );
 }
 
-const Row = memo(function Row({ block, row, start, cut, unit, seam, edges, onChange, onSize, onCell, onProblem, onOpen, onPoint }: BlockTableProps & { block: PileBlock; row: number; start: number }) {
+const Row = memo(function Row({
+  block,
+  row,
+  start,
+  cut,
+  unit,
+  seam,
+  edges,
+  onChange,
+  onSize,
+  onCell,
+  onProblem,
+  onOpen,
+  onPoint,
+}: BlockTableProps & { block: PileBlock; row: number; start: number }) {
   const [pointed, setPointed] = useState(false);
   const verdict: Verdict = verdictOn(block, cut, unit, seam);
   const point = (on: boolean) => {
@@ -190,30 +290,59 @@ const Row = memo(function Row({ block, row, start, cut, unit, seam, edges, onCha
       maxLength={80}
       onBlur={(event) => {
         const value = event.target.value.trim();
-        if (value !== (block[field] ?? '') && (value || field === 'maker')) onChange(block.id, { [field]: value || undefined });
+        if (value !== (block[field] ?? '') && (value || field === 'maker'))
+          onChange(block.id, { [field]: value || undefined });
       }}
     />
   );
   const size = (field: SizeField, value: number | null) => (
     <span role="cell" key={field}>
-      <LengthCell label={`${block.name}, ${field}`} cell={`${row}-${field}`} value={value} unit={unit} onCommit={(v) => onSize({ row, field }, v)} onProblem={onProblem} onFocus={() => onCell({ row, field })} />
+      <LengthCell
+        label={`${block.name}, ${field}`}
+        cell={`${row}-${field}`}
+        value={value}
+        unit={unit}
+        onCommit={(v) => onSize({ row, field }, v)}
+        onProblem={onProblem}
+        onFocus={() => onCell({ row, field })}
+      />
     </span>
   );
   return (
     <Line
-      role="row" aria-rowindex={row + 2} $edges={edges} data-pointed={pointed || undefined}
+      role="row"
+      aria-rowindex={row + 2}
+      $edges={edges}
+      data-pointed={pointed || undefined}
       style={{ position: 'absolute', insetInline: 0, transform: `translateY(${start}px)` }}
-      onPointerEnter={() => point(true)} onPointerLeave={() => point(false)}
+      onPointerEnter={() => point(true)}
+      onPointerLeave={() => point(false)}
     >
-      <span role="cell"><Face type="button" aria-label={`Open ${block.name}`} onClick={() => onOpen(block.id)}><BlockArt block={block} /></Face></span>
+      <span role="cell">
+        <Face type="button" aria-label={`Open ${block.name}`} onClick={() => onOpen(block.id)}>
+          <BlockArt block={block} />
+        </Face>
+      </span>
       <span role="cell">{text('name', `Name of block ${row + 1}`)}</span>
       <span role="cell">{text('maker', `Maker of ${block.name}`)}</span>
       {SIZES.map((field) => size(field, block[field]))}
       {edges && EDGES.map((field) => size(field, block.edges?.[field] ?? null))}
-      <Said role="cell" data-kind={verdict.kind} title={verdict.text}><b>{VERDICT_NAMES[verdict.kind]}</b><span><Lengths text={verdict.text} /></span></Said>
+      <Said role="cell" data-kind={verdict.kind} title={verdict.text}>
+        <b>{VERDICT_NAMES[verdict.kind]}</b>
+        <span>
+          <Lengths text={verdict.text} />
+        </span>
+      </Said>
       <span role="cell">
         {['trim', 'small', 'crooked', 'ease'].includes(verdict.kind) || block.settled ? (
-          <Tick type="button" aria-pressed={block.settled === true} aria-label={`${block.name}: done`} onClick={() => onChange(block.id, { settled: block.settled ? undefined : true })}><Check size={16} aria-hidden /></Tick>
+          <Tick
+            type="button"
+            aria-pressed={block.settled === true}
+            aria-label={`${block.name}: done`}
+            onClick={() => onChange(block.id, { settled: block.settled ? undefined : true })}
+          >
+            <Check size={16} aria-hidden />
+          </Tick>
         ) : null}
       </span>
     </Line>

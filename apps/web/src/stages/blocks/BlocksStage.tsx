@@ -1,4 +1,20 @@
-import { type CutTo, doubtOf, formatWithUnit, kindOf, type Layout, numberOf, type PileBlock, type Plan, proposedCut, type ReadBlocks, readBlocksCsv, VERDICT_NAMES, verdictOn, wallOf, writeBlocksCsv } from '@lattice/core';
+import {
+  type CutTo,
+  doubtOf,
+  formatWithUnit,
+  kindOf,
+  type Layout,
+  numberOf,
+  type PileBlock,
+  type Plan,
+  proposedCut,
+  type ReadBlocks,
+  readBlocksCsv,
+  VERDICT_NAMES,
+  verdictOn,
+  wallOf,
+  writeBlocksCsv,
+} from '@lattice/core';
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -33,16 +49,42 @@ const Work = styled.div`
   min-width: 0;
   min-height: 0;
   padding: 14px 18px;
-  .bar { display: flex; flex-wrap: wrap; align-items: center; gap: 8px; }
-  .bar h2 { margin-right: auto; font: 650 20px/1.2 var(--name); }
-  .problem { min-height: 20px; font-size: 13px; color: var(--wrong); }
-  .empty { padding: 30px 10px; text-align: center; color: var(--soft); }
-  @media (max-width: 760px) { height: 90vh; }
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+  }
+  .bar h2 {
+    margin-right: auto;
+    font: 650 20px/1.2 var(--name);
+  }
+  .problem {
+    min-height: 20px;
+    font-size: 13px;
+    color: var(--wrong);
+  }
+  .empty {
+    padding: 30px 10px;
+    text-align: center;
+    color: var(--soft);
+  }
+  @media (max-width: 760px) {
+    height: 90vh;
+  }
 `;
 const Side = styled(StageSide)`
-  .quilt { height: 190px; margin: 8px 0 6px; }
-  .counts { font-size: 13px; color: var(--soft); }
-  .counts b { color: var(--ink); }
+  .quilt {
+    height: 190px;
+    margin: 8px 0 6px;
+  }
+  .counts {
+    font-size: 13px;
+    color: var(--soft);
+  }
+  .counts b {
+    color: var(--ink);
+  }
 `;
 
 /** Blocks: the pile to type or measure into, its sizes with the cut line, verdicts to work off, and the seam tested. */
@@ -51,7 +93,10 @@ export function BlocksStage() {
   const quilt = useAppSelector(selectQuilt);
   const edit = useEdit();
   const { pile, unit, seam, block } = plan;
-  const meant: CutTo = useMemo(() => ({ width: block.width + 2 * seam, height: block.height + 2 * seam }), [block, seam]);
+  const meant: CutTo = useMemo(
+    () => ({ width: block.width + 2 * seam, height: block.height + 2 * seam }),
+    [block, seam],
+  );
   /** Size all are cut to; null: as proposed, so that verdicts and proposal are of one size. */
   const [chosenCut, setCut] = useState<CutTo | null>(null);
   const proposed = useMemo(() => proposedCut(plan), [plan]);
@@ -67,20 +112,32 @@ export function BlocksStage() {
   const at = useRef<CellAt | null>(null);
   const table = useRef<TableHandle>(null);
 
-  const change = useCallback((id: string, what: { [K in keyof PileBlock]?: PileBlock[K] | undefined }) => edit((p) => withBlock(p, id, what)), [edit]);
-  const setSize = useCallback((cell: CellAt, value: number | null): string | null => {
-    const its = pile[cell.row];
-    if (!its) return null;
-    if (cell.field === 'width' || cell.field === 'height') return change(its.id, { [cell.field]: value, settled: undefined });
-    if (value === null) return change(its.id, { edges: undefined });
-    if (its.width === null || its.height === null) return 'Measure it across the middle both ways first, then along its edges.';
-    const had = its.edges ?? { top: its.width, bottom: its.width, left: its.height, right: its.height };
-    return change(its.id, { edges: { ...had, [cell.field]: value }, settled: undefined });
-  }, [pile, change]);
+  const change = useCallback(
+    (id: string, what: { [K in keyof PileBlock]?: PileBlock[K] | undefined }) =>
+      edit((p) => withBlock(p, id, what)),
+    [edit],
+  );
+  const setSize = useCallback(
+    (cell: CellAt, value: number | null): string | null => {
+      const its = pile[cell.row];
+      if (!its) return null;
+      if (cell.field === 'width' || cell.field === 'height')
+        return change(its.id, { [cell.field]: value, settled: undefined });
+      if (value === null) return change(its.id, { edges: undefined });
+      if (its.width === null || its.height === null)
+        return 'Measure it across the middle both ways first, then along its edges.';
+      const had = its.edges ?? { top: its.width, bottom: its.width, left: its.height, right: its.height };
+      return change(its.id, { edges: { ...had, [cell.field]: value }, settled: undefined });
+    },
+    [pile, change],
+  );
   const fields = edges ? [...SIZES, ...EDGES] : [...SIZES];
   const takeReading = (length: number) => {
     const cell = at.current;
-    if (!cell) return setProblem(`${formatWithUnit(length, unit)} was read, and the cursor is in no size: put it in the cell to fill.`);
+    if (!cell)
+      return setProblem(
+        `${formatWithUnit(length, unit)} was read, and the cursor is in no size: put it in the cell to fill.`,
+      );
     const wide = cell.field === 'width' || cell.field === 'top' || cell.field === 'bottom';
     const doubt = doubtOf(length, wide ? meant.width : meant.height, unit);
     if (doubt) return setProblem(doubt);
@@ -89,7 +146,8 @@ export function BlocksStage() {
     setProblem(wrong);
     if (wrong) return;
     const next = fields.indexOf(cell.field) + 1;
-    const to: CellAt = next < fields.length ? { row: cell.row, field: fields[next]! } : { row: cell.row + 1, field: 'width' };
+    const to: CellAt =
+      next < fields.length ? { row: cell.row, field: fields[next]! } : { row: cell.row + 1, field: 'width' };
     at.current = to;
     table.current?.focus(to);
   };
@@ -97,54 +155,116 @@ export function BlocksStage() {
     at.current = cell;
   }, []);
 
-  const rows = useMemo(() => pile.map((b, number) => ({ block: b, number })).filter((r) => kind === null || kindOf(r.block) === kind), [pile, kind]);
+  const rows = useMemo(
+    () =>
+      pile
+        .map((b, number) => ({ block: b, number }))
+        .filter((r) => kind === null || kindOf(r.block) === kind),
+    [pile, kind],
+  );
   const opened = pile.find((b) => b.id === open);
-  const kinds = (['small', 'crooked', 'trim', 'ease', 'fine', 'unmeasured'] as const).map((kind) => ({ kind, blocks: pile.filter((b) => verdictOn(b, cut, unit, seam).kind === kind) })).filter((k) => k.blocks.length > 0);
-  const toWork = kinds.filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim').flatMap((k) => k.blocks);
+  const kinds = (['small', 'crooked', 'trim', 'ease', 'fine', 'unmeasured'] as const)
+    .map((kind) => ({ kind, blocks: pile.filter((b) => verdictOn(b, cut, unit, seam).kind === kind) }))
+    .filter((k) => k.blocks.length > 0);
+  const toWork = kinds
+    .filter((k) => k.kind === 'small' || k.kind === 'crooked' || k.kind === 'trim')
+    .flatMap((k) => k.blocks);
   const worked = toWork.filter((b) => b.settled).length;
   return (
     <StageGrid>
       <Work>
         <div className="bar">
           <h2>{pile.length === 0 ? 'No blocks yet' : numberOf(pile.length, 'block')}</h2>
-          <Button onPress={() => edit((p) => withMoreBlocks(p, [{ name: `Block ${p.pile.length + 1}`, width: null, height: null }]))}><Plus size={15} aria-hidden />Add a block</Button>
-          <FileTrigger acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']} onSelect={(files) => void readTable(files, unit).then((found) => setRead(found && { table: found, from: null }))}>
-            <Button><FileUp size={15} aria-hidden />From a CSV</Button>
+          <Button
+            onPress={() =>
+              edit((p) =>
+                withMoreBlocks(p, [{ name: `Block ${p.pile.length + 1}`, width: null, height: null }]),
+              )
+            }
+          >
+            <Plus size={15} aria-hidden />
+            Add a block
+          </Button>
+          <FileTrigger
+            acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']}
+            onSelect={(files) =>
+              void readTable(files, unit).then((found) => setRead(found && { table: found, from: null }))
+            }
+          >
+            <Button>
+              <FileUp size={15} aria-hidden />
+              From a CSV
+            </Button>
           </FileTrigger>
-          <Button isDisabled={pile.length === 0} onPress={() => download(`${plan.title} blocks.csv`, writeBlocksCsv(pile, unit), 'text/csv')}><FileDown size={15} aria-hidden />To a CSV</Button>
+          <Button
+            isDisabled={pile.length === 0}
+            onPress={() => download(`${plan.title} blocks.csv`, writeBlocksCsv(pile, unit), 'text/csv')}
+          >
+            <FileDown size={15} aria-hidden />
+            To a CSV
+          </Button>
         </div>
         {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setCutWidth} />}
-        {pile.length === 0
-          ? <p className="empty">Add blocks one by one, take them from a CSV, or copy a table in a spreadsheet and paste it here with Ctrl V.</p>
-          : null}
+        {pile.length === 0 ? (
+          <p className="empty">
+            Add blocks one by one, take them from a CSV, or copy a table in a spreadsheet and paste it here
+            with Ctrl V.
+          </p>
+        ) : null}
         <BlockTable
           {...{ rows, cut, unit, seam, edges, onCell }}
-          handle={table} onChange={change} onSize={setSize} onProblem={setProblem} onOpen={setOpen} onPoint={setPointed}
+          handle={table}
+          onChange={change}
+          onSize={setSize}
+          onProblem={setProblem}
+          onOpen={setOpen}
+          onPoint={setPointed}
           onPaste={(text) => setRead({ table: readBlocksCsv(text, unit), from: at.current?.row ?? null })}
         />
-        <p className="problem" role="alert">{problem && <Lengths text={problem} />}</p>
+        <p className="problem" role="alert">
+          {problem && <Lengths text={problem} />}
+        </p>
       </Work>
       <Side aria-label="Sizes">
         <PointedQuilt plan={plan} layout={quilt.layout} id={pointed} />
         <p className="counts" data-testid="verdicts">
-          At <b><Lengths text={formatWithUnit(cut.width, unit)} /></b>: {kinds.map(({ kind, blocks }) => `${blocks.length} ${VERDICT_NAMES[kind].toLowerCase()}`).join(', ') || 'nothing measured'}.
-          {toWork.length > 0 && <> {worked} of {toWork.length} worked off.</>}
+          At{' '}
+          <b>
+            <Lengths text={formatWithUnit(cut.width, unit)} />
+          </b>
+          :{' '}
+          {kinds
+            .map(({ kind, blocks }) => `${blocks.length} ${VERDICT_NAMES[kind].toLowerCase()}`)
+            .join(', ') || 'nothing measured'}
+          .
+          {toWork.length > 0 && (
+            <>
+              {' '}
+              {worked} of {toWork.length} worked off.
+            </>
+          )}
         </p>
         {toWork.length > worked && (
-          <Caution>Trimming: close the cutter at every put-down, cut away from yourself with the hand behind the ruler’s edge, shift the hand rather than reach, and change a dull blade.</Caution>
+          <Caution>
+            Trimming: close the cutter at every put-down, cut away from yourself with the hand behind the
+            ruler’s edge, shift the hand rather than reach, and change a dull blade.
+          </Caution>
         )}
         <SizeChoices cut={cut} onCut={setCut} />
         <KindsSection pile={pile} unit={unit} chosen={kind} onChoose={setKind} />
         <TapePanel unit={unit} meant={meant.width} onReading={takeReading} />
         <Section title="Measured places">
           <SwitchField label="Along the four edges too" value={edges} onChange={setEdges} />
-          <p><small>Three places each way tell a crooked block from one that is merely large.</small></p>
+          <p>
+            <small>Three places each way tell a crooked block from one that is merely large.</small>
+          </p>
         </Section>
         <SeamTest />
       </Side>
       {opened && (
         <BlockSheet
-          key={opened.id} block={opened}
+          key={opened.id}
+          block={opened}
           onChange={(what) => change(opened.id, what)}
           onRemove={() => {
             setOpen(null);
@@ -156,9 +276,29 @@ export function BlocksStage() {
       <UnderstoodSheet
         read={read?.table ?? null}
         ways={[
-          { name: pile.length > 0 ? `Put ${theseOf(read?.table.blocks.length ?? 0)} in place of the pile` : `Use ${theseOf(read?.table.blocks.length ?? 0)}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) },
-          ...(pile.length > 0 ? [{ name: 'Add them to the pile', take: ({ blocks }: ReadBlocks) => edit((p) => withMoreBlocks(p, blocks)) }] : []),
-          ...(read && read.from !== null && pile[read.from] ? [{ name: `Fill sizes from ${pile[read.from]!.name} on`, take: ({ blocks }: ReadBlocks) => edit((p) => withSizesFrom(p, read.from!, blocks)) }] : []),
+          {
+            name:
+              pile.length > 0
+                ? `Put ${theseOf(read?.table.blocks.length ?? 0)} in place of the pile`
+                : `Use ${theseOf(read?.table.blocks.length ?? 0)}`,
+            take: ({ blocks }) => edit((p) => withPile(p, blocks)),
+          },
+          ...(pile.length > 0
+            ? [
+                {
+                  name: 'Add them to the pile',
+                  take: ({ blocks }: ReadBlocks) => edit((p) => withMoreBlocks(p, blocks)),
+                },
+              ]
+            : []),
+          ...(read && read.from !== null && pile[read.from]
+            ? [
+                {
+                  name: `Fill sizes from ${pile[read.from]!.name} on`,
+                  take: ({ blocks }: ReadBlocks) => edit((p) => withSizesFrom(p, read.from!, blocks)),
+                },
+              ]
+            : []),
         ]}
         leave="Leave the pile as it is"
         onClose={() => setRead(null)}
@@ -173,9 +313,23 @@ function PointedQuilt({ plan, layout, id }: { plan: Plan; layout: Layout; id: st
   const place = id === null ? -1 : wallOf(plan, places.length).places.findIndex((l) => l.block?.id === id);
   const lit = places.find((p) => p.place === place);
   return (
-    <svg className="quilt" viewBox={`0 0 ${layout.finished.width.value} ${layout.finished.height.value}`} width="100%" aria-hidden>
+    <svg
+      className="quilt"
+      viewBox={`0 0 ${layout.finished.width.value} ${layout.finished.height.value}`}
+      width="100%"
+      aria-hidden
+    >
       <QuiltArt plan={plan} layout={layout} />
-      {lit && <path d={outlinePath(lit)} fill="var(--chalk)" fillOpacity={0.45} stroke="var(--chalk)" strokeWidth={3} vectorEffect="non-scaling-stroke" />}
+      {lit && (
+        <path
+          d={outlinePath(lit)}
+          fill="var(--chalk)"
+          fillOpacity={0.45}
+          stroke="var(--chalk)"
+          strokeWidth={3}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
     </svg>
   );
 }

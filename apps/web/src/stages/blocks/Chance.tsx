@@ -10,15 +10,34 @@ import type { ChanceJob } from '../../workers/chance.worker.ts';
 const Spread = styled.div`
   margin-top: 10px;
   font-size: 13px;
-  .rows { display: block; width: 100%; height: 64px; margin: 6px 0 2px; }
-  .rows rect { fill: var(--soft); }
-  .rows rect[data-in] { fill: var(--good); }
-  .axis { display: flex; justify-content: space-between; color: var(--soft); }
+  .rows {
+    display: block;
+    width: 100%;
+    height: 64px;
+    margin: 6px 0 2px;
+  }
+  .rows rect {
+    fill: var(--soft);
+  }
+  .rows rect[data-in] {
+    fill: var(--good);
+  }
+  .axis {
+    display: flex;
+    justify-content: space-between;
+    color: var(--soft);
+  }
 `;
 
 /** How far off a hand is, as it is chosen: parts of an inch, or of a millimetre. */
 const HANDS: Readonly<Record<Unit, readonly { id: string; name: string }[]>> = {
-  in: [{ id: '0', name: 'Nothing' }, ...[1, 2, 3, 4].map((n) => ({ id: String(n / 64), name: n % 2 === 0 ? formatFine(n / 64, 'in') : `${n}/64″` }))],
+  in: [
+    { id: '0', name: 'Nothing' },
+    ...[1, 2, 3, 4].map((n) => ({
+      id: String(n / 64),
+      name: n % 2 === 0 ? formatFine(n / 64, 'in') : `${n}/64″`,
+    })),
+  ],
   cm: [0, 0.04, 0.08, 0.12, 0.16].map((v) => ({ id: String(v), name: v === 0 ? 'Nothing' : `${v * 10} mm` })),
 };
 
@@ -31,32 +50,77 @@ export function Chance({ fat }: { fat: number }) {
   const tolerance = fromInches(1 / 8, unit);
   const { square, slanting } = useMemo(() => seamsAlong(plan, 'across'), [plan]);
   const seams = square + slanting;
-  const spread = useChance({ scatter: { pieces: seams + 1, seams, slanting, cutting: Number(cutting), sewing: Number(sewing), fat }, tolerance });
+  const spread = useChance({
+    scatter: { pieces: seams + 1, seams, slanting, cutting: Number(cutting), sewing: Number(sewing), fat },
+    tolerance,
+  });
   const show = (v: number) => formatWithUnit(Math.abs(v), unit);
   const off = (v: number) => `${show(v)} ${v < 0 ? 'narrower' : 'wider'}`;
   return (
     <Spread>
-      <ChoiceField label="A cut is off by about" labelled value={cutting} choices={HANDS[unit]} onChange={setCutting} />
-      <ChoiceField label="A seam is off by about" labelled value={sewing} choices={HANDS[unit]} onChange={setSewing} />
+      <ChoiceField
+        label="A cut is off by about"
+        labelled
+        value={cutting}
+        choices={HANDS[unit]}
+        onChange={setCutting}
+      />
+      <ChoiceField
+        label="A seam is off by about"
+        labelled
+        value={sewing}
+        choices={HANDS[unit]}
+        onChange={setSewing}
+      />
       {spread && (
         <>
           <p role="status">
-            <strong>{Math.round(100 * spread.within)} rows in a hundred</strong> match their sash within <Lengths text={show(tolerance)} />. Nine in ten lie between <Lengths text={`${off(spread.low)} and ${off(spread.high)}`} />.
+            <strong>{Math.round(100 * spread.within)} rows in a hundred</strong> match their sash within{' '}
+            <Lengths text={show(tolerance)} />. Nine in ten lie between{' '}
+            <Lengths text={`${off(spread.low)} and ${off(spread.high)}`} />.
           </p>
           <Histogram spread={spread} tolerance={tolerance} />
-          <p className="axis"><span><Lengths text={off(spread.classes.from)} /></span><span><Lengths text={off(spread.classes.from + spread.classes.step * spread.classes.counts.length)} /></span></p>
+          <p className="axis">
+            <span>
+              <Lengths text={off(spread.classes.from)} />
+            </span>
+            <span>
+              <Lengths text={off(spread.classes.from + spread.classes.step * spread.classes.counts.length)} />
+            </span>
+          </p>
         </>
       )}
     </Spread>
   );
 }
 
-function Histogram({ spread: { classes: { from, step, counts } }, tolerance }: { spread: RowSpread; tolerance: number }) {
+function Histogram({
+  spread: {
+    classes: { from, step, counts },
+  },
+  tolerance,
+}: {
+  spread: RowSpread;
+  tolerance: number;
+}) {
   const most = Math.max(...counts);
   return (
-    <svg className="rows" viewBox={`0 0 ${counts.length} 20`} preserveAspectRatio="none" role="img" aria-label="How many rows come out how wide">
+    <svg
+      className="rows"
+      viewBox={`0 0 ${counts.length} 20`}
+      preserveAspectRatio="none"
+      role="img"
+      aria-label="How many rows come out how wide"
+    >
       {counts.map((count, i) => (
-        <rect key={i} x={i + 0.08} width={0.84} y={20 - (20 * count) / most} height={(20 * count) / most} data-in={Math.abs(from + (i + 0.5) * step) <= tolerance || undefined} />
+        <rect
+          key={i}
+          x={i + 0.08}
+          width={0.84}
+          y={20 - (20 * count) / most}
+          height={(20 * count) / most}
+          data-in={Math.abs(from + (i + 0.5) * step) <= tolerance || undefined}
+        />
       ))}
     </svg>
   );

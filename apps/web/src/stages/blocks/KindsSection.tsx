@@ -19,10 +19,23 @@ const Kinds = styled.ul`
     text-align: left;
     cursor: pointer;
   }
-  button:hover { background: var(--chalk-wash); }
-  button[aria-pressed='true'] { border-color: var(--ink); }
-  .art { width: 28px; height: 28px; svg { display: block; } }
-  .rest { font-size: 13px; color: var(--soft); }
+  button:hover {
+    background: var(--chalk-wash);
+  }
+  button[aria-pressed='true'] {
+    border-color: var(--ink);
+  }
+  .art {
+    width: 28px;
+    height: 28px;
+    svg {
+      display: block;
+    }
+  }
+  .rest {
+    font-size: 13px;
+    color: var(--soft);
+  }
 `;
 
 interface KindsSectionProps {
@@ -35,24 +48,50 @@ interface KindsSectionProps {
 
 /** The pile by kind: how many of each, and between what sizes they lie; pressing one shows it alone. */
 export function KindsSection({ pile, unit, chosen, onChoose }: KindsSectionProps) {
-  const kinds = [...new Set(pile.map(kindOf))].map((kind) => {
-    const blocks = pile.filter((b) => kindOf(b) === kind);
-    const sizes = blocks.flatMap((b) => {
-      const m = measureOf(b);
-      return m ? [m.leastWidth, m.leastHeight, m.mostWidth, m.mostHeight] : [];
-    });
-    return { kind, blocks, least: Math.min(...sizes), most: Math.max(...sizes), measured: sizes.length > 0 };
-  }).sort((a, b) => b.blocks.length - a.blocks.length || a.kind.localeCompare(b.kind));
+  const kinds = [...new Set(pile.map(kindOf))]
+    .map((kind) => {
+      const blocks = pile.filter((b) => kindOf(b) === kind);
+      const sizes = blocks.flatMap((b) => {
+        const m = measureOf(b);
+        return m ? [m.leastWidth, m.leastHeight, m.mostWidth, m.mostHeight] : [];
+      });
+      return {
+        kind,
+        blocks,
+        least: Math.min(...sizes),
+        most: Math.max(...sizes),
+        measured: sizes.length > 0,
+      };
+    })
+    .sort((a, b) => b.blocks.length - a.blocks.length || a.kind.localeCompare(b.kind));
   if (kinds.length < 2) return null;
   return (
     <Section title="By kind">
       <Kinds>
         {kinds.map(({ kind, blocks, least, most, measured }) => (
           <li key={kind}>
-            <button type="button" aria-pressed={chosen === kind} onClick={() => onChoose(chosen === kind ? null : kind)}>
-              <span className="art"><BlockArt block={blocks[0]!} /></span>
-              <span>{blocks.length} {kind}</span>
-              <span className="rest"><Lengths text={!measured ? 'not measured' : least === most ? formatLength(least, unit) : `${formatLength(least, unit)} to ${formatLength(most, unit)}`} /></span>
+            <button
+              type="button"
+              aria-pressed={chosen === kind}
+              onClick={() => onChoose(chosen === kind ? null : kind)}
+            >
+              <span className="art">
+                <BlockArt block={blocks[0]!} />
+              </span>
+              <span>
+                {blocks.length} {kind}
+              </span>
+              <span className="rest">
+                <Lengths
+                  text={
+                    !measured
+                      ? 'not measured'
+                      : least === most
+                        ? formatLength(least, unit)
+                        : `${formatLength(least, unit)} to ${formatLength(most, unit)}`
+                  }
+                />
+              </span>
             </button>
           </li>
         ))}

@@ -17,8 +17,12 @@ const Frame = styled.span`
     font-stretch: 88%;
     pointer-events: none;
   }
-  input:not(:focus)[data-set] { color: transparent; }
-  input:focus + span { display: none; }
+  input:not(:focus)[data-set] {
+    color: transparent;
+  }
+  input:focus + span {
+    display: none;
+  }
 `;
 const Cell = styled.input`
   width: 100%;
@@ -31,11 +35,26 @@ const Cell = styled.input`
   font-weight: 600;
   font-stretch: 88%;
   font-variant-numeric: tabular-nums;
-  &:hover { border-color: var(--line); }
-  &:focus { outline: none; border-color: var(--chalk); background: var(--field); box-shadow: 0 0 0 1px var(--chalk); }
-  &[aria-invalid='true'] { border-color: var(--wrong); color: var(--wrong); }
-  &::placeholder { color: var(--soft); font-weight: 400; }
-  @media (pointer: coarse) { height: 44px; }
+  &:hover {
+    border-color: var(--line);
+  }
+  &:focus {
+    outline: none;
+    border-color: var(--chalk);
+    background: var(--field);
+    box-shadow: 0 0 0 1px var(--chalk);
+  }
+  &[aria-invalid='true'] {
+    border-color: var(--wrong);
+    color: var(--wrong);
+  }
+  &::placeholder {
+    color: var(--soft);
+    font-weight: 400;
+  }
+  @media (pointer: coarse) {
+    height: 44px;
+  }
 `;
 
 interface LengthCellProps {
@@ -65,32 +84,36 @@ export function LengthCell({ label, cell, value, unit, onCommit, onProblem, onFo
   const typeset = draft === null && value !== null;
   return (
     <Frame>
-    <Cell
-      data-set={typeset || undefined}
-      aria-label={label}
-      aria-invalid={wrong}
-      data-cell={cell}
-      inputMode="text"
-      autoComplete="off"
-      spellCheck={false}
-      placeholder="–"
-      value={draft ?? (value === null ? '' : formatLength(value, unit))}
-      onChange={(event) => setDraft(event.target.value)}
-      onFocus={(event) => {
-        event.target.select();
-        onFocus();
-      }}
-      onBlur={finish}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') finish();
-        if (event.key === 'Escape' && draft !== null) {
-          setDraft(null);
-          setWrong(false);
-          onProblem(null);
-        }
-      }}
-    />
-    {typeset && <span aria-hidden><Lengths text={formatLength(value, unit)} /></span>}
+      <Cell
+        data-set={typeset || undefined}
+        aria-label={label}
+        aria-invalid={wrong}
+        data-cell={cell}
+        inputMode="text"
+        autoComplete="off"
+        spellCheck={false}
+        placeholder="–"
+        value={draft ?? (value === null ? '' : formatLength(value, unit))}
+        onChange={(event) => setDraft(event.target.value)}
+        onFocus={(event) => {
+          event.target.select();
+          onFocus();
+        }}
+        onBlur={finish}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') finish();
+          if (event.key === 'Escape' && draft !== null) {
+            setDraft(null);
+            setWrong(false);
+            onProblem(null);
+          }
+        }}
+      />
+      {typeset && (
+        <span aria-hidden>
+          <Lengths text={formatLength(value, unit)} />
+        </span>
+      )}
     </Frame>
   );
 }

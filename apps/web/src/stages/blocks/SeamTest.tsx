@@ -12,9 +12,22 @@ import { Chance } from './Chance.tsx';
 const Said = styled.div`
   font-size: 13px;
   color: var(--soft);
-  li { padding: 3px 0; color: var(--ink); }
-  dl { display: grid; grid-template-columns: 1fr auto; gap: 3px 10px; margin: 6px 0; }
-  dd { margin: 0; font-weight: 650; font-stretch: 88%; color: var(--ink); }
+  li {
+    padding: 3px 0;
+    color: var(--ink);
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 3px 10px;
+    margin: 6px 0;
+  }
+  dd {
+    margin: 0;
+    font-weight: 650;
+    font-stretch: 88%;
+    color: var(--ink);
+  }
 `;
 
 /** Three strips sewn side by side tell how wide the seam really is, what that does to this quilt, and how rows come out by chance. */
@@ -29,19 +42,52 @@ export function SeamTest() {
   return (
     <Section title="Test the seam">
       <Said>
-        <p>Sew three strips cut <Lengths text={formatWithUnit(testStrip(unit), unit)} /> wide side by side. Together they should measure <Lengths text={formatWithUnit(target, unit)} />.</p>
+        <p>
+          Sew three strips cut <Lengths text={formatWithUnit(testStrip(unit), unit)} /> wide side by side.
+          Together they should measure <Lengths text={formatWithUnit(target, unit)} />.
+        </p>
         <LengthField
-          label="They measure" value={measured ?? target} unit={unit} step={unit === 'in' ? 1 / 16 : 0.05}
-          onCommit={(value) => (Math.abs(value - target) < close ? (setMeasured(value), null) : `Three such strips cannot measure ${show(value)}.`)}
+          label="They measure"
+          value={measured ?? target}
+          unit={unit}
+          step={unit === 'in' ? 1 / 16 : 0.05}
+          onCommit={(value) =>
+            Math.abs(value - target) < close
+              ? (setMeasured(value), null)
+              : `Three such strips cannot measure ${show(value)}.`
+          }
         />
         {measured !== null && (
           <>
             <dl>
-              <dt>The seam takes up</dt><dd><Why figure={drift.seam} text={formatFine(drift.seam.value, unit)} what="this seam" /></dd>
-              <dt>A row is off by</dt><dd><Why figure={drift.row} text={formatFine(Math.abs(drift.row.value), unit)} what="this much across" /></dd>
-              <dt>A column by</dt><dd><Why figure={drift.column} text={formatFine(Math.abs(drift.column.value), unit)} what="this much down" /></dd>
+              <dt>The seam takes up</dt>
+              <dd>
+                <Why figure={drift.seam} text={formatFine(drift.seam.value, unit)} what="this seam" />
+              </dd>
+              <dt>A row is off by</dt>
+              <dd>
+                <Why
+                  figure={drift.row}
+                  text={formatFine(Math.abs(drift.row.value), unit)}
+                  what="this much across"
+                />
+              </dd>
+              <dt>A column by</dt>
+              <dd>
+                <Why
+                  figure={drift.column}
+                  text={formatFine(Math.abs(drift.column.value), unit)}
+                  what="this much down"
+                />
+              </dd>
             </dl>
-            <ul>{drift.says.map((line) => <li key={line}><Lengths text={line} /></li>)}</ul>
+            <ul>
+              {drift.says.map((line) => (
+                <li key={line}>
+                  <Lengths text={line} />
+                </li>
+              ))}
+            </ul>
           </>
         )}
       </Said>

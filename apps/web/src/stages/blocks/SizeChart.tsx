@@ -1,5 +1,24 @@
-import { type CutTo, formatWithUnit, measureOf, type PileBlock, rulerStep, type Unit, type Verdict, VERDICT_NAMES, verdictOn } from '@lattice/core';
-import { BarController, BarElement, Chart, type ChartArea, Legend, LinearScale, type Plugin, Tooltip } from 'chart.js';
+import {
+  type CutTo,
+  formatWithUnit,
+  measureOf,
+  type PileBlock,
+  rulerStep,
+  type Unit,
+  type Verdict,
+  VERDICT_NAMES,
+  verdictOn,
+} from '@lattice/core';
+import {
+  BarController,
+  BarElement,
+  Chart,
+  type ChartArea,
+  Legend,
+  LinearScale,
+  type Plugin,
+  Tooltip,
+} from 'chart.js';
 import { useMemo, useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import { Bar } from 'react-chartjs-2';
@@ -19,8 +38,22 @@ const Cut = styled.div`
   margin-left: -12px;
   cursor: ew-resize;
   touch-action: none;
-  &::before { content: ''; position: absolute; inset: 0 auto 0 11px; border-left: 2px dashed var(--thread); }
-  &::after { content: ''; position: absolute; top: -4px; left: 4px; width: 16px; height: 16px; border-radius: 50%; background: var(--thread); }
+  &::before {
+    content: '';
+    position: absolute;
+    inset: 0 auto 0 11px;
+    border-left: 2px dashed var(--thread);
+  }
+  &::after {
+    content: '';
+    position: absolute;
+    top: -4px;
+    left: 4px;
+    width: 16px;
+    height: 16px;
+    border-radius: 50%;
+    background: var(--thread);
+  }
   .size {
     position: absolute;
     top: -26px;
@@ -34,7 +67,16 @@ const Cut = styled.div`
     white-space: nowrap;
     transform: translateX(-50%);
   }
-  @media (pointer: coarse) { width: 44px; margin-left: -22px; &::before { left: 21px; } &::after { left: 14px; } }
+  @media (pointer: coarse) {
+    width: 44px;
+    margin-left: -22px;
+    &::before {
+      left: 21px;
+    }
+    &::after {
+      left: 14px;
+    }
+  }
 `;
 
 /** Drawn in this order, from the left of the cut line to the right. */
@@ -67,26 +109,51 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
   const offs = pile.flatMap((b) => off(b) ?? []);
   // Whole marks either way, so that what was meant has a mark of its own.
   const mark = unit === 'in' ? 1 / 4 : 0.5;
-  const reach = Math.ceil((Math.max(unit === 'in' ? 0.5 : 1.2, ...offs.map(Math.abs), Math.abs(by)) + step) / mark) * mark;
+  const reach =
+    Math.ceil((Math.max(unit === 'in' ? 0.5 : 1.2, ...offs.map(Math.abs), Math.abs(by)) + step) / mark) *
+    mark;
   const colours = useMemo(() => {
     const style = getComputedStyle(document.documentElement);
     const token = (name: string) => style.getPropertyValue(name).trim();
-    return { theme, small: token('--wrong'), crooked: token('--soft'), ease: token('--brass'), fine: token('--good'), trim: token('--chalk'), soft: token('--soft'), line: token('--line') };
+    return {
+      theme,
+      small: token('--wrong'),
+      crooked: token('--soft'),
+      ease: token('--brass'),
+      fine: token('--good'),
+      trim: token('--chalk'),
+      soft: token('--soft'),
+      line: token('--line'),
+    };
   }, [theme]);
   const counted = KINDS.map((kind) => {
     const counts = new Map<number, number>();
     for (const b of pile) {
       const at = off(b);
-      if (at !== null && verdictOn(b, cut, unit, seam).kind === kind) counts.set(at, (counts.get(at) ?? 0) + 1);
+      if (at !== null && verdictOn(b, cut, unit, seam).kind === kind)
+        counts.set(at, (counts.get(at) ?? 0) + 1);
     }
     return { kind, counts };
   });
   // The plugin outlives renders; it only ever tells how large the plot is.
-  const measure = useMemo<Plugin<'bar'>>(() => ({
-    id: 'plot-area',
-    afterLayout: ({ chartArea }) => setArea((had) => (had && had.left === chartArea.left && had.right === chartArea.right && had.top === chartArea.top && had.bottom === chartArea.bottom ? had : { ...chartArea })),
-  }), []);
-  const heading = (value: number) => (Math.abs(value) < 1e-9 ? 'as meant' : `${value > 0 ? '+' : '−'}${formatWithUnit(Math.abs(value), unit)}`);
+  const measure = useMemo<Plugin<'bar'>>(
+    () => ({
+      id: 'plot-area',
+      afterLayout: ({ chartArea }) =>
+        setArea((had) =>
+          had &&
+          had.left === chartArea.left &&
+          had.right === chartArea.right &&
+          had.top === chartArea.top &&
+          had.bottom === chartArea.bottom
+            ? had
+            : { ...chartArea },
+        ),
+    }),
+    [],
+  );
+  const heading = (value: number) =>
+    Math.abs(value) < 1e-9 ? 'as meant' : `${value > 0 ? '+' : '−'}${formatWithUnit(Math.abs(value), unit)}`;
   const tall = Math.max(1, ...offs.map((o) => offs.filter((other) => Math.abs(other - o) < 1e-9).length));
   return (
     <Frame>
@@ -96,7 +163,12 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
         plugins={[measure]}
         data={{
           datasets: counted.map(({ kind, counts }) => ({
-            label: VERDICT_NAMES[kind], data: [...counts].map(([x, y]) => ({ x, y })), backgroundColor: colours[kind], stack: 'all', barThickness: 14, borderRadius: 2,
+            label: VERDICT_NAMES[kind],
+            data: [...counts].map(([x, y]) => ({ x, y })),
+            backgroundColor: colours[kind],
+            stack: 'all',
+            barThickness: 14,
+            borderRadius: 2,
           })),
         }}
         options={{
@@ -104,10 +176,26 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
           maintainAspectRatio: false,
           layout: { padding: { top: 24 } },
           scales: {
-            x: { type: 'linear', min: -reach, max: reach, grid: { color: colours.line }, ticks: { color: colours.soft, stepSize: mark, callback: (value) => heading(Number(value)) }, stacked: true },
-            y: { stacked: true, max: tall + 1, grid: { display: false }, ticks: { color: colours.soft, precision: 0 }, title: { display: true, text: 'Blocks', color: colours.soft } },
+            x: {
+              type: 'linear',
+              min: -reach,
+              max: reach,
+              grid: { color: colours.line },
+              ticks: { color: colours.soft, stepSize: mark, callback: (value) => heading(Number(value)) },
+              stacked: true,
+            },
+            y: {
+              stacked: true,
+              max: tall + 1,
+              grid: { display: false },
+              ticks: { color: colours.soft, precision: 0 },
+              title: { display: true, text: 'Blocks', color: colours.soft },
+            },
           },
-          plugins: { legend: { position: 'bottom', labels: { boxWidth: 12, color: colours.soft } }, tooltip: { callbacks: { title: ([item]) => heading(item!.parsed.x ?? 0) } } },
+          plugins: {
+            legend: { position: 'bottom', labels: { boxWidth: 12, color: colours.soft } },
+            tooltip: { callbacks: { title: ([item]) => heading(item!.parsed.x ?? 0) } },
+          },
         }}
       />
       {area && <CutLine {...{ area, by, reach, unit, cut }} onCut={(to) => onCut(meant.width + to)} />}
@@ -115,7 +203,21 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
   );
 }
 
-function CutLine({ area, by, reach, unit, cut, onCut }: { area: ChartArea; by: number; reach: number; unit: Unit; cut: CutTo; onCut: (by: number) => void }) {
+function CutLine({
+  area,
+  by,
+  reach,
+  unit,
+  cut,
+  onCut,
+}: {
+  area: ChartArea;
+  by: number;
+  reach: number;
+  unit: Unit;
+  cut: CutTo;
+  onCut: (by: number) => void;
+}) {
   const step = unit === 'in' ? 1 / 8 : 0.1;
   const perPixel = (2 * reach) / (area.right - area.left);
   const drag = useRef({ start: 0, travelled: 0, perPixel: 0 });
@@ -140,7 +242,9 @@ function CutLine({ area, by, reach, unit, cut, onCut }: { area: ChartArea; by: n
       aria-valuetext={formatWithUnit(cut.width, unit)}
       style={{ left: area.left + (by + reach) / perPixel, top: area.top, height: area.bottom - area.top }}
     >
-      <span className="size" aria-hidden><Lengths text={`cut to ${formatWithUnit(cut.width, unit)}`} /></span>
+      <span className="size" aria-hidden>
+        <Lengths text={`cut to ${formatWithUnit(cut.width, unit)}`} />
+      </span>
     </Cut>
   );
 }

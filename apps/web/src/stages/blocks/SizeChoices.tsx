@@ -1,4 +1,13 @@
-import { blockChoices, changesBetween, computeQuilt, type CutTo, formatSize, formatWithUnit, near, type SizeChoice } from '@lattice/core';
+import {
+  blockChoices,
+  changesBetween,
+  computeQuilt,
+  type CutTo,
+  formatSize,
+  formatWithUnit,
+  near,
+  type SizeChoice,
+} from '@lattice/core';
 import { Radio, RadioGroup } from 'react-aria-components';
 import { useMemo } from 'react';
 import styled from 'styled-components';
@@ -21,22 +30,52 @@ const Choice = styled(Radio)`
   border-radius: 10px;
   font-size: 13px;
   cursor: pointer;
-  strong { display: flex; justify-content: space-between; gap: 8px; font-size: 15px; font-stretch: 92%; }
-  .best { padding: 0 8px; border-radius: 9px; background: var(--good-wash); color: var(--good); font-size: 12px; font-weight: 650; line-height: 20px; }
-  .cost { color: var(--soft); }
-  &[data-hovered] { border-color: var(--soft); }
-  &[data-selected] { border-color: var(--ink); box-shadow: inset 0 0 0 0.5px var(--ink); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  strong {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    font-size: 15px;
+    font-stretch: 92%;
+  }
+  .best {
+    padding: 0 8px;
+    border-radius: 9px;
+    background: var(--good-wash);
+    color: var(--good);
+    font-size: 12px;
+    font-weight: 650;
+    line-height: 20px;
+  }
+  .cost {
+    color: var(--soft);
+  }
+  &[data-hovered] {
+    border-color: var(--soft);
+  }
+  &[data-selected] {
+    border-color: var(--ink);
+    box-shadow: inset 0 0 0 0.5px var(--ink);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
 `;
 const Changes = styled.ul`
   margin: 8px 0;
   font-size: 13px;
   color: var(--soft);
-  b { font-weight: 600; color: var(--ink); }
+  b {
+    font-weight: 600;
+    color: var(--ink);
+  }
 `;
 
 /** What a choice costs, counted. */
-function costOf({ remade, coped, counts, pointsLost, quilt }: SizeChoice, show: (v: number) => string): string {
+function costOf(
+  { remade, coped, counts, pointsLost, quilt }: SizeChoice,
+  show: (v: number) => string,
+): string {
   const grows = Math.abs(quilt.width) > 1e-9 || Math.abs(quilt.height) > 1e-9;
   const change = (v: number) => `${v > 0 ? '+' : '−'}${show(Math.abs(v))}`;
   return [
@@ -46,7 +85,9 @@ function costOf({ remade, coped, counts, pointsLost, quilt }: SizeChoice, show: 
     counts.crooked > 0 ? `${counts.crooked} to unpick` : '',
     pointsLost > 0 ? `${pointsLost} lose points` : '',
     grows ? `centre ${change(quilt.width)} wide, ${change(quilt.height)} long` : '',
-  ].filter(Boolean).join(' · ');
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 /** The sizes all could be cut to, the proposed one first with its reason, and taking one as the block of the plan. */
@@ -59,9 +100,23 @@ export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (cut: CutTo) =>
   const show = (v: number) => formatWithUnit(v, unit);
   const finished = { width: cut.width - 2 * seam, height: cut.height - 2 * seam };
   const same = near(finished.width, block.width) && near(finished.height, block.height);
-  const changes = useMemo(() => (same ? [] : changesBetween(quilt, computeQuilt({ ...plan, block: { width: cut.width - 2 * plan.seam, height: cut.height - 2 * plan.seam } }), plan.unit)), [plan, quilt, same, cut.width, cut.height]);
+  const changes = useMemo(
+    () =>
+      same
+        ? []
+        : changesBetween(
+            quilt,
+            computeQuilt({
+              ...plan,
+              block: { width: cut.width - 2 * plan.seam, height: cut.height - 2 * plan.seam },
+            }),
+            plan.unit,
+          ),
+    [plan, quilt, same, cut.width, cut.height],
+  );
   if (choices.length === 0) return null;
-  const chosen = choices.find((c) => near(c.cut.width, cut.width) && near(c.cut.height, cut.height))?.key ?? null;
+  const chosen =
+    choices.find((c) => near(c.cut.width, cut.width) && near(c.cut.height, cut.height))?.key ?? null;
   return (
     <Section title="What to cut them to">
       <Choices
@@ -71,19 +126,35 @@ export function SizeChoices({ cut, onCut }: { cut: CutTo; onCut: (cut: CutTo) =>
       >
         {choices.map((choice, i) => (
           <Choice key={choice.key} value={choice.key} data-testid={`choice-${choice.key}`}>
-            <strong><Lengths text={choice.name} />{i === 0 && <span className="best">proposed</span>}</strong>
-            <span><Lengths text={choice.says} /></span><br />
-            <span className="cost"><Lengths text={costOf(choice, show)} /></span>
+            <strong>
+              <Lengths text={choice.name} />
+              {i === 0 && <span className="best">proposed</span>}
+            </strong>
+            <span>
+              <Lengths text={choice.says} />
+            </span>
+            <br />
+            <span className="cost">
+              <Lengths text={costOf(choice, show)} />
+            </span>
           </Choice>
         ))}
       </Choices>
       {same ? (
-        <p><small>The plan is made for blocks of this size.</small></p>
+        <p>
+          <small>The plan is made for blocks of this size.</small>
+        </p>
       ) : (
         <>
-          <Button look="main" onPress={() => edit((p) => ({ ...p, block: finished }))}>Make the quilt for <Lengths text={formatSize(cut.width, cut.height, unit)} /></Button>
+          <Button look="main" onPress={() => edit((p) => ({ ...p, block: finished }))}>
+            Make the quilt for <Lengths text={formatSize(cut.width, cut.height, unit)} />
+          </Button>
           <Changes aria-label="What would change">
-            {changes.slice(0, 8).map(({ what, before, after }) => <li key={what}><b>{what}</b> <Lengths text={`${before} → ${after}`} /></li>)}
+            {changes.slice(0, 8).map(({ what, before, after }) => (
+              <li key={what}>
+                <b>{what}</b> <Lengths text={`${before} → ${after}`} />
+              </li>
+            ))}
           </Changes>
         </>
       )}

@@ -12,10 +12,23 @@ const Body = styled.div`
   border: 1px solid var(--line);
   border-radius: 12px;
   background: var(--ground);
-  .state { font-size: 13px; color: var(--soft); }
-  .state[data-state='lost'] { color: var(--wrong); font-weight: 600; }
-  .state[data-state='listening'] { color: var(--good); }
-  .keys { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 8px; }
+  .state {
+    font-size: 13px;
+    color: var(--soft);
+  }
+  .state[data-state='lost'] {
+    color: var(--wrong);
+    font-weight: 600;
+  }
+  .state[data-state='listening'] {
+    color: var(--good);
+  }
+  .keys {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-top: 8px;
+  }
 `;
 const STATES = {
   joining: 'Looking for the tape…',
@@ -32,7 +45,11 @@ interface TapePanelProps {
 }
 
 const post = (path: string, body: object) =>
-  fetch(`/api/tape/${path}`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null);
+  fetch(`/api/tape/${path}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  }).catch(() => null);
 
 /** A tape that sends what it measures, and, since this one is a stand-in, its own button and what it is laid on. */
 export function TapePanel({ unit, meant, onReading }: TapePanelProps) {
@@ -46,15 +63,31 @@ export function TapePanel({ unit, meant, onReading }: TapePanelProps) {
       <SwitchField label="Take readings from a tape" value={on} onChange={setOn} />
       {state !== 'off' && (
         <Body>
-          <p className="state" data-state={state} role="status">{STATES[state]}</p>
+          <p className="state" data-state={state} role="status">
+            {STATES[state]}
+          </p>
           <LengthField
-            label="Stand-in tape laid on" value={length} unit={unit} step={unit === 'in' ? 1 / 16 : 0.1}
-            onCommit={(value) => (value > 0 && value < convertLength(200, 'in', unit) ? (setLaidOn(value), null) : `A tape cannot be laid on ${formatWithUnit(value, unit)}.`)}
+            label="Stand-in tape laid on"
+            value={length}
+            unit={unit}
+            step={unit === 'in' ? 1 / 16 : 0.1}
+            onCommit={(value) =>
+              value > 0 && value < convertLength(200, 'in', unit)
+                ? (setLaidOn(value), null)
+                : `A tape cannot be laid on ${formatWithUnit(value, unit)}.`
+            }
           />
           <div className="keys">
             {/* The cursor stays in its cell, as it does with a tape in one's hand. */}
             <span onPointerDown={(event) => event.preventDefault()}>
-              <Button look="main" isDisabled={away} preventFocusOnPress onPress={() => void post('squeeze', { millimetres: convertLength(length, unit, 'cm') * 10 })}>Squeeze</Button>
+              <Button
+                look="main"
+                isDisabled={away}
+                preventFocusOnPress
+                onPress={() => void post('squeeze', { millimetres: convertLength(length, unit, 'cm') * 10 })}
+              >
+                Squeeze
+              </Button>
             </span>
             <Button
               onPress={() => {

@@ -9,7 +9,8 @@ const refused = (problem: string): ReadBlocks => ({ blocks: [], notes: [], probl
 export async function readTable(files: FileList | null, unit: Unit): Promise<ReadBlocks | null> {
   const file = files?.[0];
   if (!file) return null;
-  if (file.size > FILE_LIMIT) return refused(`${file.name} is larger than any table of blocks. Nothing was taken.`);
+  if (file.size > FILE_LIMIT)
+    return refused(`${file.name} is larger than any table of blocks. Nothing was taken.`);
   try {
     return readBlocksCsv(await file.text(), unit);
   } catch {

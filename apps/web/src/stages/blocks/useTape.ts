@@ -16,7 +16,9 @@ export function useTape(on: boolean, onReading: (millimetres: number) => void): 
     const join = () => {
       stream = new EventSource('/api/tape/readings');
       stream.addEventListener('ready', () => setHeard('listening'));
-      stream.addEventListener('reading', ({ data }: MessageEvent<string>) => latest.current((JSON.parse(data) as { millimetres: number }).millimetres));
+      stream.addEventListener('reading', ({ data }: MessageEvent<string>) =>
+        latest.current((JSON.parse(data) as { millimetres: number }).millimetres),
+      );
       stream.onerror = () => {
         setHeard('lost');
         // A stream that was refused does not come back by itself.

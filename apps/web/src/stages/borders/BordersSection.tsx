@@ -1,4 +1,11 @@
-import { BORDER_CORNERS, BORDER_LIMIT, type BorderCorners, CORNER_NAMES, type Plan, startBorder } from '@lattice/core';
+import {
+  BORDER_CORNERS,
+  BORDER_LIMIT,
+  type BorderCorners,
+  CORNER_NAMES,
+  type Plan,
+  startBorder,
+} from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -13,13 +20,27 @@ import { Section } from '../../figures/Section.tsx';
 import { RepeatFields } from './RepeatFields.tsx';
 
 const Row = styled.li`
-  & + &[data-whole] { margin-top: 8px; padding-top: 8px; border-top: 1px dashed var(--line); }
-  .cloth { display: flex; align-items: center; justify-content: space-between; }
+  & + &[data-whole] {
+    margin-top: 8px;
+    padding-top: 8px;
+    border-top: 1px dashed var(--line);
+  }
+  .cloth {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+  }
 `;
 
 const corners = BORDER_CORNERS.map((id) => ({ id, name: CORNER_NAMES[id] }));
-const joins = [{ id: 'diagonal', name: 'On the diagonal' }, { id: 'straight', name: 'Straight across' }];
-const directions = [{ id: 'crosswise', name: 'Across, joined' }, { id: 'lengthwise', name: 'Along the selvage' }];
+const joins = [
+  { id: 'diagonal', name: 'On the diagonal' },
+  { id: 'straight', name: 'Straight across' },
+];
+const directions = [
+  { id: 'crosswise', name: 'Across, joined' },
+  { id: 'lengthwise', name: 'Along the selvage' },
+];
 
 /**
  * The stack of borders from the centre out. Beside the setting only width and cloth; `whole` adds how
@@ -29,10 +50,25 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { borders, fabrics, unit } = plan;
-  const add = () => edit((p) => ({ ...p, borders: [...p.borders, startBorder(unit === 'in' ? 3 : 8, p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id)] }));
+  const add = () =>
+    edit((p) => ({
+      ...p,
+      borders: [
+        ...p.borders,
+        startBorder(unit === 'in' ? 3 : 8, p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id),
+      ],
+    }));
   const change = (i: number, part: Partial<Plan['borders'][number]>) => edit((p) => withBorder(p, i, part));
   return (
-    <Section title="Borders, from the centre out" action={<Button look="quiet" isDisabled={borders.length >= BORDER_LIMIT} onPress={add}><Plus size={15} aria-hidden />Add</Button>}>
+    <Section
+      title="Borders, from the centre out"
+      action={
+        <Button look="quiet" isDisabled={borders.length >= BORDER_LIMIT} onPress={add}>
+          <Plus size={15} aria-hidden />
+          Add
+        </Button>
+      }
+    >
       {whole && borders.length === 0 && <p>No border yet: the binding goes straight onto the centre.</p>}
       <ul>
         {borders.map((border, i) => {
@@ -41,23 +77,78 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
           return (
             // A border has no name of its own: its place in the stack is what it is.
             <Row key={i} data-whole={whole || undefined}>
-              <LengthField label={even ? `${name}, finished` : `${name}, sides`} value={border.sides} unit={unit} onCommit={(width) => edit((p) => withBorderWidth(p, i, 'sides', width))} />
-              {!even && <LengthField label={`${name}, top and bottom`} value={border.ends} unit={unit} onCommit={(width) => edit((p) => withBorderWidth(p, i, 'ends', width))} />}
+              <LengthField
+                label={even ? `${name}, finished` : `${name}, sides`}
+                value={border.sides}
+                unit={unit}
+                onCommit={(width) => edit((p) => withBorderWidth(p, i, 'sides', width))}
+              />
+              {!even && (
+                <LengthField
+                  label={`${name}, top and bottom`}
+                  value={border.ends}
+                  unit={unit}
+                  onCommit={(width) => edit((p) => withBorderWidth(p, i, 'ends', width))}
+                />
+              )}
               {whole && (
                 <>
-                  {even && <LengthField label={`${name}, top and bottom`} value={border.ends} unit={unit} onCommit={(ends) => change(i, { ends })} />}
-                  <ChoiceField label="Corners" labelled value={border.corners} choices={corners} onChange={(id) => change(i, { corners: id as BorderCorners })} />
-                  <ChoiceField label="Cut" labelled value={border.cut} choices={directions} onChange={(id) => change(i, { cut: id as 'crosswise' | 'lengthwise' })} />
-                  {border.cut === 'crosswise' && <ChoiceField label="Joined" labelled value={border.joins} choices={joins} onChange={(id) => change(i, { joins: id as 'diagonal' | 'straight' })} />}
+                  {even && (
+                    <LengthField
+                      label={`${name}, top and bottom`}
+                      value={border.ends}
+                      unit={unit}
+                      onCommit={(ends) => change(i, { ends })}
+                    />
+                  )}
+                  <ChoiceField
+                    label="Corners"
+                    labelled
+                    value={border.corners}
+                    choices={corners}
+                    onChange={(id) => change(i, { corners: id as BorderCorners })}
+                  />
+                  <ChoiceField
+                    label="Cut"
+                    labelled
+                    value={border.cut}
+                    choices={directions}
+                    onChange={(id) => change(i, { cut: id as 'crosswise' | 'lengthwise' })}
+                  />
+                  {border.cut === 'crosswise' && (
+                    <ChoiceField
+                      label="Joined"
+                      labelled
+                      value={border.joins}
+                      choices={joins}
+                      onChange={(id) => change(i, { joins: id as 'diagonal' | 'straight' })}
+                    />
+                  )}
                   <RepeatFields index={i} />
                 </>
               )}
               <div className="cloth">
-                <ChoiceField label={`Fabric of border ${i + 1}`} value={border.fabric} choices={fabrics} onChange={(fabric) => change(i, { fabric })} />
+                <ChoiceField
+                  label={`Fabric of border ${i + 1}`}
+                  value={border.fabric}
+                  choices={fabrics}
+                  onChange={(fabric) => change(i, { fabric })}
+                />
                 {whole && border.corners === 'squares' && (
-                  <ChoiceField label={`Fabric of the corner squares of border ${i + 1}`} value={border.cornerFabric} choices={fabrics} onChange={(cornerFabric) => change(i, { cornerFabric })} />
+                  <ChoiceField
+                    label={`Fabric of the corner squares of border ${i + 1}`}
+                    value={border.cornerFabric}
+                    choices={fabrics}
+                    onChange={(cornerFabric) => change(i, { cornerFabric })}
+                  />
                 )}
-                <Button look="quiet" aria-label={`Take border ${i + 1} off`} onPress={() => edit((p) => withoutBorder(p, i))}><X size={15} aria-hidden /></Button>
+                <Button
+                  look="quiet"
+                  aria-label={`Take border ${i + 1} off`}
+                  onPress={() => edit((p) => withoutBorder(p, i))}
+                >
+                  <X size={15} aria-hidden />
+                </Button>
               </div>
               <AdviceFor path={`borders.${i}.sides`} />
             </Row>

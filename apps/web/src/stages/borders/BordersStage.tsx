@@ -8,7 +8,15 @@ import { MeasureSection } from './MeasureSection.tsx';
 export function BordersStage() {
   return (
     <StageWithBoard>
-      <Panel choices={<><CornerCloseUp /><BordersSection whole /><MeasureSection /></>} />
+      <Panel
+        choices={
+          <>
+            <CornerCloseUp />
+            <BordersSection whole />
+            <MeasureSection />
+          </>
+        }
+      />
     </StageWithBoard>
   );
 }

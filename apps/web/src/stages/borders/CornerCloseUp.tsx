@@ -7,8 +7,18 @@ import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
 const Figure = styled.figure`
   margin: 12px 0 4px;
-  svg { display: block; width: 100%; border: 1px solid var(--line); border-radius: 8px; background: var(--ground); }
-  figcaption { margin-top: 6px; font-size: 13px; color: var(--soft); }
+  svg {
+    display: block;
+    width: 100%;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--ground);
+  }
+  figcaption {
+    margin-top: 6px;
+    font-size: 13px;
+    color: var(--soft);
+  }
 `;
 
 /** The top left corner, large: how each border turns it, with the seams where they will be sewn. */
@@ -19,14 +29,25 @@ export function CornerCloseUp() {
   const ends = plan.borders.reduce((sum, b) => sum + b.ends, 0);
   if (sides === 0) return null;
   // Half as much again as the stack, so that a little of the centre shows what the borders lie against.
-  const reach = Math.min(1.5 * Math.max(sides, ends), layout.finished.width.value, layout.finished.height.value);
+  const reach = Math.min(
+    1.5 * Math.max(sides, ends),
+    layout.finished.width.value,
+    layout.finished.height.value,
+  );
   const margin = reach * 0.04;
   return (
     <Figure>
-      <svg viewBox={`${-margin} ${-margin} ${reach + margin} ${reach + margin}`} role="img" aria-label="The top left corner in close-up" data-testid="corner">
+      <svg
+        viewBox={`${-margin} ${-margin} ${reach + margin} ${reach + margin}`}
+        role="img"
+        aria-label="The top left corner in close-up"
+        data-testid="corner"
+      >
         <QuiltArt plan={plan} layout={layout} />
       </svg>
-      <figcaption>Top left corner, <Lengths text={`${formatWithUnit(reach, plan.unit)} of the quilt across`} /></figcaption>
+      <figcaption>
+        Top left corner, <Lengths text={`${formatWithUnit(reach, plan.unit)} of the quilt across`} />
+      </figcaption>
     </Figure>
   );
 }

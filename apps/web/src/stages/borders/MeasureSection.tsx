@@ -1,4 +1,13 @@
-import { buysTheSame, changesBetween, computeQuilt, formatSize, type Measured, type Plan, type TopSize, type Unit } from '@lattice/core';
+import {
+  buysTheSame,
+  changesBetween,
+  computeQuilt,
+  formatSize,
+  type Measured,
+  type Plan,
+  type TopSize,
+  type Unit,
+} from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import styled from 'styled-components';
@@ -14,16 +23,37 @@ import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 
 const Top = styled.div`
-  & + & { margin-top: 8px; padding-top: 8px; border-top: 1px dashed var(--line); }
-  h4 { display: flex; align-items: center; justify-content: space-between; font-size: 14px; font-weight: 650; }
-  .planned { font-size: 13px; color: var(--soft); }
+  & + & {
+    margin-top: 8px;
+    padding-top: 8px;
+    border-top: 1px dashed var(--line);
+  }
+  h4 {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    font-size: 14px;
+    font-weight: 650;
+  }
+  .planned {
+    font-size: 13px;
+    color: var(--soft);
+  }
 `;
 const Changes = styled.div`
   margin-top: 8px;
   font-size: 13px;
-  h4 { font-weight: 650; }
-  li { padding: 2px 0; color: var(--soft); }
-  b { font-weight: 600; color: var(--ink); }
+  h4 {
+    font-weight: 650;
+  }
+  li {
+    padding: 2px 0;
+    color: var(--soft);
+  }
+  b {
+    font-weight: 600;
+    color: var(--ink);
+  }
 `;
 
 /** Where a top is measured, in the order one walks round it. */
@@ -32,9 +62,13 @@ const PLACES = {
   height: ['Height along the left', 'Height down the middle', 'Height along the right'],
 } as const;
 
-const BY = [{ id: 'middle', name: 'The middle' }, { id: 'average', name: 'Average of three' }];
+const BY = [
+  { id: 'middle', name: 'The middle' },
+  { id: 'average', name: 'Average of three' },
+];
 
-const nameOf = (borders: number): string => (borders === 0 ? 'The centre' : borders === 1 ? 'With border 1 on' : `With borders 1 to ${borders} on`);
+const nameOf = (borders: number): string =>
+  borders === 0 ? 'The centre' : borders === 1 ? 'With border 1 on' : `With borders 1 to ${borders} on`;
 
 /**
  * Measuring the top six times before each border: what it measured takes the place of what it was
@@ -46,23 +80,56 @@ export function MeasureSection() {
   const edit = useEdit();
   const { measured, measureBy, unit, borders, seam } = plan;
   const { sizes } = quilt.layout;
-  const next = sizes.find((s) => !s.measured && s.borders <= borders.length && s.borders > Math.max(-1, ...measured.map((m) => m.borders)));
+  const next = sizes.find(
+    (s) =>
+      !s.measured &&
+      s.borders <= borders.length &&
+      s.borders > Math.max(-1, ...measured.map((m) => m.borders)),
+  );
   const begin = ({ borders: on, used }: TopSize) => {
     const cut = (value: number): [number, number, number] => {
       const mark = Math.round((value + 2 * seam) * (unit === 'in' ? 8 : 10)) / (unit === 'in' ? 8 : 10);
       return [mark, mark, mark];
     };
-    edit((p) => ({ ...p, measured: [...p.measured, { borders: on, width: cut(used.width.value), height: cut(used.height.value) }] }));
+    edit((p) => ({
+      ...p,
+      measured: [
+        ...p.measured,
+        { borders: on, width: cut(used.width.value), height: cut(used.height.value) },
+      ],
+    }));
   };
   return (
     <Section
       title="Measure the top"
-      action={next && <Button look="quiet" onPress={() => begin(next)}><Plus size={15} aria-hidden />{nameOf(next.borders)}</Button>}
+      action={
+        next && (
+          <Button look="quiet" onPress={() => begin(next)}>
+            <Plus size={15} aria-hidden />
+            {nameOf(next.borders)}
+          </Button>
+        )
+      }
     >
-      {measured.length === 0 && <p>Borders are planned lengths until the centre is measured: a centre seldom comes out at its theoretical size. Measure raw edge to raw edge.</p>}
-      {measured.map((raw) => <MeasuredTop key={raw.borders} raw={raw} size={sizes[raw.borders]!} unit={unit} seam={seam} />)}
+      {measured.length === 0 && (
+        <p>
+          Borders are planned lengths until the centre is measured: a centre seldom comes out at its
+          theoretical size. Measure raw edge to raw edge.
+        </p>
+      )}
+      {measured.map((raw) => (
+        <MeasuredTop key={raw.borders} raw={raw} size={sizes[raw.borders]!} unit={unit} seam={seam} />
+      ))}
       <AdviceFor path="measured" />
-      {measured.length > 0 && <ChoiceField label="Cut borders by" labelled value={measureBy} choices={BY} onChange={(by) => edit((p) => ({ ...p, measureBy: by as Plan['measureBy'] }))} />}
+      {measured.length > 0 && (
+        <ChoiceField
+          label="Cut borders by"
+          labelled
+          value={measureBy}
+          choices={BY}
+          onChange={(by) => edit((p) => ({ ...p, measureBy: by as Plan['measureBy'] }))}
+        />
+      )}
       {measured.length > 0 && <WhatChanged />}
     </Section>
   );
@@ -71,18 +138,52 @@ export function MeasureSection() {
 function MeasuredTop({ raw, size, unit, seam }: { raw: Measured; size: TopSize; unit: Unit; seam: number }) {
   const edit = useEdit();
   const set = (side: 'width' | 'height', place: number, value: number) =>
-    edit((p) => ({ ...p, measured: p.measured.map((m) => (m.borders === raw.borders ? { ...m, [side]: m[side].map((v, i) => (i === place ? value : v)) as [number, number, number] } : m)) }));
+    edit((p) => ({
+      ...p,
+      measured: p.measured.map((m) =>
+        m.borders === raw.borders
+          ? { ...m, [side]: m[side].map((v, i) => (i === place ? value : v)) as [number, number, number] }
+          : m,
+      ),
+    }));
   const name = nameOf(raw.borders);
   return (
     <Top role="group" aria-label={name}>
       <h4>
         {name}
-        <Button look="quiet" aria-label={`Forget what was measured: ${name.toLowerCase()}`} onPress={() => edit((p) => ({ ...p, measured: p.measured.filter((m) => m.borders !== raw.borders) }))}><X size={15} aria-hidden /></Button>
+        <Button
+          look="quiet"
+          aria-label={`Forget what was measured: ${name.toLowerCase()}`}
+          onPress={() =>
+            edit((p) => ({ ...p, measured: p.measured.filter((m) => m.borders !== raw.borders) }))
+          }
+        >
+          <X size={15} aria-hidden />
+        </Button>
       </h4>
-      <p className="planned">Planned <Lengths text={formatSize(size.planned.width.value + 2 * seam, size.planned.height.value + 2 * seam, unit)} /> with its seams.</p>
+      <p className="planned">
+        Planned{' '}
+        <Lengths
+          text={formatSize(size.planned.width.value + 2 * seam, size.planned.height.value + 2 * seam, unit)}
+        />{' '}
+        with its seams.
+      </p>
       {(['width', 'height'] as const).map((side) =>
-        PLACES[side].map((label, i) => <LengthField key={label} label={label} value={raw[side][i]!} unit={unit} onCommit={(value) => set(side, i, value)} />))}
-      {size.measured && <Verdict role="status" data-kind={size.measured.verdict.kind}><Lengths text={size.measured.verdict.text} /></Verdict>}
+        PLACES[side].map((label, i) => (
+          <LengthField
+            key={label}
+            label={label}
+            value={raw[side][i]!}
+            unit={unit}
+            onCommit={(value) => set(side, i, value)}
+          />
+        )),
+      )}
+      {size.measured && (
+        <Verdict role="status" data-kind={size.measured.verdict.kind}>
+          <Lengths text={size.measured.verdict.text} />
+        </Verdict>
+      )}
     </Top>
   );
 }
@@ -93,12 +194,21 @@ function WhatChanged() {
   const quilt = useAppSelector(selectQuilt);
   const planned = useMemo(() => computeQuilt({ ...plan, measured: [] }), [plan]);
   const changes = changesBetween(planned, quilt, plan.unit);
-  if (changes.length === 0) return <Changes><p>It measures what was planned: nothing changes.</p></Changes>;
+  if (changes.length === 0)
+    return (
+      <Changes>
+        <p>It measures what was planned: nothing changes.</p>
+      </Changes>
+    );
   return (
     <Changes>
       <h4>What changed{buysTheSame(planned, quilt) ? ', buy the same' : ''}</h4>
       <ul data-testid="changes">
-        {changes.map(({ what, before, after }) => <li key={what}><b>{what}</b> <Lengths text={`${before} → ${after}`} /></li>)}
+        {changes.map(({ what, before, after }) => (
+          <li key={what}>
+            <b>{what}</b> <Lengths text={`${before} → ${after}`} />
+          </li>
+        ))}
       </ul>
     </Changes>
   );

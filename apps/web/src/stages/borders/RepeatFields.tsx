@@ -14,7 +14,14 @@ const Fits = styled.div`
   padding: 4px 0 8px;
   font-size: 13px;
   color: var(--soft);
-  li { display: flex; align-items: center; justify-content: space-between; gap: 8px; padding: 3px 0; color: var(--ink); }
+  li {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px;
+    padding: 3px 0;
+    color: var(--ink);
+  }
 `;
 
 /** A border whose print or piecing repeats: how many repeats its strips hold, and the border inside that makes them whole. */
@@ -30,24 +37,64 @@ export function RepeatFields({ index }: { index: number }) {
   const whole = (count: number) => String(Math.round(count * 100) / 100);
   return (
     <>
-      <SwitchField label="Cloth or piecing that repeats" value={repeat !== null} onChange={(on) => set(on ? (unit === 'in' ? 4 : 10) : null)} />
-      {repeat !== null && <LengthField label={`Repeat of border ${index + 1}`} value={repeat} unit={unit} onCommit={set} />}
+      <SwitchField
+        label="Cloth or piecing that repeats"
+        value={repeat !== null}
+        onChange={(on) => set(on ? (unit === 'in' ? 4 : 10) : null)}
+      />
+      {repeat !== null && (
+        <LengthField label={`Repeat of border ${index + 1}`} value={repeat} unit={unit} onCommit={set} />
+      )}
       {repeats && (
         <Fits>
-          {repeats.fits
-            ? <p role="status">Comes out even: {whole(repeats.across)} repeats across, {whole(repeats.down)} down.</p>
-            : <p role="status">{whole(repeats.across)} repeats across and {whole(repeats.down)} down. {index > 0 ? `Border ${index} as a spacer` : 'A spacer inside'} makes it even:</p>}
+          {repeats.fits ? (
+            <p role="status">
+              Comes out even: {whole(repeats.across)} repeats across, {whole(repeats.down)} down.
+            </p>
+          ) : (
+            <p role="status">
+              {whole(repeats.across)} repeats across and {whole(repeats.down)} down.{' '}
+              {index > 0 ? `Border ${index} as a spacer` : 'A spacer inside'} makes it even:
+            </p>
+          )}
           <ul>
             {fits.map((fit) => {
               const even = Math.abs(fit.sides.value - fit.ends.value) < 1e-6;
               return (
                 <li key={`${fit.across}-${fit.down}`}>
                   <span>
-                    <Why figure={fit.sides} text={formatWithUnit(fit.sides.value, unit)} what="this width at the sides" />
-                    {even ? ' all round' : <> sides, <Why figure={fit.ends} text={formatWithUnit(fit.ends.value, unit)} what="this width at the ends" /> ends</>}
-                    <br /><small><Lengths text={`${fit.across} × ${fit.down} repeats${fit.onRuler ? '' : `, cut to the nearest mark`}`} /></small>
+                    <Why
+                      figure={fit.sides}
+                      text={formatWithUnit(fit.sides.value, unit)}
+                      what="this width at the sides"
+                    />
+                    {even ? (
+                      ' all round'
+                    ) : (
+                      <>
+                        {' '}
+                        sides,{' '}
+                        <Why
+                          figure={fit.ends}
+                          text={formatWithUnit(fit.ends.value, unit)}
+                          what="this width at the ends"
+                        />{' '}
+                        ends
+                      </>
+                    )}
+                    <br />
+                    <small>
+                      <Lengths
+                        text={`${fit.across} × ${fit.down} repeats${fit.onRuler ? '' : `, cut to the nearest mark`}`}
+                      />
+                    </small>
                   </span>
-                  <Button onPress={() => edit((p) => withSpacer(p, index, fit))} aria-label={`Use a spacer of ${formatLength(fit.sides.value, unit)} at the sides and ${formatLength(fit.ends.value, unit)} at the ends`}>Use</Button>
+                  <Button
+                    onPress={() => edit((p) => withSpacer(p, index, fit))}
+                    aria-label={`Use a spacer of ${formatLength(fit.sides.value, unit)} at the sides and ${formatLength(fit.ends.value, unit)} at the ends`}
+                  >
+                    Use
+                  </Button>
                 </li>
               );
             })}

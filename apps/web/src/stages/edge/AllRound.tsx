@@ -1,4 +1,11 @@
-import { type BindingJoin, formatSize, formatWithUnit, type Plan, type Quilt, rulerStep } from '@lattice/core';
+import {
+  type BindingJoin,
+  formatSize,
+  formatWithUnit,
+  type Plan,
+  type Quilt,
+  rulerStep,
+} from '@lattice/core';
 import { useRef } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
@@ -23,7 +30,11 @@ const Start = styled.div`
   font-weight: 700;
   touch-action: none;
   cursor: ew-resize;
-  &:hover, &:focus-visible { background: var(--thread); color: var(--on-thread); }
+  &:hover,
+  &:focus-visible {
+    background: var(--thread);
+    color: var(--on-thread);
+  }
 `;
 
 /** The whole quilt with its edge; where each join of the binding falls, and where it begins, to drag along the bottom. */
@@ -34,12 +45,19 @@ export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
   const around = { width: size.width + 2 * out, height: size.height + 2 * out };
   return (
     <ScaledBoard
-      unit={plan.unit} size={around} ground={null} label={`The quilt with its edge, ${formatSize(size.width, size.height, plan.unit)}`}
-      said={edge.binding ? 'where the binding is joined; S is where it begins' : 'every point where it stands'}
+      unit={plan.unit}
+      size={around}
+      ground={null}
+      label={`The quilt with its edge, ${formatSize(size.width, size.height, plan.unit)}`}
+      said={
+        edge.binding ? 'where the binding is joined; S is where it begins' : 'every point where it stands'
+      }
       over={(lying) => (
         <>
           {edge.binding && <StartHandle plan={plan} quilt={quilt} lying={lying} out={out} />}
-          {edge.points && <Dimensions lengths={[opening(plan, size)]} lying={lying} origin={{ x: out, y: out }} />}
+          {edge.points && (
+            <Dimensions lengths={[opening(plan, size)]} lying={lying} origin={{ x: out, y: out }} />
+          )}
         </>
       )}
     >
@@ -47,7 +65,9 @@ export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
         <g transform={`translate(${out} ${out})`} data-testid="edge-round">
           <EdgeArt plan={plan} layout={layout} edge={edge} />
           <JoinMarks joins={quilt.joins} />
-          {edge.binding?.joins.joins.map((join, i) => <JoinMark key={i} join={join} scale={scale} />)}
+          {edge.binding?.joins.joins.map((join, i) => (
+            <JoinMark key={i} join={join} scale={scale} />
+          ))}
         </g>
       )}
     </ScaledBoard>
@@ -61,16 +81,34 @@ function JoinMark({ join, scale }: { join: BindingJoin; scale: number }) {
   const [dx, dy] = [Math.cos(heading + Math.PI / 4) * long, Math.sin(heading + Math.PI / 4) * long];
   return (
     <g className="binding-join">
-      <path d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`} stroke="#fbfcfc" strokeWidth={6} vectorEffect="non-scaling-stroke" />
-      <path d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`} stroke="var(--thread)" strokeWidth={3} vectorEffect="non-scaling-stroke" />
+      <path
+        d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`}
+        stroke="#fbfcfc"
+        strokeWidth={6}
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`}
+        stroke="var(--thread)"
+        strokeWidth={3}
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 }
 
 /** The part of the bottom that stays open to turn the quilt through. */
-function opening({ edge: { points }, unit }: Plan, { width, height }: { width: number; height: number }): Dimension {
+function opening(
+  { edge: { points }, unit }: Plan,
+  { width, height }: { width: number; height: number },
+): Dimension {
   const left = (width - points.opening) / 2;
-  return { from: { x: left, y: height }, to: { x: left + points.opening, y: height }, text: `left open to turn, ${formatWithUnit(points.opening, unit)}`, beside: 'above' };
+  return {
+    from: { x: left, y: height },
+    to: { x: left + points.opening, y: height },
+    text: `left open to turn, ${formatWithUnit(points.opening, unit)}`,
+    beside: 'above',
+  };
 }
 
 /** Where the binding begins: dragged along the bottom, or moved with the arrow keys. */
@@ -80,7 +118,14 @@ function StartHandle({ plan, quilt, lying, out }: { plan: Plan; quilt: Quilt; ly
   const { width, height } = quilt.edge.outline;
   const step = rulerStep(plan.unit) * 4;
   const drag = useRef({ at: start, gesture: '' });
-  const move = (to: number, gesture: string) => edit((p) => ({ ...p, binding: { ...p.binding, start: Math.min(width, Math.max(0, Math.round(to / step) * step)) } }), gesture);
+  const move = (to: number, gesture: string) =>
+    edit(
+      (p) => ({
+        ...p,
+        binding: { ...p.binding, start: Math.min(width, Math.max(0, Math.round(to / step) * step)) },
+      }),
+      gesture,
+    );
   const { moveProps } = useMove({
     onMoveStart: () => {
       drag.current = { at: start, gesture: `start-${Math.round(performance.now())}` };
@@ -94,9 +139,22 @@ function StartHandle({ plan, quilt, lying, out }: { plan: Plan; quilt: Quilt; ly
   const grip = gripSize();
   return (
     <Start
-      {...moveProps} role="slider" tabIndex={0} aria-label="Where the binding begins, from the left" aria-orientation="horizontal" aria-valuemin={0} aria-valuemax={width} aria-valuenow={start} aria-valuetext={formatWithUnit(start, plan.unit)}
+      {...moveProps}
+      role="slider"
+      tabIndex={0}
+      aria-label="Where the binding begins, from the left"
+      aria-orientation="horizontal"
+      aria-valuemin={0}
+      aria-valuemax={width}
+      aria-valuenow={start}
+      aria-valuetext={formatWithUnit(start, plan.unit)}
       title={`Begins ${formatWithUnit(start, plan.unit)} from the left`}
-      style={{ left: lying.x + (start + out) * lying.scale - grip / 2, top: lying.y + (height + 2 * out) * lying.scale + 3, width: grip, height: grip }}
+      style={{
+        left: lying.x + (start + out) * lying.scale - grip / 2,
+        top: lying.y + (height + 2 * out) * lying.scale + 3,
+        width: grip,
+        height: grip,
+      }}
     >
       S
     </Start>
@@ -112,7 +170,9 @@ export function JoinWords({ quilt, unit }: { quilt: Quilt; unit: Plan['unit'] })
     <ol data-testid="binding-joins">
       {binding.joins.joins.map((join, i) => (
         <li key={i}>
-          <Lengths text={`${join.last ? 'Beginning and last join' : `Join ${i}`}: ${join.side}, ${formatWithUnit(join.from, unit)} from its ${ends[join.side]}`} />
+          <Lengths
+            text={`${join.last ? 'Beginning and last join' : `Join ${i}`}: ${join.side}, ${formatWithUnit(join.from, unit)} from its ${ends[join.side]}`}
+          />
         </li>
       ))}
     </ol>

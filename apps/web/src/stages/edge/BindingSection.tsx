@@ -1,4 +1,16 @@
-import { BINDING_GRAINS, BINDING_SCHOOLS, type Binding, FIBRES, finishedWidth, formatLength, formatWithUnit, fromInches, GRAIN_NAMES, type Plan, SCHOOL_NAMES } from '@lattice/core';
+import {
+  BINDING_GRAINS,
+  BINDING_SCHOOLS,
+  type Binding,
+  FIBRES,
+  finishedWidth,
+  formatLength,
+  formatWithUnit,
+  fromInches,
+  GRAIN_NAMES,
+  type Plan,
+  SCHOOL_NAMES,
+} from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -25,7 +37,10 @@ const Steps = styled.ol`
 
 /** Usual strips, narrow to generous (rule BD-4), and in centimetres as they are cut there (from memory). */
 const STRIPS = { in: [2, 2.25, 2.5, 3], cm: [5, 5.5, 6.5, 7.5] } as const;
-const FOLDS = [{ id: 'double', name: 'Double' }, { id: 'single', name: 'Single' }];
+const FOLDS = [
+  { id: 'double', name: 'Double' },
+  { id: 'single', name: 'Single' },
+];
 const grains = BINDING_GRAINS.map((id) => ({ id, name: GRAIN_NAMES[id] }));
 
 /** The binding: strip, fold, grain, allowance and cloth; what it comes to; corners and order of joining. */
@@ -34,7 +49,8 @@ export function BindingSection({ binding }: { binding: Binding }) {
   const edit = useEdit();
   const { unit } = plan;
   const chosen = plan.binding;
-  const change = (part: Partial<Plan['binding']>) => edit((p) => ({ ...p, binding: { ...p.binding, ...part } }));
+  const change = (part: Partial<Plan['binding']>) =>
+    edit((p) => ({ ...p, binding: { ...p.binding, ...part } }));
   const { bias, flange } = binding;
   // What each usual strip finishes at, wrapped round this batting.
   const loft = fromInches(FIBRES[plan.batting.fibre].loft, unit);
@@ -42,26 +58,81 @@ export function BindingSection({ binding }: { binding: Binding }) {
   const straight = chosen.grain === 'straight';
   return (
     <Section title="Binding">
-      <LengthField label="Strip, cut" value={chosen.stripWidth} unit={unit} onCommit={(stripWidth) => change({ stripWidth })} />
-      <Presets value={chosen.stripWidth} presets={STRIPS[unit].map((width) => ({ name: `${formatLength(width, unit)} → ${formatWithUnit(finishedWidth(width, chosen.fold, loft, unit).value, unit)}`, value: width }))} onChoose={(stripWidth) => void change({ stripWidth })} />
-      <ChoiceField labelled label="Fold" value={chosen.fold} choices={FOLDS} onChange={(fold) => change({ fold: fold as 'double' })} />
+      <LengthField
+        label="Strip, cut"
+        value={chosen.stripWidth}
+        unit={unit}
+        onCommit={(stripWidth) => change({ stripWidth })}
+      />
+      <Presets
+        value={chosen.stripWidth}
+        presets={STRIPS[unit].map((width) => ({
+          name: `${formatLength(width, unit)} → ${formatWithUnit(finishedWidth(width, chosen.fold, loft, unit).value, unit)}`,
+          value: width,
+        }))}
+        onChoose={(stripWidth) => void change({ stripWidth })}
+      />
+      <ChoiceField
+        labelled
+        label="Fold"
+        value={chosen.fold}
+        choices={FOLDS}
+        onChange={(fold) => change({ fold: fold as 'double' })}
+      />
       <AdviceFor path="binding.fold" />
-      <ChoiceField labelled label="Cut" value={chosen.grain} choices={grains} onChange={(grain) => change({ grain: grain as Plan['binding']['grain'] })} />
+      <ChoiceField
+        labelled
+        label="Cut"
+        value={chosen.grain}
+        choices={grains}
+        onChange={(grain) => change({ grain: grain as Plan['binding']['grain'] })}
+      />
       <AdviceFor path="binding.grain" />
       <AdviceFor path="binding.stripWidth" />
-      <ChoiceField labelled label="Allowance" value={chosen.school} choices={BINDING_SCHOOLS.map((id) => ({ id, name: SCHOOL_NAMES[id][unit] }))} onChange={(school) => change({ school: school as Plan['binding']['school'] })} />
-      <SwitchField label="Sewn as deep as it finishes" value={chosen.seam === null} onChange={(alike) => void change({ seam: alike ? null : plan.seam })} />
-      {chosen.seam !== null && <LengthField label="Sewn from the edge" value={chosen.seam} unit={unit} step={unit === 'in' ? 1 / 16 : 0.1} onCommit={(seam) => change({ seam })} />}
+      <ChoiceField
+        labelled
+        label="Allowance"
+        value={chosen.school}
+        choices={BINDING_SCHOOLS.map((id) => ({ id, name: SCHOOL_NAMES[id][unit] }))}
+        onChange={(school) => change({ school: school as Plan['binding']['school'] })}
+      />
+      <SwitchField
+        label="Sewn as deep as it finishes"
+        value={chosen.seam === null}
+        onChange={(alike) => void change({ seam: alike ? null : plan.seam })}
+      />
+      {chosen.seam !== null && (
+        <LengthField
+          label="Sewn from the edge"
+          value={chosen.seam}
+          unit={unit}
+          step={unit === 'in' ? 1 / 16 : 0.1}
+          onCommit={(seam) => change({ seam })}
+        />
+      )}
       <AdviceFor path="binding.seam" />
       <FabricChoice labelled use={{ what: 'binding' }} label="Fabric" />
       <ul data-testid="binding-figures">
         <FigureLine name="Length with corners and tails" figure={binding.length} unit={unit} />
         {straight && <FigureLine name="Strips, selvage to selvage" figure={binding.strips} unit={unit} />}
-        {straight && binding.plainStrips.value !== binding.strips.value && <FigureLine name="Strips by the plain count" figure={binding.plainStrips} unit={unit} rest="joined, they would not get round" />}
-        {straight && binding.strictStrips.value !== binding.strips.value && <FigureLine name="Strips, counting every join" figure={binding.strictStrips} unit={unit} />}
+        {straight && binding.plainStrips.value !== binding.strips.value && (
+          <FigureLine
+            name="Strips by the plain count"
+            figure={binding.plainStrips}
+            unit={unit}
+            rest="joined, they would not get round"
+          />
+        )}
+        {straight && binding.strictStrips.value !== binding.strips.value && (
+          <FigureLine name="Strips, counting every join" figure={binding.strictStrips} unit={unit} />
+        )}
         {bias && (
           <>
-            <FigureLine name={chosen.grain === 'bias-length' ? 'Cloth, across its width' : 'Square of cloth'} figure={bias.cloth} unit={unit} />
+            <FigureLine
+              name={chosen.grain === 'bias-length' ? 'Cloth, across its width' : 'Square of cloth'}
+              figure={bias.cloth}
+              unit={unit}
+            />
             <FigureLine name="By the rule of the root" figure={bias.rule} unit={unit} />
             <FigureLine name="It gives, joined" figure={bias.gives} unit={unit} />
             {bias.cut && <FigureLine name="Bias strips" figure={binding.strips} unit={unit} />}
@@ -74,31 +145,89 @@ export function BindingSection({ binding }: { binding: Binding }) {
           </>
         )}
         <FigureLine name="Cloth" figure={binding.fabric} unit={unit} />
-        <FigureLine name="Finishes, both sides alike" figure={binding.finished} unit={unit} rest="sewn that far from the edge; wrapped round this batting" />
-        <FigureLine name={chosen.seam === null ? 'Behind, sewn at the quilt’s seam' : 'Behind, sewn so'} figure={binding.behind} unit={unit} />
+        <FigureLine
+          name="Finishes, both sides alike"
+          figure={binding.finished}
+          unit={unit}
+          rest="sewn that far from the edge; wrapped round this batting"
+        />
+        <FigureLine
+          name={chosen.seam === null ? 'Behind, sewn at the quilt’s seam' : 'Behind, sewn so'}
+          figure={binding.behind}
+          unit={unit}
+        />
       </ul>
-      <Steps aria-label="Order of cutting and joining">{bindingSteps(plan, binding).map((step) => <li key={step}><Lengths text={step} /></li>)}</Steps>
-      <SwitchField label="A flange built in" value={chosen.flange !== null} onChange={(on) => void change({ flange: on ? { visible: unit === 'in' ? 0.125 : 0.3, fabric: plan.edge.flange.fabric } : null })} />
+      <Steps aria-label="Order of cutting and joining">
+        {bindingSteps(plan, binding).map((step) => (
+          <li key={step}>
+            <Lengths text={step} />
+          </li>
+        ))}
+      </Steps>
+      <SwitchField
+        label="A flange built in"
+        value={chosen.flange !== null}
+        onChange={(on) =>
+          void change({
+            flange: on ? { visible: unit === 'in' ? 0.125 : 0.3, fabric: plan.edge.flange.fabric } : null,
+          })
+        }
+      />
       {chosen.flange && (
         <>
-          <LengthField label="Of it to be seen" value={chosen.flange.visible} unit={unit} step={unit === 'in' ? 1 / 16 : 0.1} onCommit={(visible) => change({ flange: { ...chosen.flange!, visible } })} />
+          <LengthField
+            label="Of it to be seen"
+            value={chosen.flange.visible}
+            unit={unit}
+            step={unit === 'in' ? 1 / 16 : 0.1}
+            onCommit={(visible) => change({ flange: { ...chosen.flange!, visible } })}
+          />
           <FabricChoice labelled use={{ what: 'binding-flange' }} label="Its fabric" />
-          <p><small>Join the two strips along their length, press the seam open, fold wrong sides together; sew it to the back, the main strip up, and turn the flange to the front.</small></p>
+          <p>
+            <small>
+              Join the two strips along their length, press the seam open, fold wrong sides together; sew it
+              to the back, the main strip up, and turn the flange to the front.
+            </small>
+          </p>
           <AdviceFor path="binding.flange" />
         </>
       )}
       {straight && <LeftoverStrips binding={binding} />}
-      {curves > 0 && <p><small>Round {curves === 1 ? 'the curve' : 'the curves'} ease the binding on with a little slack, not stretched: a stretched one cups the edge.</small></p>}
+      {curves > 0 && (
+        <p>
+          <small>
+            Round {curves === 1 ? 'the curve' : 'the curves'} ease the binding on with a little slack, not
+            stretched: a stretched one cups the edge.
+          </small>
+        </p>
+      )}
       <ul data-testid="mitres">
         {binding.mitres.map((mitre) => (
           <Line key={mitre.angle}>
-            <span className="name">{mitre.count} {mitre.kind === 'corner' ? (mitre.count === 1 ? 'corner' : 'corners') : mitre.count === 1 ? 'valley' : 'valleys'} of {mitre.angle}°</span>
-            <span className="figures">{mitre.kind === 'corner' && <Lengths text={`stop ${formatWithUnit(mitre.stop.value, unit)} before`} />}</span>
+            <span className="name">
+              {mitre.count}{' '}
+              {mitre.kind === 'corner'
+                ? mitre.count === 1
+                  ? 'corner'
+                  : 'corners'
+                : mitre.count === 1
+                  ? 'valley'
+                  : 'valleys'}{' '}
+              of {mitre.angle}°
+            </span>
+            <span className="figures">
+              {mitre.kind === 'corner' && (
+                <Lengths text={`stop ${formatWithUnit(mitre.stop.value, unit)} before`} />
+              )}
+            </span>
             <span className="rest">{mitre.says}</span>
           </Line>
         ))}
       </ul>
-      <Caution>Close the cutter at every put-down and cut away from yourself. Press joins, do not drag bias with the iron. Mind steam, and never leave an iron on. Pins out before the needle meets them.</Caution>
+      <Caution>
+        Close the cutter at every put-down and cut away from yourself. Press joins, do not drag bias with the
+        iron. Mind steam, and never leave an iron on. Pins out before the needle meets them.
+      </Caution>
     </Section>
   );
 }

@@ -13,7 +13,11 @@ function reachOf({ edge: form, unit, borders }: Plan, { edge, layout }: Quilt): 
   const stack = borders.reduce((sum, b) => sum + Math.max(b.sides, b.ends), 0);
   const wanted = scallops
     ? (scallops.corner?.inset ?? 0) + 1.3 * Math.max(scallops.across?.width ?? 0, scallops.down?.width ?? 0)
-    : form.shape !== 'square' ? form.radius * 1.5 + least / 2 : edge.points ? form.points.square * 3.2 : Math.min(2 * least, Math.max(least, 1.3 * stack));
+    : form.shape !== 'square'
+      ? form.radius * 1.5 + least / 2
+      : edge.points
+        ? form.points.square * 3.2
+        : Math.min(2 * least, Math.max(least, 1.3 * stack));
   return Math.min(wanted, layout.finished.width.value, layout.finished.height.value);
 }
 
@@ -31,16 +35,35 @@ export function CornerView({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
   const top = foot ? layout.finished.height.value - reach : -out;
   const left = right ? layout.finished.width.value - reach : -out;
   const placed = ({ x, y }: Dimension['from']) => ({ x: right ? -x : x, y: foot ? -y : y });
-  const lengths = cornerLengths(plan, quilt, reach).map((length) => ({ ...length, from: placed(length.from), to: placed(length.to) }));
+  const lengths = cornerLengths(plan, quilt, reach).map((length) => ({
+    ...length,
+    from: placed(length.from),
+    to: placed(length.to),
+  }));
   return (
     <ScaledBoard
-      unit={plan.unit} size={size} ground={null} label={`The ${which} in close-up, finished`}
+      unit={plan.unit}
+      size={size}
+      ground={null}
+      label={`The ${which} in close-up, finished`}
       said={<Lengths text={`${which}, ${formatWithUnit(reach, plan.unit)} of the quilt across`} />}
-      over={(lying) => <Dimensions lengths={lengths} lying={lying} origin={{ x: right ? reach : out, y: foot ? reach : out }} />}
+      over={(lying) => (
+        <Dimensions
+          lengths={lengths}
+          lying={lying}
+          origin={{ x: right ? reach : out, y: foot ? reach : out }}
+        />
+      )}
     >
       <g transform={`translate(${-left} ${-top})`} data-testid="edge-corner">
-        <defs><clipPath id={clip}><rect x={left} y={top} {...size} /></clipPath></defs>
-        <g clipPath={`url(#${clip})`}><EdgeArt plan={plan} layout={layout} edge={edge} /></g>
+        <defs>
+          <clipPath id={clip}>
+            <rect x={left} y={top} {...size} />
+          </clipPath>
+        </defs>
+        <g clipPath={`url(#${clip})`}>
+          <EdgeArt plan={plan} layout={layout} edge={edge} />
+        </g>
       </g>
     </ScaledBoard>
   );

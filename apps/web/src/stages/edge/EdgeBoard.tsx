@@ -11,7 +11,16 @@ const Held = styled.div`
   grid-template-rows: auto minmax(0, 1fr);
   min-height: 280px;
   background: var(--ground);
-  > .views { justify-self: start; display: flex; gap: 4px; margin: 12px 16px 0; padding: 3px; border: 1px solid var(--line); border-radius: 10px; background: var(--card); }
+  > .views {
+    justify-self: start;
+    display: flex;
+    gap: 4px;
+    margin: 12px 16px 0;
+    padding: 3px;
+    border: 1px solid var(--line);
+    border-radius: 10px;
+    background: var(--card);
+  }
 `;
 const View = styled(ToggleButton)`
   padding: 5px 14px;
@@ -22,9 +31,17 @@ const View = styled(ToggleButton)`
   font-size: 13.5px;
   font-weight: 600;
   cursor: pointer;
-  &[data-selected] { background: var(--ink); color: var(--card); }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 1px; }
-  @media (pointer: coarse) { min-height: 44px; }
+  &[data-selected] {
+    background: var(--ink);
+    color: var(--card);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 1px;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+  }
 `;
 
 /** The edge drawn three ways: a corner in close-up, the whole quilt with the joins where they fall, and the cloth bias strips come from. */
@@ -34,14 +51,23 @@ export function EdgeBoard({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
   const shown = view === 'bias' && !bias ? 'corner' : view;
   return (
     <Held>
-      <ToggleButtonGroup className="views" aria-label="What is drawn" selectionMode="single" disallowEmptySelection selectedKeys={[shown]} onSelectionChange={(keys) => setView(String([...keys][0]))}>
+      <ToggleButtonGroup
+        className="views"
+        aria-label="What is drawn"
+        selectionMode="single"
+        disallowEmptySelection
+        selectedKeys={[shown]}
+        onSelectionChange={(keys) => setView(String([...keys][0]))}
+      >
         <View id="corner">Corner</View>
         <View id="round">All round</View>
         {bias && <View id="bias">Bias plan</View>}
       </ToggleButtonGroup>
       {shown === 'corner' && <CornerView {...{ plan, quilt }} />}
       {shown === 'round' && <AllRound {...{ plan, quilt }} />}
-      {shown === 'bias' && bias && <BiasPlan plan={plan} bias={bias} stripWidth={quilt.edge.binding!.cutWidth} />}
+      {shown === 'bias' && bias && (
+        <BiasPlan plan={plan} bias={bias} stripWidth={quilt.edge.binding!.cutWidth} />
+      )}
     </Held>
   );
 }

@@ -19,15 +19,35 @@ const Cards = styled.div`
 const Card = styled(ToggleButton)`
   ${pictureCard}
   background: transparent;
-  svg { width: 54px; height: 40px; fill: none; stroke: var(--soft); stroke-width: 1.4; }
-  &[data-selected] svg { stroke: var(--ink); }
+  svg {
+    width: 54px;
+    height: 40px;
+    fill: none;
+    stroke: var(--soft);
+    stroke-width: 1.4;
+  }
+  &[data-selected] svg {
+    stroke: var(--ink);
+  }
 `;
 
 /** Each finish drawn at a corner. */
 const ART: Readonly<Record<EdgeFinish, React.ReactNode>> = {
-  binding: <><path d="M4 40V4H54" strokeWidth={1.4} /><path d="M13 40V13H54M4 4L13 13" /></>,
-  flange: <><path d="M4 40V4H54M10 40V10H54" /><path d="M17 40V17H54" strokeDasharray="3 2" /></>,
-  'prairie-points': <path d="M14 40V16H54M14 16L20 6L26 16L32 6L38 16L44 6L50 16M14 16L4 22L14 28L4 34L14 40" />,
+  binding: (
+    <>
+      <path d="M4 40V4H54" strokeWidth={1.4} />
+      <path d="M13 40V13H54M4 4L13 13" />
+    </>
+  ),
+  flange: (
+    <>
+      <path d="M4 40V4H54M10 40V10H54" />
+      <path d="M17 40V17H54" strokeDasharray="3 2" />
+    </>
+  ),
+  'prairie-points': (
+    <path d="M14 40V16H54M14 16L20 6L26 16L32 6L38 16L44 6L50 16M14 16L4 22L14 28L4 34L14 40" />
+  ),
 };
 
 /** The finishes that go with one that was refused beside what there is: the way out. */
@@ -43,7 +63,8 @@ export function FinishSection() {
   const [said, setRefused] = useState<{ finish: EdgeFinish; why: string; of: Plan['edge'] } | null>(null);
   // What was said of another edge is no longer true of this one.
   const refused = said?.of === now ? said : null;
-  const set = (next: readonly EdgeFinish[]) => edit((p) => ({ ...p, edge: { ...p.edge, finishes: EDGE_FINISHES.filter((f) => next.includes(f)) } }));
+  const set = (next: readonly EdgeFinish[]) =>
+    edit((p) => ({ ...p, edge: { ...p.edge, finishes: EDGE_FINISHES.filter((f) => next.includes(f)) } }));
   const toggle = (finish: EdgeFinish, on: boolean) => {
     const why = set(on ? [...finishes, finish] : finishes.filter((f) => f !== finish));
     setRefused(why === null ? null : { finish, why, of: now });
@@ -54,14 +75,18 @@ export function FinishSection() {
       <Cards role="group" aria-label="Finishes">
         {(['binding', 'flange', 'prairie-points'] as const).map((finish) => (
           <Card key={finish} isSelected={finishes.includes(finish)} onChange={(on) => toggle(finish, on)}>
-            <svg viewBox="0 0 56 42" aria-hidden>{ART[finish]}</svg>
+            <svg viewBox="0 0 56 42" aria-hidden>
+              {ART[finish]}
+            </svg>
             {FINISH_NAMES[finish]}
           </Card>
         ))}
       </Cards>
       {refused && (
         <>
-          <Verdict role="alert" data-kind="ease">{refused.why}</Verdict>
+          <Verdict role="alert" data-kind="ease">
+            {refused.why}
+          </Verdict>
           {way && (
             <Button
               onPress={() => {

@@ -13,7 +13,15 @@ export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> 
   const edit = useEdit();
   return (
     <Section title="Flange">
-      <LengthField label="To be seen" value={edge.flange.visible} unit={unit} step={unit === 'in' ? 1 / 16 : 0.1} onCommit={(visible) => edit((p) => ({ ...p, edge: { ...p.edge, flange: { ...p.edge.flange, visible } } }))} />
+      <LengthField
+        label="To be seen"
+        value={edge.flange.visible}
+        unit={unit}
+        step={unit === 'in' ? 1 / 16 : 0.1}
+        onCommit={(visible) =>
+          edit((p) => ({ ...p, edge: { ...p.edge, flange: { ...p.edge.flange, visible } } }))
+        }
+      />
       <FabricChoice labelled use={{ what: 'flange' }} label="Fabric" />
       <ul data-testid="flange">
         <FigureLine name="Cut wide" figure={flange.cutWidth} unit={unit} />
@@ -22,10 +30,16 @@ export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> 
         <FigureLine name="Strips, selvage to selvage" figure={flange.strips} unit={unit} />
         <FigureLine name="Cloth" figure={flange.fabric} unit={unit} />
       </ul>
-      <p><small>
-        {!measured.some((m) => m.borders === borders.length) ? 'Measure each side in three places once it is quilted, and cut to the average: an uncut strip stretches as it is sewn.' : 'Cut to the average of what the whole top measured.'}{' '}
-        Fold it, sides first, then top and bottom, ends straight; baste with a little less than {formatWithUnit(seam, unit)}, so that the binding’s seam hides it. A walking foot or dual feed keeps it even.
-      </small></p>
+      <p>
+        <small>
+          {!measured.some((m) => m.borders === borders.length)
+            ? 'Measure each side in three places once it is quilted, and cut to the average: an uncut strip stretches as it is sewn.'
+            : 'Cut to the average of what the whole top measured.'}{' '}
+          Fold it, sides first, then top and bottom, ends straight; baste with a little less than{' '}
+          {formatWithUnit(seam, unit)}, so that the binding’s seam hides it. A walking foot or dual feed keeps
+          it even.
+        </small>
+      </p>
     </Section>
   );
 }

@@ -12,8 +12,15 @@ import { JoinWords } from './AllRound.tsx';
 
 const List = styled.div`
   font-size: 13.5px;
-  ol, ul { margin: 4px 0 8px; padding-left: 18px; list-style: disc; }
-  li { padding: 1px 0; }
+  ol,
+  ul {
+    margin: 4px 0 8px;
+    padding-left: 18px;
+    list-style: disc;
+  }
+  li {
+    padding: 1px 0;
+  }
 `;
 
 /** Where every join of binding and borders falls, and how to move one off a corner. */
@@ -26,11 +33,27 @@ export function JoinsSection({ quilt }: { quilt: Quilt }) {
   if (!binding && strips.length === 0) return null;
   const begin = (start: number | null) => edit((p) => ({ ...p, binding: { ...p.binding, start } }));
   return (
-    <Section title="Where joins fall" action={binding && plan.binding.start !== null && <Button look="quiet" onPress={() => void begin(null)}>Farthest from corners</Button>}>
+    <Section
+      title="Where joins fall"
+      action={
+        binding &&
+        plan.binding.start !== null && (
+          <Button look="quiet" onPress={() => void begin(null)}>
+            Farthest from corners
+          </Button>
+        )
+      }
+    >
       <List>
         {binding && (
           <>
-            <LengthField label="Begin, from the left" value={binding.joins.start} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={begin} />
+            <LengthField
+              label="Begin, from the left"
+              value={binding.joins.start}
+              unit={unit}
+              step={unit === 'in' ? 0.5 : 1}
+              onCommit={begin}
+            />
             <AdviceFor path="binding.start" />
             <JoinWords quilt={quilt} unit={unit} />
           </>
@@ -38,7 +61,11 @@ export function JoinsSection({ quilt }: { quilt: Quilt }) {
         {strips.length > 0 && (
           <ul data-testid="border-joins">
             {strips.map(({ what, joins, remedy }) => (
-              <li key={what}><Lengths text={`${what}: joined ${joins.map((at) => formatWithUnit(at, unit)).join(' and ')} from its end.${remedy ? ` ${remedy}` : ''}`} /></li>
+              <li key={what}>
+                <Lengths
+                  text={`${what}: joined ${joins.map((at) => formatWithUnit(at, unit)).join(' and ')} from its end.${remedy ? ` ${remedy}` : ''}`}
+                />
+              </li>
             ))}
           </ul>
         )}

@@ -1,4 +1,16 @@
-import { type Edge, EDGE_SHAPE_NAMES, EDGE_SHAPES, type EdgeShape, formatWithUnit, type Plan, rulerNearest, type Scallops, type Side, SIDES, type Unit } from '@lattice/core';
+import {
+  type Edge,
+  EDGE_SHAPE_NAMES,
+  EDGE_SHAPES,
+  type EdgeShape,
+  formatWithUnit,
+  type Plan,
+  rulerNearest,
+  type Scallops,
+  type Side,
+  SIDES,
+  type Unit,
+} from '@lattice/core';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
@@ -29,23 +41,43 @@ const SideButton = styled(ToggleButton)`
   background: transparent;
   font-size: 13px;
   cursor: pointer;
-  &[data-selected] { border-color: var(--ink); background: var(--chalk-wash); font-weight: 650; }
-  &[data-focus-visible] { outline: 2px solid var(--chalk); outline-offset: 2px; }
-  @media (pointer: coarse) { min-height: 44px; }
+  &[data-selected] {
+    border-color: var(--ink);
+    background: var(--chalk-wash);
+    font-weight: 650;
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+  }
 `;
 
 /** How each side is divided, and what becomes of the corners. */
 function scallopWords({ sides, across, down, corner }: Scallops, unit: Unit): string {
   const level = sides.filter((s) => s === 'top' || s === 'bottom');
   const upright = sides.filter((s) => s === 'left' || s === 'right');
-  const along = (of: readonly Side[], { count, width }: NonNullable<Scallops['across']>) => `${count} along ${of.length === 2 ? (of[0] === 'top' ? 'top and bottom' : 'the sides') : `the ${of[0]}`}, ${formatWithUnit(width, unit)}`;
-  const parts = [...(across ? [`${along(level, across)} each`] : []), ...(down ? [along(upright, down)] : [])];
-  const corners = !corner ? 'the other sides straight' : sides.length === 4 ? 'and every corner turned' : 'and a corner turned where two of them meet';
+  const along = (of: readonly Side[], { count, width }: NonNullable<Scallops['across']>) =>
+    `${count} along ${of.length === 2 ? (of[0] === 'top' ? 'top and bottom' : 'the sides') : `the ${of[0]}`}, ${formatWithUnit(width, unit)}`;
+  const parts = [
+    ...(across ? [`${along(level, across)} each`] : []),
+    ...(down ? [along(upright, down)] : []),
+  ];
+  const corners = !corner
+    ? 'the other sides straight'
+    : sides.length === 4
+      ? 'and every corner turned'
+      : 'and a corner turned where two of them meet';
   return `${parts.join('; ')}; ${corners}.`;
 }
 
 const shapes = EDGE_SHAPES.map((id) => ({ id, name: EDGE_SHAPE_NAMES[id] }));
-const WHICH = [{ id: 'all', name: 'All four' }, { id: 'foot', name: 'The two at the foot' }];
+const WHICH = [
+  { id: 'all', name: 'All four' },
+  { id: 'foot', name: 'The two at the foot' },
+];
 
 /** The edge's shape with what it is shaped by; its length computed, or measured with a tape. */
 export function ShapeSection({ edge }: { edge: Edge }) {
@@ -61,37 +93,109 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const sided = shape === 'rounded' || shape === 'clipped';
   return (
     <Section title="Shape">
-      <ChoiceField labelled label="Edge" value={shape} choices={shapes} onChange={(to) => {
-        const why = change({ shape: to as EdgeShape });
-        setRefused(why === null ? null : { why, of: plan.edge });
-      }} />
-      {problem && <Verdict role="alert" data-kind="ease">{problem}</Verdict>}
-      {sided && <ChoiceField labelled label="Which corners" value={corners} choices={WHICH} onChange={(to) => change({ corners: to as 'all' })} />}
-      {sided && <LengthField label={shape === 'rounded' ? 'Radius' : 'Cut off along each side'} value={radius} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(to) => change({ radius: to })} />}
+      <ChoiceField
+        labelled
+        label="Edge"
+        value={shape}
+        choices={shapes}
+        onChange={(to) => {
+          const why = change({ shape: to as EdgeShape });
+          setRefused(why === null ? null : { why, of: plan.edge });
+        }}
+      />
+      {problem && (
+        <Verdict role="alert" data-kind="ease">
+          {problem}
+        </Verdict>
+      )}
+      {sided && (
+        <ChoiceField
+          labelled
+          label="Which corners"
+          value={corners}
+          choices={WHICH}
+          onChange={(to) => change({ corners: to as 'all' })}
+        />
+      )}
+      {sided && (
+        <LengthField
+          label={shape === 'rounded' ? 'Radius' : 'Cut off along each side'}
+          value={radius}
+          unit={unit}
+          step={unit === 'in' ? 0.5 : 1}
+          onCommit={(to) => change({ radius: to })}
+        />
+      )}
       {scallops && (
         <>
-          <LengthField label="Scallops about" value={scallop.width} unit={unit} step={unit === 'in' ? 0.5 : 1} onCommit={(width) => change({ scallop: { ...scallop, width } })} />
-          <LengthField label="Deep" value={scallop.depth} unit={unit} onCommit={(depth) => change({ scallop: { ...scallop, depth } })} />
+          <LengthField
+            label="Scallops about"
+            value={scallop.width}
+            unit={unit}
+            step={unit === 'in' ? 0.5 : 1}
+            onCommit={(width) => change({ scallop: { ...scallop, width } })}
+          />
+          <LengthField
+            label="Deep"
+            value={scallop.depth}
+            unit={unit}
+            onCommit={(depth) => change({ scallop: { ...scallop, depth } })}
+          />
           <ToggleButtonGroup
-            selectionMode="multiple" disallowEmptySelection aria-label="Scallops along" selectedKeys={scallop.sides}
-            onSelectionChange={(keys) => void change({ scallop: { ...scallop, sides: SIDES.filter((side) => keys.has(side)) } })}
+            selectionMode="multiple"
+            disallowEmptySelection
+            aria-label="Scallops along"
+            selectedKeys={scallop.sides}
+            onSelectionChange={(keys) =>
+              void change({ scallop: { ...scallop, sides: SIDES.filter((side) => keys.has(side)) } })
+            }
           >
-            <Sides>{SIDES.map((side) => <SideButton key={side} id={side}>{side[0]!.toUpperCase() + side.slice(1)}</SideButton>)}</Sides>
+            <Sides>
+              {SIDES.map((side) => (
+                <SideButton key={side} id={side}>
+                  {side[0]!.toUpperCase() + side.slice(1)}
+                </SideButton>
+              ))}
+            </Sides>
           </ToggleButtonGroup>
-          <p data-testid="scallops"><Lengths text={scallopWords(scallops, unit)} /></p>
-          <p><Link to={`/quilts/${id}/scallops`}><Printer size={14} aria-hidden /> True-size templates to print</Link></p>
+          <p data-testid="scallops">
+            <Lengths text={scallopWords(scallops, unit)} />
+          </p>
+          <p>
+            <Link to={`/quilts/${id}/scallops`}>
+              <Printer size={14} aria-hidden /> True-size templates to print
+            </Link>
+          </p>
         </>
       )}
-      <ul data-testid="around"><FigureLine name={around === null ? 'All round' : 'All round, measured'} figure={edge.around} unit={unit} /></ul>
-      {around === null
-        ? <Button look="quiet" onPress={() => void change({ around: rulerNearest(unit).apply(edge.outline.length) })}>Measured with a tape instead</Button>
-        : (
-          <>
-            <LengthField label="Measured all round" value={around} unit={unit} onCommit={(to) => change({ around: to })} />
-            <AdviceFor path="edge.around" />
-            <Button look="quiet" onPress={() => void change({ around: null })}>Compute it again</Button>
-          </>
-        )}
+      <ul data-testid="around">
+        <FigureLine
+          name={around === null ? 'All round' : 'All round, measured'}
+          figure={edge.around}
+          unit={unit}
+        />
+      </ul>
+      {around === null ? (
+        <Button
+          look="quiet"
+          onPress={() => void change({ around: rulerNearest(unit).apply(edge.outline.length) })}
+        >
+          Measured with a tape instead
+        </Button>
+      ) : (
+        <>
+          <LengthField
+            label="Measured all round"
+            value={around}
+            unit={unit}
+            onCommit={(to) => change({ around: to })}
+          />
+          <AdviceFor path="edge.around" />
+          <Button look="quiet" onPress={() => void change({ around: null })}>
+            Compute it again
+          </Button>
+        </>
+      )}
     </Section>
   );
 }

@@ -2,7 +2,10 @@ import { type Binding, formatLength, formatWithUnit, numberOf, type Plan } from 
 
 /** How a binding is cut, joined and folded, in order, with this plan's own figures (rules BD-4, BI-3). */
 export function bindingSteps(plan: Plan, binding: Binding): string[] {
-  const { unit, binding: { grain } } = plan;
+  const {
+    unit,
+    binding: { grain },
+  } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
   const cut = grain === 'straight' ? straightCut(binding, show, unit) : biasCut(plan, binding, show);
   const tail = show(unit === 'in' ? 8 : 20);
@@ -10,23 +13,41 @@ export function bindingSteps(plan: Plan, binding: Binding): string[] {
     ...cut,
     binding.flange
       ? 'Press the seam along it open and fold it wrong sides together: the flange stands out at one edge.'
-      : plan.binding.fold === 'double' ? 'Fold it in half along its length, wrong sides together.' : `Press one long edge under by ${show(binding.finished.value)}.`,
+      : plan.binding.fold === 'double'
+        ? 'Fold it in half along its length, wrong sides together.'
+        : `Press one long edge under by ${show(binding.finished.value)}.`,
     `Begin ${show(binding.joins.start)} from the left along the bottom and leave ${tail} unsewn; sew ${show(binding.seam)} from the edge. Join the two tails at 45° where they meet.`,
   ];
 }
 
-function straightCut({ strips, cutWidth, flange, leftovers }: Binding, show: (value: number) => string, unit: Plan['unit']): string[] {
-  const widths = flange ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length` : show(cutWidth);
+function straightCut(
+  { strips, cutWidth, flange, leftovers }: Binding,
+  show: (value: number) => string,
+  unit: Plan['unit'],
+): string[] {
+  const widths = flange
+    ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length`
+    : show(cutWidth);
   return [
-    ...(leftovers && leftovers.lengths.length > 0 ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short by turns.`] : []),
+    ...(leftovers && leftovers.lengths.length > 0
+      ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short by turns.`]
+      : []),
     ...(strips.value > 0 ? [`Cut ${numberOf(strips.value, 'strip')} of ${widths}.`] : []),
     `Join the strips at 45°, selvage ends hanging past the seam; trim to ${formatLength(unit === 'in' ? 0.25 : 0.6, unit)}${unit === 'in' ? '″' : ' cm'} and press the joins open.`,
   ];
 }
 
-function biasCut({ unit, binding: { grain } }: Plan, { bias, joined, cutWidth, flange }: Binding, show: (value: number) => string): string[] {
+function biasCut(
+  { unit, binding: { grain } }: Plan,
+  { bias, joined, cutWidth, flange }: Binding,
+  show: (value: number) => string,
+): string[] {
   const cloth = show(bias!.cloth.value);
-  const beside = flange ? [`From ${show(flange.fabric.value)} of the flange’s cloth cut strips of ${show(flange.flange.value)} in the same way, and join the two along their length.`] : [];
+  const beside = flange
+    ? [
+        `From ${show(flange.fabric.value)} of the flange’s cloth cut strips of ${show(flange.flange.value)} in the same way, and join the two along their length.`,
+      ]
+    : [];
   if (grain === 'bias-tube') {
     return [
       `Cut the square of ${cloth} corner to corner and join the two triangles along a straight side.`,

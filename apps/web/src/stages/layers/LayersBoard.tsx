@@ -1,4 +1,14 @@
-import { backingCloth, type Band, fabricById, formatSize, type Layers, type PileBlock, type Plan, type Quilt, type Slab } from '@lattice/core';
+import {
+  backingCloth,
+  type Band,
+  fabricById,
+  formatSize,
+  type Layers,
+  type PileBlock,
+  type Plan,
+  type Quilt,
+  type Slab,
+} from '@lattice/core';
 import { useId, useState } from 'react';
 import { FaceDefinitions, lookOf } from '../../drawing/faces.tsx';
 import { seamPath } from '../../drawing/paths.ts';
@@ -37,47 +47,121 @@ export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt;
   const marked = layers.marked.lines.map(({ from, to }) => `M${from.x} ${from.y}L${to.x} ${to.y}`).join('');
   // Folded back along a slant through the lower right corner; the batting a little further out than the top.
   const fold = Math.min(drawn.width, drawn.height) * 0.42;
-  const cutOff = ({ width, height }: typeof drawn, by: number) => `M0 0H${width}V${height - by}L${width - by} ${height}H0Z`;
+  const cutOff = ({ width, height }: typeof drawn, by: number) =>
+    `M0 0H${width}V${height - by}L${width - by} ${height}H0Z`;
   return (
     <ScaledBoard
-      unit={plan.unit} size={size} ground={cloth}
+      unit={plan.unit}
+      size={size}
+      ground={cloth}
       label={`The layers: backing ${formatSize(layers.backing.width.value, layers.backing.height.value, plan.unit)}, batting, and the top`}
       tapes={{
-        across: bandsOf(overhang, drawn.width), down: bandsOf(overhang, drawn.height), pointed, onPoint: setPointed, onMove, partsOf: () => ['overhang'],
+        across: bandsOf(overhang, drawn.width),
+        down: bandsOf(overhang, drawn.height),
+        pointed,
+        onPoint: setPointed,
+        onMove,
+        partsOf: () => ['overhang'],
         colourOf: (part) => (part === 'overhang' ? cloth : null),
       }}
-      said={<Lengths text={`${layers.chosenBacking.panels === 1 && layers.chosenBacking.seams === 'none' ? 'no seam in the backing' : 'seams of the backing dashed'}`} />}
+      said={
+        <Lengths
+          text={`${layers.chosenBacking.panels === 1 && layers.chosenBacking.seams === 'none' ? 'no seam in the backing' : 'seams of the backing dashed'}`}
+        />
+      }
       marks={
         <>
-          <Mark isSelected={top} onChange={setTop}>Top</Mark>
-          <Mark isSelected={batting} onChange={setBatting}>Batting</Mark>
-          {home && plan.quilting.marking !== 'ditch' && <Mark isSelected={lines} onChange={setLines}>Quilting lines</Mark>}
+          <Mark isSelected={top} onChange={setTop}>
+            Top
+          </Mark>
+          <Mark isSelected={batting} onChange={setBatting}>
+            Batting
+          </Mark>
+          {home && plan.quilting.marking !== 'ditch' && (
+            <Mark isSelected={lines} onChange={setLines}>
+              Quilting lines
+            </Mark>
+          )}
         </>
       }
     >
       <defs>
-        <clipPath id={`${clip}-top`}><path d={cutOff(drawn, fold)} /></clipPath>
-        <clipPath id={`${clip}-batting`}><path d={top ? cutOff(size, fold * 0.75 + 2 * overhang) : `M0 0H${size.width}V${size.height}H0Z`} /></clipPath>
+        <clipPath id={`${clip}-top`}>
+          <path d={cutOff(drawn, fold)} />
+        </clipPath>
+        <clipPath id={`${clip}-batting`}>
+          <path d={top ? cutOff(size, fold * 0.75 + 2 * overhang) : `M0 0H${size.width}V${size.height}H0Z`} />
+        </clipPath>
       </defs>
       <BackingSlabs slabs={layers.chosenBacking.slabs} plan={plan} spare={quilt.pile.spare} />
       {batting && (
         <g clipPath={`url(#${clip}-batting)`}>
-          <rect x={overhang * 0.12} y={overhang * 0.12} width={size.width - overhang * 0.24} height={size.height - overhang * 0.24} rx={overhang * 0.15} fill={BATTING[plan.batting.colour]} stroke="rgb(0 0 0 / 25%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
-          <path d={(layers.chosenBatting?.joins ?? []).map(({ from, to }) => wave(from, to)).join('')} fill="none" stroke="var(--brass)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+          <rect
+            x={overhang * 0.12}
+            y={overhang * 0.12}
+            width={size.width - overhang * 0.24}
+            height={size.height - overhang * 0.24}
+            rx={overhang * 0.15}
+            fill={BATTING[plan.batting.colour]}
+            stroke="rgb(0 0 0 / 25%)"
+            strokeWidth={1}
+            vectorEffect="non-scaling-stroke"
+          />
+          <path
+            d={(layers.chosenBatting?.joins ?? []).map(({ from, to }) => wave(from, to)).join('')}
+            fill="none"
+            stroke="var(--brass)"
+            strokeWidth={1.6}
+            vectorEffect="non-scaling-stroke"
+          />
         </g>
       )}
       {top && (
         <g transform={`translate(${overhang} ${overhang})`}>
           <g clipPath={`url(#${clip}-top)`}>
             <QuiltArt plan={plan} layout={layout} />
-            {marking && <path d={marked} fill="none" stroke="#fbfcfc" strokeWidth={1.8} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />}
-            {marking && <path d={marked} fill="none" stroke="var(--chalk)" strokeWidth={0.9} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />}
+            {marking && (
+              <path
+                d={marked}
+                fill="none"
+                stroke="#fbfcfc"
+                strokeWidth={1.8}
+                strokeDasharray="5 4"
+                vectorEffect="non-scaling-stroke"
+              />
+            )}
+            {marking && (
+              <path
+                d={marked}
+                fill="none"
+                stroke="var(--chalk)"
+                strokeWidth={0.9}
+                strokeDasharray="5 4"
+                vectorEffect="non-scaling-stroke"
+              />
+            )}
           </g>
-          <path d={`M${drawn.width} ${drawn.height - fold}L${drawn.width - fold} ${drawn.height}L${drawn.width - fold * 0.78} ${drawn.height - fold * 0.82}Z`} fill="#e9e4da" stroke="rgb(0 0 0 / 35%)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+          <path
+            d={`M${drawn.width} ${drawn.height - fold}L${drawn.width - fold} ${drawn.height}L${drawn.width - fold * 0.78} ${drawn.height - fold * 0.82}Z`}
+            fill="#e9e4da"
+            stroke="rgb(0 0 0 / 35%)"
+            strokeWidth={1}
+            vectorEffect="non-scaling-stroke"
+          />
         </g>
       )}
       <SeamLines slabs={layers.chosenBacking.slabs} />
-      <rect x={overhang} y={overhang} width={drawn.width} height={drawn.height} fill="none" stroke="var(--ink)" strokeWidth={top ? 0 : 1.4} strokeDasharray="2 4" vectorEffect="non-scaling-stroke" />
+      <rect
+        x={overhang}
+        y={overhang}
+        width={drawn.width}
+        height={drawn.height}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={top ? 0 : 1.4}
+        strokeDasharray="2 4"
+        vectorEffect="non-scaling-stroke"
+      />
     </ScaledBoard>
   );
 }
@@ -87,15 +171,28 @@ function wave(from: { x: number; y: number }, to: { x: number; y: number }): str
   const upright = from.x === to.x;
   const length = upright ? to.y - from.y : to.x - from.x;
   const bends = 12;
-  return `M${from.x} ${from.y}` + Array.from({ length: bends }, (_, i) => {
-    const side = (i % 2 === 0 ? 1 : -1) * 0.9;
-    const [middle, end] = [((i + 0.5) / bends) * length, ((i + 1) / bends) * length];
-    return upright ? `Q${from.x + side} ${from.y + middle} ${from.x} ${from.y + end}` : `Q${from.x + middle} ${from.y + side} ${from.x + end} ${from.y}`;
-  }).join('');
+  return (
+    `M${from.x} ${from.y}` +
+    Array.from({ length: bends }, (_, i) => {
+      const side = (i % 2 === 0 ? 1 : -1) * 0.9;
+      const [middle, end] = [((i + 0.5) / bends) * length, ((i + 1) / bends) * length];
+      return upright
+        ? `Q${from.x + side} ${from.y + middle} ${from.x} ${from.y + end}`
+        : `Q${from.x + middle} ${from.y + side} ${from.x + end} ${from.y}`;
+    }).join('')
+  );
 }
 
 /** The stripe in its cloth, darkened where it is the panels' own, and the spare blocks in it by their faces. */
-export function BackingSlabs({ slabs, plan, spare }: { slabs: readonly Slab[]; plan: Plan; spare: readonly PileBlock[] }) {
+export function BackingSlabs({
+  slabs,
+  plan,
+  spare,
+}: {
+  slabs: readonly Slab[];
+  plan: Plan;
+  spare: readonly PileBlock[];
+}) {
   const stripe = fabricById(plan, plan.backing.stripe.fabric).colour;
   const main = fabricById(plan, plan.backing.fabric).colour;
   const prefix = useId().replace(/[^\w-]/g, '');
@@ -104,13 +201,28 @@ export function BackingSlabs({ slabs, plan, spare }: { slabs: readonly Slab[]; p
   return (
     <>
       <FaceDefinitions looks={looks} prefix={prefix} />
-      {slabs.filter((s) => s.what === 'stripe').map(({ x, y, width, height }, i) => (
-        <rect key={i} {...{ x, y, width, height }} fill={fill} stroke="rgb(0 0 0 / 35%)" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
-      ))}
-      {slabs.filter((s) => s.what === 'block').map(({ x, y, width, height }, i) => (
-        // No more blocks are let in than are spare.
-        <use key={i} href={`#${prefix}-${looks.indexOf(lookOf(spare[i]))}`} transform={`translate(${x} ${y}) scale(${width} ${height})`} />
-      ))}
+      {slabs
+        .filter((s) => s.what === 'stripe')
+        .map(({ x, y, width, height }, i) => (
+          <rect
+            key={i}
+            {...{ x, y, width, height }}
+            fill={fill}
+            stroke="rgb(0 0 0 / 35%)"
+            strokeWidth={0.8}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      {slabs
+        .filter((s) => s.what === 'block')
+        .map(({ x, y, width, height }, i) => (
+          // No more blocks are let in than are spare.
+          <use
+            key={i}
+            href={`#${prefix}-${looks.indexOf(lookOf(spare[i]))}`}
+            transform={`translate(${x} ${y}) scale(${width} ${height})`}
+          />
+        ))}
     </>
   );
 }
@@ -121,7 +233,13 @@ export function SeamLines({ slabs }: { slabs: readonly Slab[] }) {
   return (
     <g fill="none" pointerEvents="none" data-testid="backing-seams">
       <path d={seams} stroke="#fbfcfc" strokeWidth={3} vectorEffect="non-scaling-stroke" />
-      <path d={seams} stroke="var(--thread)" strokeWidth={1.8} strokeDasharray="8 5" vectorEffect="non-scaling-stroke" />
+      <path
+        d={seams}
+        stroke="var(--thread)"
+        strokeWidth={1.8}
+        strokeDasharray="8 5"
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 }

@@ -18,14 +18,32 @@ export function LayersStage() {
   if (!layers) {
     return (
       <StageWithBoard>
-        <Panel choices={<Section title="Layers"><p>These blocks are quilted already: each has its own batting and back, and the strips between them have theirs. Nothing goes under the whole quilt.</p></Section>} />
+        <Panel
+          choices={
+            <Section title="Layers">
+              <p>
+                These blocks are quilted already: each has its own batting and back, and the strips between
+                them have theirs. Nothing goes under the whole quilt.
+              </p>
+            </Section>
+          }
+        />
       </StageWithBoard>
     );
   }
   return (
     <BoardGrid>
       <LayersBoard {...{ plan, quilt, layers }} />
-      <Panel choices={<><BackingSection layers={layers} /><MadeSection layers={layers} /><BattingSection layers={layers} /><QuiltingSection layers={layers} /></>} />
+      <Panel
+        choices={
+          <>
+            <BackingSection layers={layers} />
+            <MadeSection layers={layers} />
+            <BattingSection layers={layers} />
+            <QuiltingSection layers={layers} />
+          </>
+        }
+      />
     </BoardGrid>
   );
 }

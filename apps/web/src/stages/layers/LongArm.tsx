@@ -1,7 +1,18 @@
-import { formatSize, type Layers, LONG_ARM_PATTERNS, type LongArmAnswer, type LongArmJob } from '@lattice/core';
+import {
+  formatSize,
+  type Layers,
+  LONG_ARM_PATTERNS,
+  type LongArmAnswer,
+  type LongArmJob,
+} from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { serverError, useAskLongArmMutation, useBookLongArmMutation, useCancelLongArmMutation } from '../../app/api.ts';
+import {
+  serverError,
+  useAskLongArmMutation,
+  useBookLongArmMutation,
+  useCancelLongArmMutation,
+} from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -16,18 +27,46 @@ const Sent = styled.dl`
   gap: 2px 12px;
   margin: 6px 0;
   font-size: 14px;
-  dt { color: var(--soft); }
-  dd { text-align: right; font-weight: 650; font-stretch: 88%; }
+  dt {
+    color: var(--soft);
+  }
+  dd {
+    text-align: right;
+    font-weight: 650;
+    font-stretch: 88%;
+  }
 `;
 const Answer = styled.div`
   margin: 8px 0;
-  h4 { font-size: 15px; font-weight: 650; }
-  ul { margin: 4px 0; padding-left: 18px; list-style: disc; font-size: 14px; }
-  .ways { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 8px; }
+  h4 {
+    font-size: 15px;
+    font-weight: 650;
+  }
+  ul {
+    margin: 4px 0;
+    padding-left: 18px;
+    list-style: disc;
+    font-size: 14px;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-top: 8px;
+  }
 `;
-const NAMES: Readonly<Record<(typeof LONG_ARM_PATTERNS)[number], string>> = { 'all-over': 'One pattern all over', custom: 'To each block its own' };
+const NAMES: Readonly<Record<(typeof LONG_ARM_PATTERNS)[number], string>> = {
+  'all-over': 'One pattern all over',
+  custom: 'To each block its own',
+};
 const patterns = LONG_ARM_PATTERNS.map((id) => ({ id, name: NAMES[id] }));
-const day = (iso: string) => new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
+const day = (iso: string) =>
+  new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  });
 
 /** The finishing service: what is sent, what it answers and why, and booking it. */
 export function LongArm({ layers }: { layers: Layers }) {
@@ -44,12 +83,17 @@ export function LongArm({ layers }: { layers: Layers }) {
   const top = { width: finished.width.value, height: finished.height.value };
   const planned = { width: layers.backing.width.value, height: layers.backing.height.value };
   const job: LongArmJob = {
-    unit, top, pattern,
-    backing: backing.made ? { width: backing.made.width, height: backing.made.height, diagonals: backing.made.diagonals } : { ...planned, diagonals: null },
+    unit,
+    top,
+    pattern,
+    backing: backing.made
+      ? { width: backing.made.width, height: backing.made.height, diagonals: backing.made.diagonals }
+      : { ...planned, diagonals: null },
     batting: { width: layers.batting.width.value, height: layers.batting.height.value },
   };
   const booked = plan.quilting.booking;
-  const same = booked && Math.abs(booked.width - top.width) < 0.06 && Math.abs(booked.height - top.height) < 0.06;
+  const same =
+    booked && Math.abs(booked.width - top.width) < 0.06 && Math.abs(booked.height - top.height) < 0.06;
   /** Takes the booking back at the service first: the plan says no other than what it knows. */
   const goOn = async (by: 'home' | 'long-arm') => {
     setProblem(null);
@@ -70,53 +114,128 @@ export function LongArm({ layers }: { layers: Layers }) {
       setProblem(serverError(failure).message);
     }
   };
-  const onBook = () => tell(async () => {
-    const { number, answer: said } = await book(job).unwrap();
-    if (number !== null && said.accepted) edit((p) => ({ ...p, quilting: { ...p.quilting, booking: { number, ...top, price: said.price, starts: said.starts, ready: said.ready } } }));
-    return said;
-  });
+  const onBook = () =>
+    tell(async () => {
+      const { number, answer: said } = await book(job).unwrap();
+      if (number !== null && said.accepted)
+        edit((p) => ({
+          ...p,
+          quilting: {
+            ...p.quilting,
+            booking: { number, ...top, price: said.price, starts: said.starts, ready: said.ready },
+          },
+        }));
+      return said;
+    });
 
   if (booked) {
     return (
       <Answer data-testid="booking">
         <h4>Booked as {booked.number}</h4>
-        <Sent><dt>Begins</dt><dd>{day(booked.starts)}</dd><dt>Ready</dt><dd>{day(booked.ready)}</dd><dt>Price</dt><dd>{booked.price.toFixed(2)}</dd></Sent>
-        {same
-          ? <Verdict role="status" data-kind="true">Send top, backing and batting apart, pressed, not pinned together; mark the top edge of each.</Verdict>
-          : <Verdict role="status" data-kind="square-up"><Lengths text={`It was booked as ${formatSize(booked.width, booked.height, unit)} and comes to ${formatSize(top.width, top.height, unit)} now. Ask again.`} /></Verdict>}
+        <Sent>
+          <dt>Begins</dt>
+          <dd>{day(booked.starts)}</dd>
+          <dt>Ready</dt>
+          <dd>{day(booked.ready)}</dd>
+          <dt>Price</dt>
+          <dd>{booked.price.toFixed(2)}</dd>
+        </Sent>
+        {same ? (
+          <Verdict role="status" data-kind="true">
+            Send top, backing and batting apart, pressed, not pinned together; mark the top edge of each.
+          </Verdict>
+        ) : (
+          <Verdict role="status" data-kind="square-up">
+            <Lengths
+              text={`It was booked as ${formatSize(booked.width, booked.height, unit)} and comes to ${formatSize(top.width, top.height, unit)} now. Ask again.`}
+            />
+          </Verdict>
+        )}
         <div className="ways">
-          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('long-arm')}>{same ? 'Cancel the booking' : 'Ask again'}</Button>
-          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('home')}>Quilt it myself instead</Button>
+          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('long-arm')}>
+            {same ? 'Cancel the booking' : 'Ask again'}
+          </Button>
+          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('home')}>
+            Quilt it myself instead
+          </Button>
         </div>
-        {problem && <Verdict role="alert" data-kind="square-up">{problem}</Verdict>}
+        {problem && (
+          <Verdict role="alert" data-kind="square-up">
+            {problem}
+          </Verdict>
+        )}
       </Answer>
     );
   }
   return (
     <>
-      <ChoiceField labelled label="Pattern" value={pattern} choices={patterns} onChange={(id) => setPattern(id as LongArmJob['pattern'])} />
+      <ChoiceField
+        labelled
+        label="Pattern"
+        value={pattern}
+        choices={patterns}
+        onChange={(id) => setPattern(id as LongArmJob['pattern'])}
+      />
       <Sent aria-label="Sizes that are sent">
-        <dt>Top</dt><dd><Lengths text={formatSize(top.width, top.height, unit)} /></dd>
-        <dt>Backing{backing.made ? ', as made' : ''}</dt><dd><Lengths text={formatSize(job.backing.width, job.backing.height, unit)} /></dd>
-        <dt>Batting</dt><dd><Lengths text={formatSize(job.batting.width, job.batting.height, unit)} /></dd>
+        <dt>Top</dt>
+        <dd>
+          <Lengths text={formatSize(top.width, top.height, unit)} />
+        </dd>
+        <dt>Backing{backing.made ? ', as made' : ''}</dt>
+        <dd>
+          <Lengths text={formatSize(job.backing.width, job.backing.height, unit)} />
+        </dd>
+        <dt>Batting</dt>
+        <dd>
+          <Lengths text={formatSize(job.batting.width, job.batting.height, unit)} />
+        </dd>
       </Sent>
-      {!answer && <Button look="main" isDisabled={asking.isLoading} onPress={() => void tell(() => ask(job).unwrap())}>Ask the finishing service</Button>}
+      {!answer && (
+        <Button look="main" isDisabled={asking.isLoading} onPress={() => void tell(() => ask(job).unwrap())}>
+          Ask the finishing service
+        </Button>
+      )}
       <Answer aria-live="polite" data-testid="long-arm">
-        {problem && <Verdict role="alert" data-kind="square-up">{problem}</Verdict>}
+        {problem && (
+          <Verdict role="alert" data-kind="square-up">
+            {problem}
+          </Verdict>
+        )}
         {answer?.accepted === false && (
           <>
             <h4>It cannot take this job</h4>
-            <ul>{answer.reasons.map((reason) => <li key={reason}><Lengths text={reason} /></li>)}</ul>
-            <div className="ways"><Button onPress={() => void goOn('home')}>Quilt it myself instead</Button></div>
+            <ul>
+              {answer.reasons.map((reason) => (
+                <li key={reason}>
+                  <Lengths text={reason} />
+                </li>
+              ))}
+            </ul>
+            <div className="ways">
+              <Button onPress={() => void goOn('home')}>Quilt it myself instead</Button>
+            </div>
           </>
         )}
         {answer?.accepted && (
           <>
             <h4>It takes this job</h4>
-            <Sent><dt>Begins</dt><dd>{day(answer.starts)}</dd><dt>Ready</dt><dd>{day(answer.ready)}</dd><dt>Price</dt><dd>{answer.price.toFixed(2)}</dd></Sent>
-            <ul>{answer.working.map((line) => <li key={line}>{line}</li>)}</ul>
+            <Sent>
+              <dt>Begins</dt>
+              <dd>{day(answer.starts)}</dd>
+              <dt>Ready</dt>
+              <dd>{day(answer.ready)}</dd>
+              <dt>Price</dt>
+              <dd>{answer.price.toFixed(2)}</dd>
+            </Sent>
+            <ul>
+              {answer.working.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
             <div className="ways">
-              <Button look="main" isDisabled={booking.isLoading} onPress={() => void onBook()}>Book it</Button>
+              <Button look="main" isDisabled={booking.isLoading} onPress={() => void onBook()}>
+                Book it
+              </Button>
               <Button onPress={() => void goOn('home')}>Quilt it myself instead</Button>
             </div>
           </>

@@ -16,9 +16,14 @@ const Steps = styled.ol`
   margin: 6px 0;
   padding-left: 20px;
   font-size: 14px;
-  li { padding: 3px 0; }
+  li {
+    padding: 3px 0;
+  }
 `;
-const BY = [{ id: 'home', name: 'Quilt it myself' }, { id: 'long-arm', name: 'Send it to a long-arm service' }];
+const BY = [
+  { id: 'home', name: 'Quilt it myself' },
+  { id: 'long-arm', name: 'Send it to a long-arm service' },
+];
 const markings = MARKINGS.map((id) => ({ id, name: MARKING_NAMES[id] }));
 
 /** Who quilts it: the service that is asked, or the marking and basting list for quilting at home. */
@@ -27,9 +32,21 @@ export function QuiltingSection({ layers }: { layers: Layers }) {
   const edit = useEdit();
   return (
     <Section title="Quilting">
-      <ChoiceField labelled label="Quilted" value={plan.quilting.by} choices={BY} onChange={(by) => edit((p) => ({ ...p, quilting: { ...p.quilting, by: by as Plan['quilting']['by'] } }))} />
+      <ChoiceField
+        labelled
+        label="Quilted"
+        value={plan.quilting.by}
+        choices={BY}
+        onChange={(by) =>
+          edit((p) => ({ ...p, quilting: { ...p.quilting, by: by as Plan['quilting']['by'] } }))
+        }
+      />
       {/* A booking stays in sight until it is taken back. */}
-      {plan.quilting.by === 'home' && plan.quilting.booking === null ? <AtHome layers={layers} /> : <LongArm layers={layers} />}
+      {plan.quilting.by === 'home' && plan.quilting.booking === null ? (
+        <AtHome layers={layers} />
+      ) : (
+        <LongArm layers={layers} />
+      )}
     </Section>
   );
 }
@@ -38,31 +55,80 @@ function AtHome({ layers: { marked, batting, backing } }: { layers: Layers }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { unit, quilting } = plan;
-  const change = (part: Partial<Plan['quilting']>) => edit((p) => ({ ...p, quilting: { ...p.quilting, ...part } }));
+  const change = (part: Partial<Plan['quilting']>) =>
+    edit((p) => ({ ...p, quilting: { ...p.quilting, ...part } }));
   const inDitch = quilting.marking === 'ditch';
   const size = `${formatWithUnit(backing.width.value, unit)} by ${formatWithUnit(backing.height.value, unit)}`;
   return (
     <>
-      <ChoiceField labelled label="Lines" value={quilting.marking} choices={markings} onChange={(marking) => change({ marking: marking as Plan['quilting']['marking'] })} />
-      {!inDitch && <LengthField label="Apart" value={quilting.spacing} unit={unit} step={unit === 'in' ? 0.25 : 0.5} onCommit={(spacing) => change({ spacing })} />}
+      <ChoiceField
+        labelled
+        label="Lines"
+        value={quilting.marking}
+        choices={markings}
+        onChange={(marking) => change({ marking: marking as Plan['quilting']['marking'] })}
+      />
+      {!inDitch && (
+        <LengthField
+          label="Apart"
+          value={quilting.spacing}
+          unit={unit}
+          step={unit === 'in' ? 0.25 : 0.5}
+          onCommit={(spacing) => change({ spacing })}
+        />
+      )}
       <AdviceFor path="quilting.spacing" />
       <ul data-testid="marking">
         {!inDitch && <FigureLine name="Lines to mark" figure={marked.count} unit={unit} />}
-        <FigureLine name="Quilting, end to end" figure={marked.length} unit={unit} text={formatRun(marked.length.value, unit)} />
-        <FigureLine name="Thread, about" figure={marked.thread} unit={unit} text={formatRun(marked.thread.value, unit)} />
+        <FigureLine
+          name="Quilting, end to end"
+          figure={marked.length}
+          unit={unit}
+          text={formatRun(marked.length.value, unit)}
+        />
+        <FigureLine
+          name="Thread, about"
+          figure={marked.thread}
+          unit={unit}
+          text={formatRun(marked.thread.value, unit)}
+        />
         <FigureLine name="Pins to baste with" figure={marked.pins} unit={unit} />
       </ul>
       <Steps aria-label="Basting and marking">
         <li>Press the top and trim its threads: dark ones show through.</li>
-        {!inDitch && <li>Mark the {marked.count.value} lines on the top from the middle outward; try the marker on a scrap first.</li>}
-        <li>Press the backing and lay it wrong side up, <Lengths text={size} />; tape its edges, taut and not stretched.</li>
-        <li>Lay the batting on it, <Lengths text={`${formatWithUnit(batting.width.value, unit)} by ${formatWithUnit(batting.height.value, unit)}`} />, and smooth it from the middle.</li>
-        <li>Lay the top on, right side up, the same overhang on every side, its edges even with the backing’s.</li>
-        <li>Pin from the middle outward, {marked.pins.value} pins a hand’s breadth apart, clear of the lines.</li>
-        <li>Quilt from the middle outward; turn the quilt between lines, so that it is not pushed one way.</li>
+        {!inDitch && (
+          <li>
+            Mark the {marked.count.value} lines on the top from the middle outward; try the marker on a scrap
+            first.
+          </li>
+        )}
+        <li>
+          Press the backing and lay it wrong side up, <Lengths text={size} />; tape its edges, taut and not
+          stretched.
+        </li>
+        <li>
+          Lay the batting on it,{' '}
+          <Lengths
+            text={`${formatWithUnit(batting.width.value, unit)} by ${formatWithUnit(batting.height.value, unit)}`}
+          />
+          , and smooth it from the middle.
+        </li>
+        <li>
+          Lay the top on, right side up, the same overhang on every side, its edges even with the backing’s.
+        </li>
+        <li>
+          Pin from the middle outward, {marked.pins.value} pins a hand’s breadth apart, clear of the lines.
+        </li>
+        <li>
+          Quilt from the middle outward; turn the quilt between lines, so that it is not pushed one way.
+        </li>
         <li>Trim square once it is quilted, and measure it: the edge follows what it measures.</li>
       </Steps>
-      <Caution>Basting spray and glue: open a window, keep them from heat and flame, and follow the maker’s instructions. On the floor or a ladder: mind knees and balance. Take pins out before the needle meets them, switch the machine off to change a needle, and rest eyes, neck and hands.</Caution>
+      <Caution>
+        Basting spray and glue: open a window, keep them from heat and flame, and follow the maker’s
+        instructions. On the floor or a ladder: mind knees and balance. Take pins out before the needle meets
+        them, switch the machine off to change a needle, and rest eyes, neck and hands.
+      </Caution>
     </>
   );
 }

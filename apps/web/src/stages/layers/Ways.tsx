@@ -16,9 +16,22 @@ const Card = styled(Radio)`
   padding: 7px 10px;
   font-size: 13.5px;
   line-height: 1.25;
-  svg { display: block; width: 40px; height: 46px; }
-  .figures { font-weight: 650; font-stretch: 88%; text-align: right; white-space: nowrap; }
-  .rest { display: block; font-size: 12.5px; color: var(--soft); }
+  svg {
+    display: block;
+    width: 40px;
+    height: 46px;
+  }
+  .figures {
+    font-weight: 650;
+    font-stretch: 88%;
+    text-align: right;
+    white-space: nowrap;
+  }
+  .rest {
+    display: block;
+    font-size: 12.5px;
+    color: var(--soft);
+  }
 `;
 
 /** One of the ways of doing something: drawn small, named, with its figures. */
@@ -31,14 +44,27 @@ export interface Way {
 }
 
 /** Ways to choose from, the best first. */
-export function Ways({ label, value, ways, onChange }: { label: string; value: string; ways: readonly Way[]; onChange: (id: string) => void }) {
+export function Ways({
+  label,
+  value,
+  ways,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  ways: readonly Way[];
+  onChange: (id: string) => void;
+}) {
   return (
     <Group value={value} onChange={onChange}>
       <Label style={{ display: 'none' }}>{label}</Label>
       {ways.map(({ id, art, name, rest, figures }) => (
         <Card key={id} value={id}>
           <span aria-hidden>{art}</span>
-          <span>{name}{rest && <span className="rest">{rest}</span>}</span>
+          <span>
+            {name}
+            {rest && <span className="rest">{rest}</span>}
+          </span>
           <span className="figures">{figures}</span>
         </Card>
       ))}

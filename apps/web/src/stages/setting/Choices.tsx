@@ -34,33 +34,54 @@ function SettingSection() {
   const edit = useEdit();
   const setting = settingOf(plan.setting.kind);
   const options = plan.setting as unknown as Record<string, unknown>;
-  const setOption = (key: string, value: unknown) => edit((p) => ({ ...p, setting: { ...p.setting, [key]: value } as Plan['setting'] }));
+  const setOption = (key: string, value: unknown) =>
+    edit((p) => ({ ...p, setting: { ...p.setting, [key]: value } as Plan['setting'] }));
   const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
   return (
     <Section title="Setting">
       <SettingCards />
-      <CountField label={capital(setting.gridMeans.across)} value={plan.grid.across} onCommit={(across) => edit((p) => ({ ...p, grid: { ...p.grid, across } }))} />
-      <CountField label={capital(setting.gridMeans.down)} value={plan.grid.down} onCommit={(down) => edit((p) => ({ ...p, grid: { ...p.grid, down } }))} />
+      <CountField
+        label={capital(setting.gridMeans.across)}
+        value={plan.grid.across}
+        onCommit={(across) => edit((p) => ({ ...p, grid: { ...p.grid, across } }))}
+      />
+      <CountField
+        label={capital(setting.gridMeans.down)}
+        value={plan.grid.down}
+        onCommit={(down) => edit((p) => ({ ...p, grid: { ...p.grid, down } }))}
+      />
       <AdviceFor path="grid" />
-      {setting.fields.filter((field) => !field.when || options[field.when.key] === field.when.is).map((field) =>
-        field.type === 'length' ? (
-          <div key={field.key}>
-            <LengthField label={field.label} value={options[field.key] as number} unit={plan.unit} onCommit={(value) => setOption(field.key, value)} />
-            <AdviceFor path={`setting.${field.key}`} />
-          </div>
-        ) : field.type === 'choice' ? (
-          <ChoiceField
-            key={field.key}
-            label={field.label}
-            labelled
-            value={String(options[field.key])}
-            choices={field.choices.map((c) => ({ id: c.value, name: c.label }))}
-            onChange={(value) => setOption(field.key, value)}
-          />
-        ) : (
-          <SwitchField key={field.key} label={field.label} value={options[field.key] as boolean} onChange={(value) => setOption(field.key, value)} />
-        ),
-      )}
+      {setting.fields
+        .filter((field) => !field.when || options[field.when.key] === field.when.is)
+        .map((field) =>
+          field.type === 'length' ? (
+            <div key={field.key}>
+              <LengthField
+                label={field.label}
+                value={options[field.key] as number}
+                unit={plan.unit}
+                onCommit={(value) => setOption(field.key, value)}
+              />
+              <AdviceFor path={`setting.${field.key}`} />
+            </div>
+          ) : field.type === 'choice' ? (
+            <ChoiceField
+              key={field.key}
+              label={field.label}
+              labelled
+              value={String(options[field.key])}
+              choices={field.choices.map((c) => ({ id: c.value, name: c.label }))}
+              onChange={(value) => setOption(field.key, value)}
+            />
+          ) : (
+            <SwitchField
+              key={field.key}
+              label={field.label}
+              value={options[field.key] as boolean}
+              onChange={(value) => setOption(field.key, value)}
+            />
+          ),
+        )}
     </Section>
   );
 }
@@ -70,7 +91,11 @@ function BlockSection() {
   const edit = useEdit();
   const { block, unit } = plan;
   // A square block stays square until its height is given apart.
-  const setWidth = (width: number) => edit((p) => ({ ...p, block: { width, height: p.block.width === p.block.height ? width : p.block.height } }));
+  const setWidth = (width: number) =>
+    edit((p) => ({
+      ...p,
+      block: { width, height: p.block.width === p.block.height ? width : p.block.height },
+    }));
   return (
     <Section
       title="Blocks and seams"
@@ -81,8 +106,19 @@ function BlockSection() {
       }
     >
       <LengthField label="Block width, finished" value={block.width} unit={unit} onCommit={setWidth} />
-      <LengthField label="Block height, finished" value={block.height} unit={unit} onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))} />
-      <LengthField label="Seam allowance" value={plan.seam} unit={unit} step={unit === 'in' ? 1 / 16 : 0.05} onCommit={(seam) => edit((p) => ({ ...p, seam }))} />
+      <LengthField
+        label="Block height, finished"
+        value={block.height}
+        unit={unit}
+        onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))}
+      />
+      <LengthField
+        label="Seam allowance"
+        value={plan.seam}
+        unit={unit}
+        step={unit === 'in' ? 1 / 16 : 0.05}
+        onCommit={(seam) => edit((p) => ({ ...p, seam }))}
+      />
     </Section>
   );
 }

@@ -30,22 +30,45 @@ export function PileSection() {
   return (
     <Section title="Pile of blocks">
       <Summary data-testid="pile-summary">
-        {pile.blocks === 0
-          ? <>No blocks entered; {pile.needed} fit this setting. </>
-          : <>{numberOf(pile.blocks, 'block')}, {numberOf(pile.needed, 'place')}. </>}
+        {pile.blocks === 0 ? (
+          <>No blocks entered; {pile.needed} fit this setting. </>
+        ) : (
+          <>
+            {numberOf(pile.blocks, 'block')}, {numberOf(pile.needed, 'place')}.{' '}
+          </>
+        )}
         Cut size meant: <Lengths text={formatSize(pile.meant.width, pile.meant.height, plan.unit)} />.
       </Summary>
       <AdviceFor path="pile" />
       <div style={{ marginTop: 8 }}>
-        <FileTrigger acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']} onSelect={(files) => void readTable(files, plan.unit).then(setRead)}>
-          <Button><FileUp size={15} aria-hidden />Take measurements from a CSV</Button>
+        <FileTrigger
+          acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']}
+          onSelect={(files) => void readTable(files, plan.unit).then(setRead)}
+        >
+          <Button>
+            <FileUp size={15} aria-hidden />
+            Take measurements from a CSV
+          </Button>
         </FileTrigger>
       </div>
-      <div style={{ marginTop: 8 }}><Button onPress={() => setSplitting(true)}><Scissors size={15} aria-hidden />Split into smaller quilts…</Button></div>
+      <div style={{ marginTop: 8 }}>
+        <Button onPress={() => setSplitting(true)}>
+          <Scissors size={15} aria-hidden />
+          Split into smaller quilts…
+        </Button>
+      </div>
       {splitting && <SplitSheet onClose={() => setSplitting(false)} />}
       <UnderstoodSheet
         read={read}
-        ways={[{ name: plan.pile.length > 0 ? `Put ${theseOf(read?.blocks.length ?? 0)} in place of the pile` : `Use ${theseOf(read?.blocks.length ?? 0)}`, take: ({ blocks }) => edit((p) => withPile(p, blocks)) }]}
+        ways={[
+          {
+            name:
+              plan.pile.length > 0
+                ? `Put ${theseOf(read?.blocks.length ?? 0)} in place of the pile`
+                : `Use ${theseOf(read?.blocks.length ?? 0)}`,
+            take: ({ blocks }) => edit((p) => withPile(p, blocks)),
+          },
+        ]}
         leave="Leave the pile as it is"
         onClose={() => setRead(null)}
       />

@@ -17,16 +17,36 @@ const Cards = styled(RadioGroup)`
 `;
 const Card = styled(Radio)`
   ${pictureCard}
-  svg { width: 46px; height: 46px; }
-  path { fill: none; stroke: var(--soft); stroke-width: 0.6; vector-effect: non-scaling-stroke; }
-  .block { fill: color-mix(in srgb, var(--soft) 22%, transparent); }
-  &[data-selected] path { stroke: var(--ink); }
+  svg {
+    width: 46px;
+    height: 46px;
+  }
+  path {
+    fill: none;
+    stroke: var(--soft);
+    stroke-width: 0.6;
+    vector-effect: non-scaling-stroke;
+  }
+  .block {
+    fill: color-mix(in srgb, var(--soft) 22%, transparent);
+  }
+  &[data-selected] path {
+    stroke: var(--ink);
+  }
 `;
 
 /** A kind whose blocks stand on point: it refuses oblong ones. */
 const standsOnPoint = (kind: SettingKind): boolean => {
   const setting = settingOf(kind);
-  return setting.refusals({ unit: 'in', block: { width: 10, height: 11 }, grid: { across: 1, down: 1 }, options: setting.start('in'), seam: 0.25 }).length > 0;
+  return (
+    setting.refusals({
+      unit: 'in',
+      block: { width: 10, height: 11 },
+      grid: { across: 1, down: 1 },
+      options: setting.start('in'),
+      seam: 0.25,
+    }).length > 0
+  );
 };
 
 /** A setting drawn small by laying it out: so that its nature shows. */
@@ -35,7 +55,14 @@ function Sample({ kind }: { kind: SettingKind }) {
     const setting = settingOf(kind);
     // Turned blocks show what they are with two; straight ones need three.
     const across = standsOnPoint(kind) ? 2 : 3;
-    return setting.layOut({ unit: 'in', block: { width: 10, height: 10 }, grid: { across, down: across }, options: setting.start('in'), seam: 0.25, origin: { x: 0, y: 0 } });
+    return setting.layOut({
+      unit: 'in',
+      block: { width: 10, height: 10 },
+      grid: { across, down: across },
+      options: setting.start('in'),
+      seam: 0.25,
+      origin: { x: 0, y: 0 },
+    });
   }, [kind]);
   return (
     <svg viewBox={`-0.5 -0.5 ${centre.width.value + 1} ${centre.height.value + 1}`} aria-hidden>
@@ -56,7 +83,9 @@ export function SettingCards() {
       value={plan.setting.kind}
       isInvalid={problem !== null}
       validationBehavior="aria"
-      onChange={(kind) => setProblem(edit((p) => ({ ...p, setting: turnInto(kind as SettingKind, p.setting, p.unit) })))}
+      onChange={(kind) =>
+        setProblem(edit((p) => ({ ...p, setting: turnInto(kind as SettingKind, p.setting, p.unit) })))
+      }
     >
       <Label style={{ display: 'none' }}>Kind of setting</Label>
       {SETTINGS.map(({ kind, name, describes }) => (

@@ -1,4 +1,13 @@
-import { BEDS, type BedId, formatLength, formatSize, mattress, startBed, type Target, type Unit } from '@lattice/core';
+import {
+  BEDS,
+  type BedId,
+  formatLength,
+  formatSize,
+  mattress,
+  startBed,
+  type Target,
+  type Unit,
+} from '@lattice/core';
 import { lazy, Suspense, useState } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -18,11 +27,23 @@ const Finder = lazy(async () => ({ default: (await import('../../finder/Finder.t
 const Asked = styled.p`
   padding: 6px 0;
   font-size: 14px;
-  strong { font-weight: 650; font-stretch: 88%; }
-  .says { display: block; font-size: 13px; color: var(--soft); }
+  strong {
+    font-weight: 650;
+    font-stretch: 88%;
+  }
+  .says {
+    display: block;
+    font-size: 13px;
+    color: var(--soft);
+  }
 `;
 
-const KINDS = [{ id: 'none', name: 'None' }, { id: 'size', name: 'A size' }, { id: 'bed', name: 'A bed' }, { id: 'wall', name: 'A wall' }];
+const KINDS = [
+  { id: 'none', name: 'None' },
+  { id: 'size', name: 'A size' },
+  { id: 'bed', name: 'A bed' },
+  { id: 'wall', name: 'A wall' },
+];
 
 /** A target as each kind begins. */
 function startTarget(kind: string, unit: Unit): Target | null {
@@ -48,33 +69,86 @@ export function TargetSection() {
   const set = (next: Target | null) => edit((p) => ({ ...p, target: next }));
   return (
     <Section title="Target size">
-      <ChoiceField label="Made for" labelled value={target?.of ?? 'none'} choices={KINDS} onChange={(kind) => set(startTarget(kind, unit))} />
+      <ChoiceField
+        label="Made for"
+        labelled
+        value={target?.of ?? 'none'}
+        choices={KINDS}
+        onChange={(kind) => set(startTarget(kind, unit))}
+      />
       {target?.of === 'size' && (
         <>
-          <LengthField label="Target width" value={target.width} unit={unit} step={1} onCommit={(width) => set({ ...target, width })} />
-          <LengthField label="Target height" value={target.height} unit={unit} step={1} onCommit={(height) => set({ ...target, height })} />
+          <LengthField
+            label="Target width"
+            value={target.width}
+            unit={unit}
+            step={1}
+            onCommit={(width) => set({ ...target, width })}
+          />
+          <LengthField
+            label="Target height"
+            value={target.height}
+            unit={unit}
+            step={1}
+            onCommit={(height) => set({ ...target, height })}
+          />
         </>
       )}
       {target?.of === 'bed' && <BedFields target={target} unit={unit} set={set} />}
       {target?.of === 'wall' && (
         <>
-          <LengthField label="Wall width" value={target.width} unit={unit} step={1} onCommit={(width) => set({ ...target, width })} />
-          <LengthField label="Wall height" value={target.height} unit={unit} step={1} onCommit={(height) => set({ ...target, height })} />
-          <LengthField label="Left free all round" value={target.free} unit={unit} step={1} onCommit={(free) => set({ ...target, free })} />
+          <LengthField
+            label="Wall width"
+            value={target.width}
+            unit={unit}
+            step={1}
+            onCommit={(width) => set({ ...target, width })}
+          />
+          <LengthField
+            label="Wall height"
+            value={target.height}
+            unit={unit}
+            step={1}
+            onCommit={(height) => set({ ...target, height })}
+          />
+          <LengthField
+            label="Left free all round"
+            value={target.free}
+            unit={unit}
+            step={1}
+            onCommit={(free) => set({ ...target, free })}
+          />
         </>
       )}
       {asked && target?.of !== 'size' && (
         <Asked data-testid="target-size">
-          Asks for <strong>
+          Asks for{' '}
+          <strong>
             <Why figure={asked.width} text={formatLength(asked.width.value, unit)} what="this width" />
             {' × '}
-            <Why figure={asked.height} text={formatSize(0, asked.height.value, unit).split(' × ')[1]!} what="this height" />
+            <Why
+              figure={asked.height}
+              text={formatSize(0, asked.height.value, unit).split(' × ')[1]!}
+              what="this height"
+            />
           </strong>
-          {asked.says && <span className="says"><Lengths text={asked.says} /></span>}
+          {asked.says && (
+            <span className="says">
+              <Lengths text={asked.says} />
+            </span>
+          )}
         </Asked>
       )}
-      <div style={{ marginTop: 8 }}><Button look="main" onPress={() => setFinding(true)}>Fit to a target…</Button></div>
-      {finding && <Suspense fallback={null}><Finder onClose={() => setFinding(false)} /></Suspense>}
+      <div style={{ marginTop: 8 }}>
+        <Button look="main" onPress={() => setFinding(true)}>
+          Fit to a target…
+        </Button>
+      </div>
+      {finding && (
+        <Suspense fallback={null}>
+          <Finder onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
     </Section>
   );
 }
@@ -82,23 +156,76 @@ export function TargetSection() {
 type Bed = Extract<Target, { of: 'bed' }>;
 
 /** A bed, and what hangs over its sides, its foot and its head. */
-function BedFields({ target, unit, set }: { target: Bed; unit: Unit; set: (target: Target) => string | null }) {
+function BedFields({
+  target,
+  unit,
+  set,
+}: {
+  target: Bed;
+  unit: Unit;
+  set: (target: Target) => string | null;
+}) {
   const { drop, tuck, depth } = target;
   const beds = BEDS.map(({ id, country, name }) => {
     const { width, length } = mattress(id, unit);
-    return { id, name: `${country} ${name.includes('×') ? name : `${name}, ${formatLength(width, unit)} × ${formatLength(length, unit)}`}` };
+    return {
+      id,
+      name: `${country} ${name.includes('×') ? name : `${name}, ${formatLength(width, unit)} × ${formatLength(length, unit)}`}`,
+    };
   });
   // Sides that hang alike stay so until the right one is given apart.
   const even = drop.left === drop.right;
   return (
     <>
-      <ChoiceField label="Bed" labelled value={target.bed} choices={beds} onChange={(bed) => set({ ...target, bed: bed as BedId })} />
-      <LengthField label="Drop at the left" value={drop.left} unit={unit} step={1} onCommit={(left) => set({ ...target, drop: { ...drop, left, right: even ? left : drop.right } })} />
-      <LengthField label="Drop at the right" value={drop.right} unit={unit} step={1} onCommit={(right) => set({ ...target, drop: { ...drop, right } })} />
-      <LengthField label="Drop at the foot" value={drop.foot} unit={unit} step={1} onCommit={(foot) => set({ ...target, drop: { ...drop, foot } })} />
-      <LengthField label="Pillow tuck at the head" value={tuck} unit={unit} step={1} onCommit={(value) => set({ ...target, tuck: value })} />
-      <SwitchField label="Mattress depth known" value={depth !== null} onChange={(known) => set({ ...target, depth: known ? (unit === 'in' ? 10 : 25) : null })} />
-      {depth !== null && <LengthField label="Mattress depth" value={depth} unit={unit} step={1} onCommit={(value) => set({ ...target, depth: value })} />}
+      <ChoiceField
+        label="Bed"
+        labelled
+        value={target.bed}
+        choices={beds}
+        onChange={(bed) => set({ ...target, bed: bed as BedId })}
+      />
+      <LengthField
+        label="Drop at the left"
+        value={drop.left}
+        unit={unit}
+        step={1}
+        onCommit={(left) => set({ ...target, drop: { ...drop, left, right: even ? left : drop.right } })}
+      />
+      <LengthField
+        label="Drop at the right"
+        value={drop.right}
+        unit={unit}
+        step={1}
+        onCommit={(right) => set({ ...target, drop: { ...drop, right } })}
+      />
+      <LengthField
+        label="Drop at the foot"
+        value={drop.foot}
+        unit={unit}
+        step={1}
+        onCommit={(foot) => set({ ...target, drop: { ...drop, foot } })}
+      />
+      <LengthField
+        label="Pillow tuck at the head"
+        value={tuck}
+        unit={unit}
+        step={1}
+        onCommit={(value) => set({ ...target, tuck: value })}
+      />
+      <SwitchField
+        label="Mattress depth known"
+        value={depth !== null}
+        onChange={(known) => set({ ...target, depth: known ? (unit === 'in' ? 10 : 25) : null })}
+      />
+      {depth !== null && (
+        <LengthField
+          label="Mattress depth"
+          value={depth}
+          unit={unit}
+          step={1}
+          onCommit={(value) => set({ ...target, depth: value })}
+        />
+      )}
     </>
   );
 }

@@ -35,16 +35,32 @@ const Proposals = styled.ul`
     text-align: left;
     cursor: pointer;
   }
-  button[aria-pressed='true'] { border-color: var(--thread); box-shadow: inset 0 0 0 1px var(--thread); }
-  .art { height: 96px; }
+  button[aria-pressed='true'] {
+    border-color: var(--thread);
+    box-shadow: inset 0 0 0 1px var(--thread);
+  }
+  .art {
+    height: 96px;
+  }
 `;
 
 const WEIGHTS: readonly (readonly [Exclude<keyof ArrangeRules, 'order'>, string])[] = [
-  ['kind', 'Kinds apart'], ['maker', 'Makers apart'], ['colour', 'Colours apart'], ['cloth', 'Cloths apart'], ['turn', 'Turns apart'], ['spread', 'Spread evenly'], ['gradient', 'Light to dark'],
+  ['kind', 'Kinds apart'],
+  ['maker', 'Makers apart'],
+  ['colour', 'Colours apart'],
+  ['cloth', 'Cloths apart'],
+  ['turn', 'Turns apart'],
+  ['spread', 'Spread evenly'],
+  ['gradient', 'Light to dark'],
 ];
-const ORDERS = [{ id: 'across', name: 'From left to right' }, { id: 'down', name: 'From top to bottom' }, { id: 'outwards', name: 'From the middle out' }];
+const ORDERS = [
+  { id: 'across', name: 'From left to right' },
+  { id: 'down', name: 'From top to bottom' },
+  { id: 'outwards', name: 'From the middle out' },
+];
 
-const words = ({ clashes, unevenness }: WallScore) => `${clashes === 0 ? 'No clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}, uneven ${unevenness.toFixed(1)}`;
+const words = ({ clashes, unevenness }: WallScore) =>
+  `${clashes === 0 ? 'No clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}, uneven ${unevenness.toFixed(1)}`;
 
 interface ArrangeSectionProps {
   readonly plan: Plan;
@@ -68,17 +84,50 @@ interface ArrangeSectionProps {
 
 /** What an arrangement weighs, having one made, and choosing among those made. */
 export function ArrangeSection(props: ArrangeSectionProps) {
-  const { plan, job, clashes, rules, onRules, seed, onSeed, spares, onSpares, arranging, picked, onPick, onStart, onStop, onTake, onLeave } = props;
+  const {
+    plan,
+    job,
+    clashes,
+    rules,
+    onRules,
+    seed,
+    onSeed,
+    spares,
+    onSpares,
+    arranging,
+    picked,
+    onPick,
+    onStart,
+    onStop,
+    onTake,
+    onLeave,
+  } = props;
   const proposals = arranging?.proposals ?? [];
   return (
     <Section title="Arrange for me">
-      <p data-testid="score"><small>{arranging?.before ? `Before: ${words(arranging.before)}. Now: ` : 'As it lies: '}{clashes === 0 ? 'no clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}. Less is better.</small></p>
+      <p data-testid="score">
+        <small>
+          {arranging?.before ? `Before: ${words(arranging.before)}. Now: ` : 'As it lies: '}
+          {clashes === 0 ? 'no clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}. Less is better.
+        </small>
+      </p>
       {arranging?.running ? (
         <Running aria-label="Arranging" value={100 * arranging.done}>
-          {({ valueText }) => <>Arranging, {valueText}<Button onPress={onStop}>Stop</Button></>}
+          {({ valueText }) => (
+            <>
+              Arranging, {valueText}
+              <Button onPress={onStop}>Stop</Button>
+            </>
+          )}
         </Running>
       ) : (
-        <Button look={proposals.length > 0 ? 'plain' : 'main'} isDisabled={plan.pile.length < 2} onPress={onStart}>{proposals.length > 0 ? 'Arrange again' : 'Arrange for me'}</Button>
+        <Button
+          look={proposals.length > 0 ? 'plain' : 'main'}
+          isDisabled={plan.pile.length < 2}
+          onPress={onStart}
+        >
+          {proposals.length > 0 ? 'Arrange again' : 'Arrange for me'}
+        </Button>
       )}
       {arranging?.failed && <p role="alert">Arranging stopped working. Try again.</p>}
       {proposals.length > 0 && (
@@ -87,7 +136,9 @@ export function ArrangeSection(props: ArrangeSectionProps) {
             {proposals.map(({ arrangement, score }, i) => (
               <li key={i}>
                 <button type="button" aria-pressed={i === picked} onClick={() => onPick(i)}>
-                  <span className="art"><Thumbnail plan={withArrangement(plan, arranging!.job, arrangement)} /></span>
+                  <span className="art">
+                    <Thumbnail plan={withArrangement(plan, arranging!.job, arrangement)} />
+                  </span>
                   {words(score)}
                 </button>
               </li>
@@ -95,27 +146,65 @@ export function ArrangeSection(props: ArrangeSectionProps) {
           </Proposals>
           {!arranging!.running && (
             <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
-              <Button look="main" onPress={onTake}>Lay it out like this</Button>
+              <Button look="main" onPress={onTake}>
+                Lay it out like this
+              </Button>
               <Button onPress={onLeave}>Leave it as it lies</Button>
             </div>
           )}
         </>
       )}
-      <Rules {...{ rules, onRules, seed, onSeed, spares, onSpares }} anySpare={job.blocks.length > job.at.filter((b) => b >= 0).length} />
+      <Rules
+        {...{ rules, onRules, seed, onSeed, spares, onSpares }}
+        anySpare={job.blocks.length > job.at.filter((b) => b >= 0).length}
+      />
     </Section>
   );
 }
 
 /** The rules themselves, drawn apart: a block that is moved changes none of them. */
-const Rules = memo(function Rules({ rules, onRules, seed, onSeed, spares, onSpares, anySpare }: Pick<ArrangeSectionProps, 'rules' | 'onRules' | 'seed' | 'onSeed' | 'spares' | 'onSpares'> & { anySpare: boolean }) {
+const Rules = memo(function Rules({
+  rules,
+  onRules,
+  seed,
+  onSeed,
+  spares,
+  onSpares,
+  anySpare,
+}: Pick<ArrangeSectionProps, 'rules' | 'onRules' | 'seed' | 'onSeed' | 'spares' | 'onSpares'> & {
+  anySpare: boolean;
+}) {
   return (
     <>
       {WEIGHTS.map(([key, label]) => (
-        <WeightSlider key={key} label={label} value={rules[key]} most={10} step={0.5} onChange={(value) => onRules({ ...rules, [key]: value })} />
+        <WeightSlider
+          key={key}
+          label={label}
+          value={rules[key]}
+          most={10}
+          step={0.5}
+          onChange={(value) => onRules({ ...rules, [key]: value })}
+        />
       ))}
-      {rules.gradient > 0 && <ChoiceField label="Order" labelled value={rules.order} choices={ORDERS} onChange={(order) => onRules({ ...rules, order: order as ArrangeRules['order'] })} />}
+      {rules.gradient > 0 && (
+        <ChoiceField
+          label="Order"
+          labelled
+          value={rules.order}
+          choices={ORDERS}
+          onChange={(order) => onRules({ ...rules, order: order as ArrangeRules['order'] })}
+        />
+      )}
       {anySpare && <SwitchField label="Bring in blocks from beside" value={spares} onChange={onSpares} />}
-      <CountField label="Begin from number" value={seed} onCommit={(value) => (value >= 1 && value <= 9999 ? (onSeed(value), null) : 'A number from 1 to 9999: the same one gives the same arrangement.')} />
+      <CountField
+        label="Begin from number"
+        value={seed}
+        onCommit={(value) =>
+          value >= 1 && value <= 9999
+            ? (onSeed(value), null)
+            : 'A number from 1 to 9999: the same one gives the same arrangement.'
+        }
+      />
     </>
   );
 });

@@ -1,4 +1,13 @@
-import { fabricById, fabricFor, type FabricUse, judgeContrast, type Layout, type PileBlock, type Plan, withFabric } from '@lattice/core';
+import {
+  fabricById,
+  fabricFor,
+  type FabricUse,
+  judgeContrast,
+  type Layout,
+  type PileBlock,
+  type Plan,
+  withFabric,
+} from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
@@ -17,9 +26,26 @@ const Cloths = styled.div`
     border-radius: 8px;
     cursor: pointer;
   }
-  button[aria-pressed='true'] { border-color: var(--ink); box-shadow: 0 0 0 2px var(--card) inset; }
-  input { width: 40px; height: 40px; padding: 0; border: 1px dashed var(--soft); border-radius: 8px; background: none; cursor: pointer; }
-  @media (pointer: coarse) { button, input { width: 44px; height: 44px; } }
+  button[aria-pressed='true'] {
+    border-color: var(--ink);
+    box-shadow: 0 0 0 2px var(--card) inset;
+  }
+  input {
+    width: 40px;
+    height: 40px;
+    padding: 0;
+    border: 1px dashed var(--soft);
+    border-radius: 8px;
+    background: none;
+    cursor: pointer;
+  }
+  @media (pointer: coarse) {
+    button,
+    input {
+      width: 44px;
+      height: 44px;
+    }
+  }
 `;
 const Verdict = styled.p`
   padding: 7px 10px;
@@ -27,17 +53,45 @@ const Verdict = styled.p`
   font-size: 13px;
   background: var(--good-wash);
   color: var(--good);
-  &[data-kind='disappears'] { background: var(--wrong-wash); color: var(--wrong); font-weight: 650; }
-  &[data-kind='close'], &[data-kind='same-value'] { background: var(--brass-wash); color: var(--brass); }
+  &[data-kind='disappears'] {
+    background: var(--wrong-wash);
+    color: var(--wrong);
+    font-weight: 650;
+  }
+  &[data-kind='close'],
+  &[data-kind='same-value'] {
+    background: var(--brass-wash);
+    color: var(--brass);
+  }
 `;
 
 /** Jobs whose cloth lies beside blocks, as they are named here. */
 function jobsOf(plan: Plan, layout: Layout): { id: string; name: string; says: string; use: FabricUse }[] {
-  const used = new Set(Object.values(layout.parts).flatMap((p) => (p.cutFrom ? [p.cutFrom.use.what === 'border' ? `border-${p.cutFrom.use.index}` : p.cutFrom.use.what] : [])));
-  const names = { sash: ['Sashes', 'This sash'], cornerstone: ['Cornerstones', 'This cornerstone'], triangle: ['Setting triangles', 'This triangle cloth'], plain: ['Plain blocks', 'This plain block'], frame: ['Frame triangles', 'This frame'], coping: ['Coping strips', 'This coping strip'] } as const;
+  const used = new Set(
+    Object.values(layout.parts).flatMap((p) =>
+      p.cutFrom
+        ? [p.cutFrom.use.what === 'border' ? `border-${p.cutFrom.use.index}` : p.cutFrom.use.what]
+        : [],
+    ),
+  );
+  const names = {
+    sash: ['Sashes', 'This sash'],
+    cornerstone: ['Cornerstones', 'This cornerstone'],
+    triangle: ['Setting triangles', 'This triangle cloth'],
+    plain: ['Plain blocks', 'This plain block'],
+    frame: ['Frame triangles', 'This frame'],
+    coping: ['Coping strips', 'This coping strip'],
+  } as const;
   return [
-    ...Object.entries(names).flatMap(([what, [name, says]]) => (used.has(what) ? [{ id: what, name, says, use: { what: what as 'sash' } as FabricUse }] : [])),
-    ...plan.borders.map((_, index) => ({ id: `border-${index}`, name: `Border ${index + 1}`, says: 'This border', use: { what: 'border', index } as FabricUse })),
+    ...Object.entries(names).flatMap(([what, [name, says]]) =>
+      used.has(what) ? [{ id: what, name, says, use: { what: what as 'sash' } as FabricUse }] : [],
+    ),
+    ...plan.borders.map((_, index) => ({
+      id: `border-${index}`,
+      name: `Border ${index + 1}`,
+      says: 'This border',
+      use: { what: 'border', index } as FabricUse,
+    })),
   ];
 }
 
@@ -55,7 +109,17 @@ export function withTried(plan: Plan, { use, fabric, colour }: Tried): Plan {
   let n = plan.fabrics.length + 1;
   while (taken.has(`fabric-${n}`)) n++;
   const id = `fabric-${n}`;
-  return withFabric({ ...plan, fabrics: [...plan.fabrics, { ...fabricById(plan, fabricFor(plan, use)), id, name: `Fabric ${n}`, colour }] }, use, id);
+  return withFabric(
+    {
+      ...plan,
+      fabrics: [
+        ...plan.fabrics,
+        { ...fabricById(plan, fabricFor(plan, use)), id, name: `Fabric ${n}`, colour },
+      ],
+    },
+    use,
+    id,
+  );
 }
 
 interface AuditionProps {
@@ -79,7 +143,10 @@ export function Audition({ plan, layout, blocks, tried, onTry, onTake }: Auditio
   return (
     <Section title="Audition a cloth">
       <ChoiceField
-        label="For the" labelled value={job.id} choices={jobs}
+        label="For the"
+        labelled
+        value={job.id}
+        choices={jobs}
         onChange={(id) => {
           setChosen(id);
           onTry(null);
@@ -88,16 +155,30 @@ export function Audition({ plan, layout, blocks, tried, onTry, onTake }: Auditio
       <Cloths role="group" aria-label="Cloths to try">
         {plan.fabrics.map((f) => (
           <button
-            key={f.id} type="button" aria-label={f.name} title={f.name} style={{ background: f.colour }} aria-pressed={tried ? tried.fabric === f.id : own.id === f.id}
+            key={f.id}
+            type="button"
+            aria-label={f.name}
+            title={f.name}
+            style={{ background: f.colour }}
+            aria-pressed={tried ? tried.fabric === f.id : own.id === f.id}
             onClick={() => onTry(f.id === own.id ? null : { use: job.use, fabric: f.id, colour: f.colour })}
           />
         ))}
-        <input type="color" aria-label="Any other colour" value={colour} onChange={(event) => onTry({ use: job.use, fabric: null, colour: event.target.value })} />
+        <input
+          type="color"
+          aria-label="Any other colour"
+          value={colour}
+          onChange={(event) => onTry({ use: job.use, fabric: null, colour: event.target.value })}
+        />
       </Cloths>
-      <Verdict role="status" data-kind={contrast.kind} data-testid="contrast">{contrast.text}</Verdict>
+      <Verdict role="status" data-kind={contrast.kind} data-testid="contrast">
+        {contrast.text}
+      </Verdict>
       {tried && (
         <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
-          <Button look="main" onPress={onTake}>Use this cloth</Button>
+          <Button look="main" onPress={onTake}>
+            Use this cloth
+          </Button>
           <Button onPress={() => onTry(null)}>Put it back</Button>
         </div>
       )}

@@ -16,8 +16,12 @@ const Ghost = styled.div`
   pointer-events: none;
   visibility: hidden;
   will-change: transform;
-  &[data-shown] { visibility: visible; }
-  svg { display: block; }
+  &[data-shown] {
+    visibility: visible;
+  }
+  svg {
+    display: block;
+  }
 `;
 
 /** What moves the ghost, without the stage being drawn again. */
@@ -30,11 +34,19 @@ export interface GhostHandle {
 export function DragGhost({ handle }: { handle: React.Ref<GhostHandle> }) {
   const [block, setBlock] = useState<PileBlock | null>(null);
   const element = useRef<HTMLDivElement>(null);
-  useImperativeHandle(handle, () => ({
-    show: setBlock,
-    move: (x, y) => {
-      if (element.current) element.current.style.transform = `translate(${x}px, ${y}px)`;
-    },
-  }), []);
-  return <Ghost ref={element} aria-hidden data-shown={block !== null || undefined}>{block && <BlockArt block={block} />}</Ghost>;
+  useImperativeHandle(
+    handle,
+    () => ({
+      show: setBlock,
+      move: (x, y) => {
+        if (element.current) element.current.style.transform = `translate(${x}px, ${y}px)`;
+      },
+    }),
+    [],
+  );
+  return (
+    <Ghost ref={element} aria-hidden data-shown={block !== null || undefined}>
+      {block && <BlockArt block={block} />}
+    </Ghost>
+  );
 }

@@ -27,8 +27,12 @@ const Shelf = styled.div`
     cursor: grab;
     touch-action: none;
   }
-  button[aria-pressed='true'] { outline: 3px solid var(--chalk); }
-  svg { display: block; }
+  button[aria-pressed='true'] {
+    outline: 3px solid var(--chalk);
+  }
+  svg {
+    display: block;
+  }
 `;
 
 interface TrayProps {
@@ -42,10 +46,18 @@ interface TrayProps {
 export const Tray = memo(function Tray({ spare, chosen, onPress, onChoose }: TrayProps) {
   return (
     <Shelf data-tray role="group" aria-label="Beside the wall">
-      <span>{spare.length === 0 ? 'Nothing lies beside the wall. Drag a block here to park it.' : `${spare.length} beside the wall`}</span>
+      <span>
+        {spare.length === 0
+          ? 'Nothing lies beside the wall. Drag a block here to park it.'
+          : `${spare.length} beside the wall`}
+      </span>
       {spare.map((block) => (
         <button
-          key={block.id} type="button" aria-pressed={chosen === block.id} aria-label={`${block.name}, beside the wall`} title={block.name}
+          key={block.id}
+          type="button"
+          aria-pressed={chosen === block.id}
+          aria-label={`${block.name}, beside the wall`}
+          title={block.name}
           onPointerDown={(event) => onPress(event, { spare: block.id })}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' && event.key !== ' ') return;

@@ -1,4 +1,14 @@
-import { type Clash, fromInches, type Laid, type Layout, middleOf, type Piece, type Plan, reachOf, type RowLabel } from '@lattice/core';
+import {
+  type Clash,
+  fromInches,
+  type Laid,
+  type Layout,
+  middleOf,
+  type Piece,
+  type Plan,
+  reachOf,
+  type RowLabel,
+} from '@lattice/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { Board } from '../../drawing/Board.ts';
@@ -14,15 +24,52 @@ const Sheet = styled.svg`
   will-change: transform;
 `;
 const Drawing = styled(Sheet)`
-  .place { fill: transparent; cursor: grab; touch-action: none; }
-  .place[data-locked] { cursor: default; }
-  .place:hover { fill: rgb(255 255 255 / 18%); }
-  .place:focus { outline: none; stroke: var(--chalk); stroke-width: 3; vector-effect: non-scaling-stroke; }
-  .place:focus:not(:focus-visible) { stroke: none; }
-  .chosen { fill: none; stroke: var(--chalk); stroke-width: 4; vector-effect: non-scaling-stroke; pointer-events: none; }
-  .carried { stroke: var(--thread); stroke-dasharray: 7 4; }
-  .label { font-weight: 650; font-family: var(--text); fill: #1b2433; text-anchor: middle; dominant-baseline: central; pointer-events: none; }
-  .badge { fill: #fbfcfc; stroke: #1b2433; stroke-width: 1; vector-effect: non-scaling-stroke; pointer-events: none; }
+  .place {
+    fill: transparent;
+    cursor: grab;
+    touch-action: none;
+  }
+  .place[data-locked] {
+    cursor: default;
+  }
+  .place:hover {
+    fill: rgb(255 255 255 / 18%);
+  }
+  .place:focus {
+    outline: none;
+    stroke: var(--chalk);
+    stroke-width: 3;
+    vector-effect: non-scaling-stroke;
+  }
+  .place:focus:not(:focus-visible) {
+    stroke: none;
+  }
+  .chosen {
+    fill: none;
+    stroke: var(--chalk);
+    stroke-width: 4;
+    vector-effect: non-scaling-stroke;
+    pointer-events: none;
+  }
+  .carried {
+    stroke: var(--thread);
+    stroke-dasharray: 7 4;
+  }
+  .label {
+    font-weight: 650;
+    font-family: var(--text);
+    fill: #1b2433;
+    text-anchor: middle;
+    dominant-baseline: central;
+    pointer-events: none;
+  }
+  .badge {
+    fill: #fbfcfc;
+    stroke: #1b2433;
+    stroke-width: 1;
+    vector-effect: non-scaling-stroke;
+    pointer-events: none;
+  }
 `;
 
 interface WallBoardProps {
@@ -43,12 +90,29 @@ interface WallBoardProps {
 }
 
 /** The quilt as it hangs on the wall, every block to take hold of, clashes tied together with a thread. */
-export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places, labels, showLabels, view, clashes, pointedClash, chosen, carried, onPress, onKey }: WallBoardProps) {
+export const WallBoard = memo(function WallBoard({
+  plan,
+  layout,
+  pieces,
+  places,
+  labels,
+  showLabels,
+  view,
+  clashes,
+  pointedClash,
+  chosen,
+  carried,
+  onPress,
+  onKey,
+}: WallBoardProps) {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const room = useRoom(element);
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
   const margin = 24;
-  const scale = Math.max(0, Math.min((room.width - 2 * margin) / size.width, (room.height - 2 * margin) / size.height));
+  const scale = Math.max(
+    0,
+    Math.min((room.width - 2 * margin) / size.width, (room.height - 2 * margin) / size.height),
+  );
   const x = (room.width - size.width * scale) / 2;
   const y = (room.height - size.height * scale) / 2;
   return (
@@ -60,8 +124,13 @@ export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places,
             <g transform={`translate(${x} ${y}) scale(${scale})`}>
               <Threads {...{ clashes, pointedClash, pieces }} />
               <Places {...{ title: plan.title, pieces, places, labels, onPress, onKey }} />
-              {chosen.map((place) => pieces[place] && <path key={place} className="chosen" d={outlinePath(pieces[place])} />)}
-              {carried !== null && pieces[carried] && <path className="chosen carried" d={outlinePath(pieces[carried])} />}
+              {chosen.map(
+                (place) =>
+                  pieces[place] && <path key={place} className="chosen" d={outlinePath(pieces[place])} />,
+              )}
+              {carried !== null && pieces[carried] && (
+                <path className="chosen carried" d={outlinePath(pieces[carried])} />
+              )}
               {showLabels && <Labels {...{ pieces, labels }} />}
               <Locks {...{ pieces, places }} />
             </g>
@@ -73,11 +142,28 @@ export const WallBoard = memo(function WallBoard({ plan, layout, pieces, places,
 });
 
 /** The quilt itself, on a sheet of its own: what is chosen or pointed at above it never draws it again. */
-const Art = memo(function Art({ plan, layout, view, x, y, scale, width, height }: Pick<WallBoardProps, 'plan' | 'layout' | 'view'> & { x: number; y: number; scale: number; width: number; height: number }) {
+const Art = memo(function Art({
+  plan,
+  layout,
+  view,
+  x,
+  y,
+  scale,
+  width,
+  height,
+}: Pick<WallBoardProps, 'plan' | 'layout' | 'view'> & {
+  x: number;
+  y: number;
+  scale: number;
+  width: number;
+  height: number;
+}) {
   return (
     <Sheet width={width} height={height} aria-hidden>
       <ViewFilters blur={fromInches(1 / 4, plan.unit)} />
-      <g transform={`translate(${x} ${y}) scale(${scale})`} filter={viewFilter(view)}><QuiltArt plan={plan} layout={layout} /></g>
+      <g transform={`translate(${x} ${y}) scale(${scale})`} filter={viewFilter(view)}>
+        <QuiltArt plan={plan} layout={layout} />
+      </g>
     </Sheet>
   );
 });
@@ -90,7 +176,9 @@ const Labels = memo(function Labels({ pieces, labels }: Pick<WallBoardProps, 'pi
     return (
       <g key={piece.id} pointerEvents="none">
         <circle className="badge" cx={middle.x} cy={middle.y} r={reach * 0.42} />
-        <text className="label" x={middle.x} y={middle.y} fontSize={reach * 0.34}>{labels[i]!.row}·{labels[i]!.number}</text>
+        <text className="label" x={middle.x} y={middle.y} fontSize={reach * 0.34}>
+          {labels[i]!.row}·{labels[i]!.number}
+        </text>
       </g>
     );
   });
@@ -102,7 +190,11 @@ function Locks({ pieces, places }: Pick<WallBoardProps, 'pieces' | 'places'>) {
     if (!places[i]?.locked) return null;
     const middle = middleOf(piece);
     const reach = reachOf(piece);
-    return <g key={piece.id} pointerEvents="none"><Lock x={middle.x} y={middle.y + reach * 0.74} size={reach * 0.26} /></g>;
+    return (
+      <g key={piece.id} pointerEvents="none">
+        <Lock x={middle.x} y={middle.y + reach * 0.74} size={reach * 0.26} />
+      </g>
+    );
   });
 }
 
@@ -112,7 +204,12 @@ function Lock({ x, y, size }: { x: number; y: number; size: number }) {
     <g transform={`translate(${x} ${y}) scale(${size})`}>
       <circle r="0.95" className="badge" />
       <rect x="-0.42" y="-0.12" width="0.84" height="0.62" rx="0.1" fill="#1b2433" />
-      <path d="M-0.26 -0.1V-0.3A0.26 0.26 0 0 1 0.26 -0.3V-0.1" fill="none" stroke="#1b2433" strokeWidth="0.14" />
+      <path
+        d="M-0.26 -0.1V-0.3A0.26 0.26 0 0 1 0.26 -0.3V-0.1"
+        fill="none"
+        stroke="#1b2433"
+        strokeWidth="0.14"
+      />
     </g>
   );
 }
@@ -132,23 +229,66 @@ function knotOf({ a, b }: Clash, pieces: readonly Piece[], share: number): strin
 }
 
 /** Blocks that should not meet, tied by a thread with a knot between them: all as three paths, since there may be many hundreds; the one pointed at on top. */
-const Threads = memo(function Threads({ clashes, pointedClash, pieces }: { clashes: readonly Clash[]; pointedClash: Clash | null; pieces: readonly Piece[] }) {
+const Threads = memo(function Threads({
+  clashes,
+  pointedClash,
+  pieces,
+}: {
+  clashes: readonly Clash[];
+  pointedClash: Clash | null;
+  pieces: readonly Piece[];
+}) {
   const drawn = useMemo(() => {
-    const of = (how: Clash['how']) => clashes.filter((c) => c.how === how).map((c) => threadOf(c, pieces)).join('');
-    return { side: of('side'), corner: of('corner'), knots: clashes.map((c) => knotOf(c, pieces, 0.12)).join('') };
+    const of = (how: Clash['how']) =>
+      clashes
+        .filter((c) => c.how === how)
+        .map((c) => threadOf(c, pieces))
+        .join('');
+    return {
+      side: of('side'),
+      corner: of('corner'),
+      knots: clashes.map((c) => knotOf(c, pieces, 0.12)).join(''),
+    };
   }, [clashes, pieces]);
   const lit = pointedClash && clashes.includes(pointedClash) ? pointedClash : null;
   return (
     <g pointerEvents="none" className="clashes" stroke="#c33c24" fill="none">
-      <path d={drawn.side + drawn.corner} stroke="#fbfcfc" strokeWidth={5} vectorEffect="non-scaling-stroke" />
+      <path
+        d={drawn.side + drawn.corner}
+        stroke="#fbfcfc"
+        strokeWidth={5}
+        vectorEffect="non-scaling-stroke"
+      />
       <path d={drawn.side} strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
       <path d={drawn.corner} strokeWidth={2.5} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />
-      <path d={drawn.knots} fill="#c33c24" stroke="#fbfcfc" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+      <path
+        d={drawn.knots}
+        fill="#c33c24"
+        stroke="#fbfcfc"
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
       {lit && (
         <>
-          <path d={threadOf(lit, pieces)} stroke="#fbfcfc" strokeWidth={9} vectorEffect="non-scaling-stroke" />
-          <path d={threadOf(lit, pieces)} strokeWidth={5} strokeDasharray={lit.how === 'corner' ? '5 4' : undefined} vectorEffect="non-scaling-stroke" />
-          <path d={knotOf(lit, pieces, 0.2)} fill="#c33c24" stroke="#fbfcfc" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+          <path
+            d={threadOf(lit, pieces)}
+            stroke="#fbfcfc"
+            strokeWidth={9}
+            vectorEffect="non-scaling-stroke"
+          />
+          <path
+            d={threadOf(lit, pieces)}
+            strokeWidth={5}
+            strokeDasharray={lit.how === 'corner' ? '5 4' : undefined}
+            vectorEffect="non-scaling-stroke"
+          />
+          <path
+            d={knotOf(lit, pieces, 0.2)}
+            fill="#c33c24"
+            stroke="#fbfcfc"
+            strokeWidth={1.5}
+            vectorEffect="non-scaling-stroke"
+          />
         </>
       )}
     </g>
@@ -164,7 +304,14 @@ export function placeWords({ block, turn, locked }: Laid, { row, number }: RowLa
 }
 
 /** Invisible places that take hold of blocks; drawn apart, so that nothing else redraws them. */
-const Places = memo(function Places({ title, pieces, places, labels, onPress, onKey }: { title: string } & Pick<WallBoardProps, 'pieces' | 'places' | 'labels' | 'onPress' | 'onKey'>) {
+const Places = memo(function Places({
+  title,
+  pieces,
+  places,
+  labels,
+  onPress,
+  onKey,
+}: { title: string } & Pick<WallBoardProps, 'pieces' | 'places' | 'labels' | 'onPress' | 'onKey'>) {
   const group = useRef<SVGGElement>(null);
   // One place is in the order of Tab, the last that was gone to. Kept on the elements themselves: moving about draws nothing again.
   useEffect(() => {
@@ -180,9 +327,16 @@ const Places = memo(function Places({ title, pieces, places, labels, onPress, on
     <g ref={group} role="group" aria-label={`${title}, ${pieces.length} places`}>
       {pieces.map((piece, i) => (
         <path
-          key={piece.id} className="place" d={outlinePath(piece)} role="button" data-place={i} data-locked={places[i]!.locked || undefined}
+          key={piece.id}
+          className="place"
+          d={outlinePath(piece)}
+          role="button"
+          data-place={i}
+          data-locked={places[i]!.locked || undefined}
           aria-label={placeWords(places[i]!, labels[i]!)}
-          onPointerDown={(event) => onPress(event, { place: i })} onKeyDown={(event) => onKey(event, i)} onFocus={goTo}
+          onPointerDown={(event) => onPress(event, { place: i })}
+          onKeyDown={(event) => onKey(event, i)}
+          onFocus={goTo}
         />
       ))}
     </g>

@@ -1,5 +1,20 @@
 import {
-  type ArrangeRules, type Clash, clashesOf, crowdsOf, type Laid, type Plan, rowLabels, START_RULES, wallJob, wallOf, withArrangement, withLocked, withMoved, withParked, withPlaced, withTurned,
+  type ArrangeRules,
+  type Clash,
+  clashesOf,
+  crowdsOf,
+  type Laid,
+  type Plan,
+  rowLabels,
+  START_RULES,
+  wallJob,
+  wallOf,
+  withArrangement,
+  withLocked,
+  withMoved,
+  withParked,
+  withPlaced,
+  withTurned,
 } from '@lattice/core';
 import { Lock, LockOpen, PackageOpen, Printer, RotateCw } from 'lucide-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -30,9 +45,23 @@ const Hanging = styled.div`
   grid-template-rows: auto minmax(0, 1fr) auto;
   min-width: 0;
   min-height: 0;
-  .tools { display: flex; flex-wrap: wrap; align-items: center; gap: 8px; min-height: 48px; padding: 7px 18px; border-bottom: 1px solid var(--line); background: var(--card); }
-  .tools .said { margin-right: auto; font-size: 14px; }
-  @media (max-width: 760px) { grid-template-rows: auto min(110vw, 60vh) auto; }
+  .tools {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+    min-height: 48px;
+    padding: 7px 18px;
+    border-bottom: 1px solid var(--line);
+    background: var(--card);
+  }
+  .tools .said {
+    margin-right: auto;
+    font-size: 14px;
+  }
+  @media (max-width: 760px) {
+    grid-template-rows: auto min(110vw, 60vh) auto;
+  }
 `;
 
 /** The next place in a direction, by where the middles lie: the nearest that lies more that way than to the side. */
@@ -49,7 +78,12 @@ function stepFrom(points: readonly { x: number; y: number }[], from: number, dx:
   return best.place;
 }
 
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** Wall: blocks laid out by hand, by keyboard or by the rules; clashes, ways of looking, cloths tried beside them. */
 export function WallStage() {
@@ -71,7 +105,10 @@ export function WallStage() {
   const [picked, setPicked] = useState(0);
   const { state: arranging, start, stop, clear } = useArrange();
 
-  const pieces = useMemo(() => layout.pieces.filter((p) => p.place !== undefined).sort((a, b) => a.place! - b.place!), [layout]);
+  const pieces = useMemo(
+    () => layout.pieces.filter((p) => p.place !== undefined).sort((a, b) => a.place! - b.place!),
+    [layout],
+  );
   const labels = useMemo(() => rowLabels(pieces), [pieces]);
   const count = pieces.length;
   const wall = useMemo(() => wallOf(plan, count), [plan, count]);
@@ -80,11 +117,24 @@ export function WallStage() {
   const crowds = useMemo(() => crowdsOf(job), [job]);
 
   // What is shown: the wall itself, the arrangement being made or picked, and the cloth being tried.
-  const trial = arranging ? (arranging.running ? arranging.latest : arranging.proposals[Math.min(picked, arranging.proposals.length - 1)]?.arrangement ?? null) : null;
-  const arranged = useMemo(() => (arranging && trial ? withArrangement(plan, arranging.job, trial) : plan), [arranging, trial, plan]);
+  const trial = arranging
+    ? arranging.running
+      ? arranging.latest
+      : (arranging.proposals[Math.min(picked, arranging.proposals.length - 1)]?.arrangement ?? null)
+    : null;
+  const arranged = useMemo(
+    () => (arranging && trial ? withArrangement(plan, arranging.job, trial) : plan),
+    [arranging, trial, plan],
+  );
   const shown = useMemo(() => (tried ? withTried(arranged, tried) : arranged), [tried, arranged]);
-  const shownWall = useMemo(() => (arranged === plan ? wall : wallOf(arranged, count)), [arranged, plan, wall, count]);
-  const clashes = useMemo(() => clashesOf(arranged === plan ? job : wallJob(arranged, layout, rules)), [arranged, plan, job, layout, rules]);
+  const shownWall = useMemo(
+    () => (arranged === plan ? wall : wallOf(arranged, count)),
+    [arranged, plan, wall, count],
+  );
+  const clashes = useMemo(
+    () => clashesOf(arranged === plan ? job : wallJob(arranged, layout, rules)),
+    [arranged, plan, job, layout, rules],
+  );
 
   const change = (next: Plan | null, refused: string): boolean => {
     if (!next) {
@@ -98,32 +148,52 @@ export function WallStage() {
   const drop = (source: Source, target: Target) => {
     if (target === null) return;
     if ('spare' in source) {
-      if (target !== 'tray') change(withPlaced(plan, count, source.spare, target.place), 'That place is locked.');
+      if (target !== 'tray')
+        change(withPlaced(plan, count, source.spare, target.place), 'That place is locked.');
       return;
     }
     const moving = chosen.includes(source.place) ? chosen : [source.place];
     if (target === 'tray') {
       if (change(withParked(plan, count, moving), '')) setChosen([]);
-    } else if (target.place !== source.place && change(withMoved(plan, pieces, moving, source.place, target.place), 'They cannot go there: a block would leave the wall, or a place is locked.')) {
+    } else if (
+      target.place !== source.place &&
+      change(
+        withMoved(plan, pieces, moving, source.place, target.place),
+        'They cannot go there: a block would leave the wall, or a place is locked.',
+      )
+    ) {
       setChosen([target.place]);
     }
   };
   const tap = (source: Source, more: boolean) => {
     if ('spare' in source) return setChosenSpare(chosenSpare === source.spare ? null : source.spare);
     if (chosenSpare !== null) {
-      if (change(withPlaced(plan, count, chosenSpare, source.place), 'That place is locked.')) setChosenSpare(null);
+      if (change(withPlaced(plan, count, chosenSpare, source.place), 'That place is locked.'))
+        setChosenSpare(null);
       return;
     }
-    setChosen(more ? (chosen.includes(source.place) ? chosen.filter((p) => p !== source.place) : [...chosen, source.place]) : chosen.length === 1 && chosen[0] === source.place ? [] : [source.place]);
+    setChosen(
+      more
+        ? chosen.includes(source.place)
+          ? chosen.filter((p) => p !== source.place)
+          : [...chosen, source.place]
+        : chosen.length === 1 && chosen[0] === source.place
+          ? []
+          : [source.place],
+    );
     setSaid('');
   };
   const { ghost, press } = useBlockDrag({
-    blockOf: (source) => ('spare' in source ? wall.spare.find((b) => b.id === source.spare) : wall.places[source.place]?.block) ?? null,
+    blockOf: (source) =>
+      ('spare' in source
+        ? wall.spare.find((b) => b.id === source.spare)
+        : wall.places[source.place]?.block) ?? null,
     onDrop: drop,
     onTap: tap,
   });
 
-  const focusPlace = (place: number) => document.querySelector<SVGElement>(`[data-place="${place}"]`)?.focus();
+  const focusPlace = (place: number) =>
+    document.querySelector<SVGElement>(`[data-place="${place}"]`)?.focus();
   const onKey = (event: React.KeyboardEvent, place: number) => {
     const arrow = ARROWS[event.key];
     const key = event.key.toLowerCase();
@@ -134,10 +204,18 @@ export function WallStage() {
       if (chosenSpare !== null) tap({ place }, false);
       else if (carried === null) {
         setCarried(place);
-        setSaid(`${wall.places[place]!.block?.name ?? 'An empty place'} taken up. Arrows to where it goes, Enter to lay it there, Escape to leave it.`);
+        setSaid(
+          `${wall.places[place]!.block?.name ?? 'An empty place'} taken up. Arrows to where it goes, Enter to lay it there, Escape to leave it.`,
+        );
       } else {
         const moving = chosen.includes(carried) ? chosen : [carried];
-        if (carried === place || change(withMoved(plan, pieces, moving, carried, place), 'It cannot go there: a block would leave the wall, or a place is locked.')) {
+        if (
+          carried === place ||
+          change(
+            withMoved(plan, pieces, moving, carried, place),
+            'It cannot go there: a block would leave the wall, or a place is locked.',
+          )
+        ) {
           setCarried(null);
           setChosen([]);
           setSaid('Laid there.');
@@ -171,26 +249,69 @@ export function WallStage() {
       <Hanging>
         <div className="tools" role="toolbar" aria-label="What to do with the chosen blocks">
           <span className="said" role="status">
-            {said || (only ? placeWords(only, labels[acting[0]!]!) : acting.length > 1 ? `${acting.length} blocks chosen` : 'Drag a block onto another to exchange them; press one to choose it.')}
+            {said ||
+              (only
+                ? placeWords(only, labels[acting[0]!]!)
+                : acting.length > 1
+                  ? `${acting.length} blocks chosen`
+                  : 'Drag a block onto another to exchange them; press one to choose it.')}
           </span>
-          <Button isDisabled={acting.length === 0} onPress={() => change(withTurned(plan, count, acting), '')}><RotateCw size={15} aria-hidden />Turn</Button>
-          <Button isDisabled={acting.length === 0} onPress={() => change(withLocked(plan, count, acting, !allLocked), '')}>{allLocked ? <LockOpen size={15} aria-hidden /> : <Lock size={15} aria-hidden />}{allLocked ? 'Unlock' : 'Lock'}</Button>
-          <Button isDisabled={acting.length === 0} onPress={() => change(withParked(plan, count, acting), '') && setChosen([])}><PackageOpen size={15} aria-hidden />Park</Button>
+          <Button
+            isDisabled={acting.length === 0}
+            onPress={() => change(withTurned(plan, count, acting), '')}
+          >
+            <RotateCw size={15} aria-hidden />
+            Turn
+          </Button>
+          <Button
+            isDisabled={acting.length === 0}
+            onPress={() => change(withLocked(plan, count, acting, !allLocked), '')}
+          >
+            {allLocked ? <LockOpen size={15} aria-hidden /> : <Lock size={15} aria-hidden />}
+            {allLocked ? 'Unlock' : 'Lock'}
+          </Button>
+          <Button
+            isDisabled={acting.length === 0}
+            onPress={() => change(withParked(plan, count, acting), '') && setChosen([])}
+          >
+            <PackageOpen size={15} aria-hidden />
+            Park
+          </Button>
         </div>
         <WallBoard
-          plan={shown} layout={layout} pieces={pieces} places={shownWall.places} labels={labels} showLabels={showLabels} view={view} clashes={clashes} pointedClash={pointedClash}
-          chosen={chosen} carried={carried} onPress={press} onKey={latestKey}
+          plan={shown}
+          layout={layout}
+          pieces={pieces}
+          places={shownWall.places}
+          labels={labels}
+          showLabels={showLabels}
+          view={view}
+          clashes={clashes}
+          pointedClash={pointedClash}
+          chosen={chosen}
+          carried={carried}
+          onPress={press}
+          onKey={latestKey}
         />
         <Tray spare={wall.spare} chosen={chosenSpare} onPress={press} onChoose={chooseSpare} />
       </Hanging>
       <StageSide aria-label="The wall">
         <LookSection view={view} onView={setView} showLabels={showLabels} onLabels={setShowLabels} />
-        <ClashList clashes={clashes} crowds={crowds} places={shownWall.places} labels={labels} onPoint={setPointedClash} onChoose={chooseClash} />
+        <ClashList
+          clashes={clashes}
+          crowds={crowds}
+          places={shownWall.places}
+          labels={labels}
+          onPoint={setPointedClash}
+          onChoose={chooseClash}
+        />
         <ArrangeSection
           {...{ plan, job, rules, seed, spares, arranging, picked }}
           clashes={clashes.length}
           onRules={changeRules}
-          onSeed={setSeed} onSpares={setSpares} onPick={setPicked}
+          onSeed={setSeed}
+          onSpares={setSpares}
+          onPick={setPicked}
           onStart={() => {
             setPicked(0);
             setChosen([]);
@@ -201,14 +322,21 @@ export function WallStage() {
           onLeave={clear}
         />
         <Audition
-          plan={plan} layout={layout} blocks={hung} tried={tried} onTry={setTried}
+          plan={plan}
+          layout={layout}
+          blocks={hung}
+          tried={tried}
+          onTry={setTried}
           onTake={() => {
             if (tried) edit((p) => withTried(p, tried));
             setTried(null);
           }}
         />
         <LieSection />
-        <Caution>Laying out on a wall or floor: stand the ladder on even ground and do not lean from it, kneel on something soft, and rest eyes, neck and back between rounds.</Caution>
+        <Caution>
+          Laying out on a wall or floor: stand the ladder on even ground and do not lean from it, kneel on
+          something soft, and rest eyes, neck and back between rounds.
+        </Caution>
       </StageSide>
       <DragGhost handle={ghost} />
     </StageGrid>
@@ -216,11 +344,34 @@ export function WallStage() {
 }
 
 /** Ways of looking at the wall; nothing that lies on it changes them. */
-const LookSection = memo(function LookSection({ view, onView, showLabels, onLabels }: { view: ViewId; onView: (view: ViewId) => void; showLabels: boolean; onLabels: (show: boolean) => void }) {
+const LookSection = memo(function LookSection({
+  view,
+  onView,
+  showLabels,
+  onLabels,
+}: {
+  view: ViewId;
+  onView: (view: ViewId) => void;
+  showLabels: boolean;
+  onLabels: (show: boolean) => void;
+}) {
   const { id } = useParams();
   return (
-    <Section title="Look at it" action={<Link to={`/quilts/${id}/labels`}><Printer size={15} aria-hidden style={{ verticalAlign: '-2px' }} /> Labels to print</Link>}>
-      <ChoiceField label="View" labelled value={view} choices={[...VIEWS]} onChange={(next) => onView(next as ViewId)} />
+    <Section
+      title="Look at it"
+      action={
+        <Link to={`/quilts/${id}/labels`}>
+          <Printer size={15} aria-hidden style={{ verticalAlign: '-2px' }} /> Labels to print
+        </Link>
+      }
+    >
+      <ChoiceField
+        label="View"
+        labelled
+        value={view}
+        choices={[...VIEWS]}
+        onChange={(next) => onView(next as ViewId)}
+      />
       <SwitchField label="Row and place on every block" value={showLabels} onChange={onLabels} />
     </Section>
   );

@@ -33,20 +33,38 @@ export function useArrange() {
   }, []);
   useEffect(() => end, [end]);
 
-  const start = useCallback((job: WallJob, seed: number, spares: boolean) => {
-    end();
-    const started = new Worker(new URL('../../workers/arrange.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = started;
-    setState({ job, before: null, running: true, done: 0, latest: null, proposals: [], failed: false });
-    started.onmessage = ({ data }: MessageEvent<ArrangeNews>) =>
-      setState((had) => {
-        if (!had) return had;
-        const proposals = data.score ? [...had.proposals, { arrangement: data.best, score: data.score }] : had.proposals;
-        return { ...had, before: data.before, done: data.done, latest: data.best, running: proposals.length < PROPOSALS, proposals };
+  const start = useCallback(
+    (job: WallJob, seed: number, spares: boolean) => {
+      end();
+      const started = new Worker(new URL('../../workers/arrange.worker.ts', import.meta.url), {
+        type: 'module',
       });
-    started.onerror = () => setState((had) => had && { ...had, running: false, failed: true });
-    started.postMessage({ job, seeds: Array.from({ length: PROPOSALS }, (_, i) => seed + i), spares } satisfies ArrangeJob);
-  }, [end]);
+      worker.current = started;
+      setState({ job, before: null, running: true, done: 0, latest: null, proposals: [], failed: false });
+      started.onmessage = ({ data }: MessageEvent<ArrangeNews>) =>
+        setState((had) => {
+          if (!had) return had;
+          const proposals = data.score
+            ? [...had.proposals, { arrangement: data.best, score: data.score }]
+            : had.proposals;
+          return {
+            ...had,
+            before: data.before,
+            done: data.done,
+            latest: data.best,
+            running: proposals.length < PROPOSALS,
+            proposals,
+          };
+        });
+      started.onerror = () => setState((had) => had && { ...had, running: false, failed: true });
+      started.postMessage({
+        job,
+        seeds: Array.from({ length: PROPOSALS }, (_, i) => seed + i),
+        spares,
+      } satisfies ArrangeJob);
+    },
+    [end],
+  );
   const stop = useCallback(() => {
     end();
     setState((had) => had && { ...had, running: false });

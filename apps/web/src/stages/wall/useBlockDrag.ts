@@ -12,7 +12,9 @@ const TREMBLE = 6;
 
 /** What lies under a point: a place of the wall by its mark, the tray, or nothing. */
 function targetAt(x: number, y: number): Target {
-  const under = document.elementFromPoint(x, y)?.closest<HTMLElement | SVGElement>('[data-place], [data-tray]');
+  const under = document
+    .elementFromPoint(x, y)
+    ?.closest<HTMLElement | SVGElement>('[data-place], [data-tray]');
   if (!under) return null;
   return under.dataset['place'] === undefined ? 'tray' : { place: Number(under.dataset['place']) };
 }
