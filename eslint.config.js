@@ -40,8 +40,8 @@ export default tseslint.config(
     rules: {
       ...walls(
         {
-          regex: '^(?!\\.{1,2}/|zod$|papaparse$|culori/fn$)',
-          message: 'The core imports nothing outside itself but zod, papaparse and culori.',
+          regex: '^(?!\\.{1,2}/|zod$|papaparse$|culori/fn$|d3-(array|polygon|random)$)',
+          message: 'The core imports nothing outside itself but zod, papaparse, culori and d3’s small pure modules.',
         },
         {
           regex: '/(apps|node_modules)/',

@@ -12,7 +12,7 @@ const swc = [
 const shared = {
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
   // Modules in a form the test runner does not read as they are.
-  transformIgnorePatterns: ['/node_modules/(?!culori/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb)/)'],
   moduleNameMapper: { '^@lattice/core$': '<rootDir>/packages/core/src/index.ts' },
   rootDir: import.meta.dirname,
   // Where the tests are put against small faults, copies of the house stand.

@@ -1,5 +1,5 @@
 import {
-  type CutPiece,
+  type CutLine,
   type Edge,
   type Figure,
   formatLength,
@@ -119,7 +119,7 @@ function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
 const why = (figure: Figure, label: string): string[] =>
   figure.working.map((line, i) => `  ${(i === 0 ? label : '').padEnd(7)}${line}`);
 
-function cutText({ cut, squares }: CutPiece, { unit }: Plan): string {
+function cutText({ cut, squares }: CutLine, { unit }: Plan): string {
   if (cut.shape === 'rectangle')
     return `${formatLength(cut.width.value, unit)} × ${formatWithUnit(cut.length.value, unit)}`;
   const how = cut.shape === 'quarter-square' ? 'twice' : 'once';
@@ -127,7 +127,7 @@ function cutText({ cut, squares }: CutPiece, { unit }: Plan): string {
   return `from ${numberOf(squares!.count.value, 'square')} of ${formatWithUnit(cut.side.value, unit)}, cut ${how} corner to corner${spare}`;
 }
 
-const cutWorking = ({ cut }: CutPiece): string[] =>
+const cutWorking = ({ cut }: CutLine): string[] =>
   (cut.shape === 'rectangle'
     ? [...new Set([...cut.width.working, ...cut.length.working])]
     : cut.side.working

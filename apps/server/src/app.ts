@@ -4,14 +4,18 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Knex } from 'knex';
-import morgan from 'morgan';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
 import { answerErrors, Refusal } from './errors.ts';
+import { LogRepository } from './log/repository.ts';
+import { logRoutes } from './log/routes.ts';
 import { PictureRepository } from './pictures/repository.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { QuiltRepository } from './quilts/repository.ts';
 import { quiltRoutes } from './quilts/routes.ts';
 import { QuiltService, type Surroundings } from './quilts/service.ts';
 import { LongArm } from './simulators/long-arm.ts';
+import { LongArmBookings } from './simulators/long-arm-bookings.ts';
 import { longArmRoutes } from './simulators/long-arm-routes.ts';
 import { tapeRoutes } from './simulators/tape-routes.ts';
 import { Tape } from './simulators/tape.ts';
@@ -21,20 +25,27 @@ export interface AppOptions {
   readonly outside: Surroundings;
   /** Folder of the built web app; absent while developing and in tests. */
   readonly webFolder?: string;
-  /** Where the line for each request goes; absent keeps quiet. */
-  readonly log?: (line: string) => void;
+  /** Where a line for each request goes; absent keeps quiet. */
+  readonly logger?: Logger;
 }
 
+/** One line for each request: what was asked, how it went, how long it took. Nothing of what people write. */
+const requestLog = (logger: Logger) =>
+  pinoHttp({
+    logger,
+    serializers: {
+      req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+      res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+    },
+    customLogLevel: (_request, { statusCode }, error) =>
+      error || statusCode >= 500 ? 'error' : statusCode >= 400 ? 'warn' : 'info',
+  });
+
 /** The whole server as a value: routes → services → repositories, nothing listening yet. */
-export function createApp({ knex, outside, webFolder, log }: AppOptions): Express {
+export function createApp({ knex, outside, webFolder, logger }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  if (log)
-    app.use(
-      morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms', {
-        stream: { write: (line) => log(line.trimEnd()) },
-      }),
-    );
+  if (logger) app.use(requestLog(logger));
   app.use(
     helmet({
       contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
@@ -48,10 +59,13 @@ export function createApp({ knex, outside, webFolder, log }: AppOptions): Expres
     await knex.raw('select 1');
     response.json({ ok: true });
   });
+  const log = new LogRepository(knex);
   app.use('/api/quilts', quiltRoutes(new QuiltService(new QuiltRepository(knex), outside)));
   app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), outside));
   app.use('/api/tape', tapeRoutes(new Tape(outside.random)));
-  app.use('/api/long-arm', longArmRoutes(new LongArm(outside.now)));
+  app.use('/api/log', logRoutes(log));
+  const bookings = new LongArmBookings(new LongArm(outside.now), log, outside.now);
+  app.use('/api/long-arm', longArmRoutes(bookings));
   app.use('/api', () => {
     throw new Refusal(404, 'no-such-address', 'There is nothing at this address.');
   });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { accessSync, constants, mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
+import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { openDatabase } from './database/open.ts';
 import { PictureRepository } from './pictures/repository.ts';
@@ -51,7 +52,7 @@ if (swept > 0)
     `Deleted ${swept} ${swept === 1 ? 'picture' : 'pictures'} older than three months that no quilt names.`,
   );
 
-const server = createApp({ knex, outside, webFolder: values.web, log: console.log }).listen(
+const server = createApp({ knex, outside, webFolder: values.web, logger: pino({ base: null }) }).listen(
   port,
   '127.0.0.1',
 );

@@ -16,14 +16,14 @@ const job = (change: Partial<LongArmJob> = {}): LongArmJob => ({
   ...change,
 });
 const reasons = (change: Partial<LongArmJob>) => {
-  const answer = new LongArm(now).quote(job(change));
+  const answer = new LongArm(now).quote(job(change), []);
   return answer.accepted ? [] : answer.reasons;
 };
 
 describe('the finishing service stand-in', () => {
   test('takes a good job: price by the square inch, a place in the queue on working days', () => {
     const service = new LongArm(now);
-    const first = service.quote(job());
+    const first = service.quote(job(), []);
     // 70 × 81.5 = 5705 square inches at 0.025; ten days of work wait, so it begins on the eleventh working day: Thursday fortnight.
     expect(first).toMatchObject({
       accepted: true,
@@ -32,12 +32,11 @@ describe('the finishing service stand-in', () => {
       starts: '2026-12-10',
       ready: '2026-12-14',
     });
-    const { number } = service.book(job());
-    expect(number).toBe('LA-101');
-    expect(service.quote(job())).toMatchObject({ ahead: 7, starts: '2026-12-14' });
-    expect(service.cancel('LA-101')).toBe(true);
-    expect(service.cancel('LA-101')).toBe(false);
-    expect(service.quote(job())).toMatchObject({ ahead: 6, starts: '2026-12-10' });
+    // A job of two days booked before it: it begins two working days later; one that is done waits no more.
+    const booked = [{ starts: '2026-12-10', ready: '2026-12-14' }];
+    expect(service.quote(job(), booked)).toMatchObject({ ahead: 7, starts: '2026-12-14' });
+    const done = [{ starts: '2026-11-20', ready: '2026-11-24' }];
+    expect(service.quote(job(), done)).toMatchObject({ ahead: 6, starts: '2026-12-10' });
     for (const date of [(first as { starts: string }).starts, (first as { ready: string }).ready])
       expect([0, 6]).not.toContain(new Date(date).getUTCDay());
   });
@@ -78,8 +77,8 @@ describe('the finishing service stand-in', () => {
     ]);
   });
   test('a small job costs the least there is; custom work costs more and takes longer', () => {
-    const small = new LongArm(now).quote(job({ top: { width: 36, height: 36 } }));
-    const custom = new LongArm(now).quote(job({ pattern: 'custom' }));
+    const small = new LongArm(now).quote(job({ top: { width: 36, height: 36 } }), []);
+    const custom = new LongArm(now).quote(job({ pattern: 'custom' }), []);
     expect(small).toMatchObject({ price: 60 });
     expect(custom).toMatchObject({ price: 342.3, starts: '2026-12-10', ready: '2026-12-15' });
   });
@@ -96,18 +95,41 @@ describe('over HTTP', () => {
     expect((await request(app).post('/api/long-arm/quotes').send(job())).body).toMatchObject({
       accepted: true,
     });
-    const booked = await request(app).post('/api/long-arm/bookings').send(job());
+    const book = (entry: string, change: Partial<LongArmJob> = {}) =>
+      request(app)
+        .post('/api/long-arm/bookings')
+        .send({ quilt: 'q1', entry, job: job(change) });
+    const booked = await book('entry-one');
     expect(booked.status).toBe(201);
-    expect(booked.body).toMatchObject({ number: 'LA-101', answer: { accepted: true } });
-    expect((await request(app).delete('/api/long-arm/bookings/LA-101')).status).toBe(204);
-    expect((await request(app).delete('/api/long-arm/bookings/LA-101')).body).toMatchObject({
-      code: 'no-such-booking',
+    expect(booked.body).toMatchObject({
+      entry: {
+        id: 'entry-one',
+        quilt: 'q1',
+        kind: 'booked',
+        body: { number: 'LA-101', width: 70, unit: 'in' },
+      },
+      answer: { accepted: true },
     });
-    const refused = await request(app)
-      .post('/api/long-arm/bookings')
-      .send(job({ batting: { width: 40, height: 40 } }));
+    // Asked again, since the answer was lost on the way: it is booked once.
+    expect((await book('entry-one')).body).toMatchObject({ entry: { body: { number: 'LA-101' } } });
+    expect((await book('entry-two')).body).toMatchObject({ entry: { body: { number: 'LA-102' } } });
+    // It is in the log, and so outlives the server.
+    const log = await request(app).get('/api/log');
+    expect((log.body as { entries: { id: string }[] }).entries.map((e) => e.id)).toEqual([
+      'entry-one',
+      'entry-two',
+    ]);
+    const later = createApp({ knex, outside: { now, newId: () => 'x', random: () => 0.5 } });
+    const cancel = (number: string, entry: string) =>
+      request(later).post(`/api/long-arm/bookings/${number}/cancel`).send({ quilt: 'q1', entry });
+    expect((await cancel('LA-101', 'entry-back')).body).toMatchObject({
+      entry: { id: 'entry-back', kind: 'booking-cancelled', body: { number: 'LA-101' } },
+    });
+    expect((await cancel('LA-101', 'entry-again')).body).toMatchObject({ entry: { id: 'entry-back' } });
+    expect((await cancel('LA-999', 'entry-none')).body).toMatchObject({ code: 'no-such-booking' });
+    const refused = await book('entry-three', { batting: { width: 40, height: 40 } });
     expect(refused.status).toBe(409);
-    expect(refused.body).toMatchObject({ number: null, answer: { accepted: false } });
+    expect(refused.body).toMatchObject({ entry: null, answer: { accepted: false } });
     for (const body of [{}, { ...job(), top: { width: -1, height: 4 } }, { ...job(), pattern: 'stars' }]) {
       const answer = await request(app).post('/api/long-arm/quotes').send(body);
       expect(answer.status).toBe(400);

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { startPlan } from '@lattice/core';
 import type { Knex } from 'knex';
+import { type Logger, pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/open.ts';
@@ -17,7 +18,7 @@ const outside = {
   newId: () => `quilt-${ids++}`,
   random: () => 0.5,
 };
-const app = (log?: (line: string) => void) => createApp({ knex, outside, ...(log ? { log } : {}) });
+const app = (logger?: Logger) => createApp({ knex, outside, ...(logger ? { logger } : {}) });
 const plan = startPlan('sashed-sampler');
 const add = async () =>
   (await request(app()).post('/api/quilts').send({ plan })).body as { id: string; revision: number };
@@ -130,11 +131,28 @@ describe('quilts over HTTP', () => {
     said.mockRestore();
   });
 
-  test('one log line a request', async () => {
+  test('one log line a request: what was asked and how it went, nothing of what was written', async () => {
     const lines: string[] = [];
-    await request(app((line) => lines.push(line))).get('/api/health');
+    const logger = pino({ base: null }, { write: (line) => void lines.push(line) });
+    await request(app(logger))
+      .post('/api/quilts')
+      .send({ plan: { ...plan, title: 'My secret quilt' } });
     expect(lines).toHaveLength(1);
-    expect(lines[0]).toMatch(/GET \/api\/health 200/);
+    const said = JSON.parse(lines[0]!) as { req: object; res: object };
+    expect(said).toMatchObject({ req: { method: 'POST', url: '/api/quilts' }, res: { statusCode: 201 } });
+    expect(lines[0]).not.toContain('secret');
+  });
+
+  test('sent twice under an id made elsewhere, a new quilt is one quilt', async () => {
+    const send = (title: string) =>
+      request(app())
+        .post('/api/quilts')
+        .send({ id: 'made-elsewhere', plan: { ...plan, title } });
+    expect((await send('Once')).body).toMatchObject({ id: 'made-elsewhere', revision: 1 });
+    expect((await send('Again')).body).toMatchObject({ id: 'made-elsewhere', plan: { title: 'Once' } });
+    expect((await request(app()).get('/api/quilts')).body).toHaveLength(1);
+    const odd = await request(app()).post('/api/quilts').send({ id: '../etc', plan });
+    expect(odd.status).toBe(400);
   });
 });
 

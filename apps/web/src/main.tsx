@@ -6,12 +6,14 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { createRouter } from './app/router.tsx';
 import { createStore } from './app/store.ts';
+import { beginKeeping } from './outbox/wiring.ts';
 import { firstTheme } from './app/useTheme.ts';
 import { GlobalStyle } from './design/GlobalStyle.ts';
 import { themeChosen } from './quilt/viewSlice.ts';
 
 const store = createStore();
 store.dispatch(themeChosen(firstTheme()));
+void beginKeeping(store.around, store.dispatch as never);
 document.documentElement.dataset['theme'] = store.getState().view.theme;
 
 createRoot(document.getElementById('root')!).render(

@@ -121,7 +121,7 @@ describe('borders', () => {
     expect(now(store).borders).toHaveLength(6);
   });
   test('a border as wide at the ends as at the sides stays so; one that is not does not', () => {
-    const even = { ...plan, borders: [startBorder(3, 'border')] };
+    const even = { ...plan, borders: [startBorder('1', 3, 'border')] };
     expect(withBorderWidth(even, 0, 'ends', 5).borders[0]).toMatchObject({ sides: 5, ends: 5 });
     const uneven = withBorder(even, 0, { ends: 4 });
     expect(withBorderWidth(uneven, 0, 'sides', 2).borders[0]).toMatchObject({ sides: 2, ends: 4 });

@@ -1,6 +1,7 @@
 import { type LongArmAnswer, type LongArmJob, type Plan, startPlan } from '@lattice/core';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { entriesHeard, selectBooking } from '../src/outbox/logSlice.ts';
 import { redo, undo } from '../src/quilt/planSlice.ts';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
@@ -8,7 +9,10 @@ import { choose, show as showOf } from './support/show.tsx';
 
 const start = startPlan('sashed-sampler');
 const plan: Plan = { ...start, quilting: { ...start.quilting, by: 'long-arm' } };
-const show = (change: Partial<Plan> = {}) => showOf(<LayersStage />, { ...plan, ...change });
+const show = (change: Partial<Plan> = {}) => {
+  const shown = showOf(<LayersStage />, { ...plan, ...change });
+  return { ...shown, booking: () => selectBooking(shown.store.getState()) };
+};
 
 const takes: LongArmAnswer = {
   accepted: true,
@@ -23,6 +27,16 @@ const refuses: LongArmAnswer = {
   reasons: ['The backing stands out by 2″ at the sides; 4″ is wanted.', 'The batting is short.'],
 };
 
+const BOOKED = {
+  number: 'LA-7',
+  unit: 'in',
+  width: 40,
+  height: 50,
+  price: 96.5,
+  starts: '2026-12-09',
+  ready: '2026-12-16',
+} as const;
+
 /** A finishing service that keeps what it was sent. */
 class Service {
   said: LongArmAnswer = takes;
@@ -30,18 +44,31 @@ class Service {
   jobs: LongArmJob[] = [];
   down = false;
   full = false;
+  entries = 0;
   call = async (request: PlainRequest): Promise<Response> => {
     if (this.down) throw new TypeError('network');
     const place = request.url.replace(/^.*\/api/, '');
-    if (request.method === 'DELETE') {
-      this.bookings = this.bookings.filter((number) => !place.endsWith(number));
-      return answer(204, null);
+    // The quilt itself is saved besides.
+    if (place.startsWith('/quilts')) return answer(200, { revision: 2 });
+    const body = JSON.parse(await request.text()) as { quilt: string; entry: string; job: LongArmJob };
+    const entry = (kind: string, said: object) => ({
+      id: body.entry,
+      quilt: body.quilt,
+      at: new Date(Date.UTC(2026, 10, 26, 9, 0, this.entries++)).toISOString(),
+      kind,
+      body: said,
+    });
+    if (place.endsWith('/cancel')) {
+      this.bookings = this.bookings.filter((number) => !place.includes(number));
+      return answer(200, { entry: entry('booking-cancelled', { number: 'LA-7' }) });
     }
-    this.jobs.push(JSON.parse(await request.text()) as LongArmJob);
-    if (place === '/long-arm/quotes') return answer(200, this.said);
-    if (this.full) return answer(409, { number: null, answer: refuses });
+    if (place === '/long-arm/quotes') {
+      this.jobs.push(body as unknown as LongArmJob);
+      return answer(200, this.said);
+    }
+    if (this.full) return answer(409, { entry: null, answer: refuses });
     this.bookings.push('LA-7');
-    return answer(201, { number: 'LA-7', answer: takes });
+    return answer(201, { entry: entry('booked', { ...BOOKED, ...body.job.top }), answer: takes });
   };
 }
 let service: Service;
@@ -85,68 +112,62 @@ test('an answer is of the sizes that were sent: another pattern has to be asked 
   expect(service.jobs.map((j) => j.pattern)).toEqual(['all-over', 'custom']);
 });
 
-test('booked, kept in the plan, and taken back at the service before the plan says so', async () => {
-  const { now } = show();
+test('booked, kept in the log, and standing until the service has heard that it is taken back', async () => {
+  const { booking } = show();
   await press('Ask the finishing service');
   await screen.findByText('It takes this job');
   await press('Book it');
   await screen.findByText('Booked as LA-7');
-  expect(now().quilting.booking).toMatchObject({ number: 'LA-7', price: 96.5, starts: '2026-12-09' });
+  expect(booking()).toMatchObject({ number: 'LA-7', price: 96.5, starts: '2026-12-09' });
   service.down = true;
   await press('Cancel the booking');
   await screen.findByText(/The server cannot be reached/);
-  expect(now().quilting.booking).not.toBeNull();
+  expect(booking()).not.toBeNull();
   service.down = false;
-  await press('Cancel the booking');
-  // What it said of these sizes still stands, to book again.
-  await screen.findByText('It takes this job');
-  expect(now().quilting.booking).toBeNull();
+  // It goes by itself; nobody has to ask again.
+  await screen.findByText('It takes this job', undefined, { timeout: 5000 });
+  expect(booking()).toBeNull();
   expect(service.bookings).toEqual([]);
 });
 
 test('undo takes back decisions, never what the service has taken on or let go', async () => {
-  const { now, store } = show();
+  const { now, store, booking } = show();
   await press('Ask the finishing service');
   await screen.findByText('It takes this job');
   await press('Book it');
   await screen.findByText('Booked as LA-7');
   const undone = async (action: ReturnType<typeof undo>) => act(async () => void store.dispatch(action));
-  // Undone, the booking stays, here as at the service; so does the way it is quilted.
   await undone(undo());
-  expect(now().quilting).toMatchObject({ by: 'long-arm', booking: { number: 'LA-7' } });
+  expect(booking()).toMatchObject({ number: 'LA-7' });
   await undone(redo());
-  expect(now().quilting.booking).toMatchObject({ number: 'LA-7' });
+  expect(booking()).toMatchObject({ number: 'LA-7' });
   await press('Quilt it myself instead');
+  await screen.findByTestId('marking');
   expect(service.bookings).toEqual([]);
   // Cancelled, it does not come back with an older plan.
   await undone(undo());
-  await undone(undo());
-  expect(now().quilting.booking).toBeNull();
+  expect(now().quilting.by).toBe('long-arm');
+  expect(booking()).toBeNull();
 });
 
 test('its queue filled while one thought: the refusal is shown and nothing is booked', async () => {
-  const { now } = show();
+  const { booking } = show();
   await press('Ask the finishing service');
   await screen.findByText('It takes this job');
   service.full = true;
   await press('Book it');
   await screen.findByText('It cannot take this job');
-  expect(now().quilting.booking).toBeNull();
+  expect(booking()).toBeNull();
 });
 
 test('a quilt that changed since it was booked says both sizes and asks again', async () => {
-  show({
-    quilting: {
-      ...plan.quilting,
-      booking: {
-        number: 'LA-7',
-        width: 40,
-        height: 50,
-        price: 80,
-        starts: '2026-12-09',
-        ready: '2026-12-16',
-      },
-    },
+  const { store } = show();
+  act(() => {
+    store.dispatch(
+      entriesHeard([
+        { id: 'booked-before', quilt: 'q', at: '2026-11-20T09:00:00Z', kind: 'booked', body: BOOKED },
+      ]),
+    );
   });
   expect(screen.getByTestId('booking').textContent).toMatch(/It was booked as 40 × 50″ and comes to/);
   await press('Ask again');

@@ -1,7 +1,8 @@
 import { startPlan } from '@lattice/core';
 import type { StoredQuilt } from '../src/app/api.ts';
 import { createStore } from '../src/app/store.ts';
-import { findDraft, keepDraft } from '../src/quilt/draft.ts';
+import type { PlanItem } from '../src/outbox/items.ts';
+import { inMemory, type Keeping } from '../src/outbox/keeping.ts';
 import { planChanged, undo } from '../src/quilt/planSlice.ts';
 import { keepMine, openQuilt, takeTheirs } from '../src/quilt/saving.ts';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
@@ -35,6 +36,18 @@ class FakeServer {
 }
 let server: FakeServer;
 let store: ReturnType<typeof createStore>;
+/** What the browser keeps, whichever tab is open. */
+let keeping: Keeping;
+/** Tabs that are open. */
+let open: Set<string>;
+const newTab = (tab: string) => {
+  open.add(tab);
+  return createStore({ tab, keeping, openTabs: async () => open });
+};
+const drafts = async () => (await keeping.items()).filter((item): item is PlanItem => item.kind === 'plan');
+/** A draft that a tab left when it was closed. */
+const left = (revision: number, draft: typeof plan, tab = 'closed') =>
+  keeping.putItem({ kind: 'plan', id: `plan-q-${tab}`, quilt: 'q', tab, order: 1, revision, plan: draft });
 const state = () => store.getState().saving;
 const until = async (what: () => boolean) => {
   for (let i = 0; i < 400 && !what(); i++) await jest.advanceTimersByTimeAsync(50);
@@ -44,10 +57,11 @@ const title = (text: string) => store.dispatch(planChanged({ ...plan, title: tex
 
 beforeEach(async () => {
   jest.useFakeTimers();
-  localStorage.clear();
+  keeping = inMemory();
+  open = new Set();
   server = new FakeServer();
   answerWith((request) => server.fetch(request));
-  store = createStore();
+  store = newTab('a');
   await store.dispatch(openQuilt('q'));
 });
 afterEach(() => jest.useRealTimers());
@@ -55,10 +69,12 @@ afterEach(() => jest.useRealTimers());
 describe('autosave', () => {
   test('a change is kept in the browser at once, sent after a pause, then dropped from the browser', async () => {
     title('Changed');
-    expect(findDraft('q')).toMatchObject({ revision: 1, plan: { title: 'Changed' } });
+    await jest.advanceTimersByTimeAsync(1);
+    expect(await drafts()).toMatchObject([{ revision: 1, plan: { title: 'Changed' } }]);
+    expect(server.puts).toBe(0);
     await until(() => state().state === 'saved');
     expect(server.quilt).toMatchObject({ revision: 2, plan: { title: 'Changed' } });
-    expect(findDraft('q')).toBeNull();
+    expect(await drafts()).toEqual([]);
   });
   test('many changes in a row are one write; undo is saved too', async () => {
     for (const t of ['a', 'b', 'c']) title(t);
@@ -73,7 +89,7 @@ describe('autosave', () => {
     title('Offline');
     await until(() => state().state === 'offline');
     expect(state().message).toContain('cannot be reached');
-    expect(findDraft('q')?.plan.title).toBe('Offline');
+    expect((await drafts()).map((d) => d.plan.title)).toEqual(['Offline']);
     server.down = false;
     await until(() => state().state === 'saved');
     expect(server.quilt.plan.title).toBe('Offline');
@@ -115,24 +131,81 @@ describe('changed elsewhere', () => {
 
 describe('a draft from an earlier visit', () => {
   test('is taken up and saved when nobody changed the quilt since', async () => {
-    keepDraft('q', { revision: 1, plan: { ...plan, title: 'Draft' } });
+    await left(1, { ...plan, title: 'Draft' });
     await store.dispatch(openQuilt('q'));
     expect(store.getState().plan.present!.title).toBe('Draft');
     await until(() => state().state === 'saved');
     expect(server.quilt.plan.title).toBe('Draft');
   });
   test('asks when somebody did', async () => {
-    keepDraft('q', { revision: 1, plan: { ...plan, title: 'Draft' } });
+    await left(1, { ...plan, title: 'Draft' });
     server.quilt = { ...server.quilt, revision: 3, plan: { ...plan, title: 'Newer' } };
     await store.dispatch(openQuilt('q'));
     await until(() => state().state === 'stale');
     expect(state().theirs?.plan.title).toBe('Newer');
   });
-  test('that cannot be read is passed over', async () => {
-    localStorage.setItem('lattice-draft-q', '{"revision":1,"plan":{"schemaVersion":1}}');
+  test('of a tab that is still open is that tab’s own', async () => {
+    open.add('b');
+    await left(1, { ...plan, title: 'Being drawn' }, 'b');
     await store.dispatch(openQuilt('q'));
+    await jest.advanceTimersByTimeAsync(3000);
     expect(store.getState().plan.present!.title).toBe(plan.title);
+    expect(server.puts).toBe(0);
+    expect((await drafts()).map((d) => d.plan.title)).toEqual(['Being drawn']);
   });
+  test('is sent even when its quilt is not opened again, unless the quilt was changed meanwhile', async () => {
+    await left(1, { ...plan, title: 'Draft' });
+    await newTab('c').around.outbox.send();
+    expect(server.quilt.plan.title).toBe('Draft');
+    expect(await drafts()).toEqual([]);
+    await left(1, { ...plan, title: 'Too late' });
+    await newTab('d').around.outbox.send();
+    expect(server.quilt.plan.title).toBe('Draft');
+    // It waits for whoever opens the quilt.
+    expect((await drafts()).map((d) => d.plan.title)).toEqual(['Too late']);
+  });
+});
+
+describe('two tabs', () => {
+  test('a draft that is stale in one outlives whatever the other saves', async () => {
+    const other = newTab('b');
+    await other.dispatch(openQuilt('q'));
+    other.dispatch(planChanged({ ...plan, title: 'B' }));
+    await until(() => other.getState().saving.state === 'saved');
+    title('A');
+    await until(() => state().state === 'stale');
+    other.dispatch(planChanged({ ...plan, title: 'B again' }));
+    await until(() => other.getState().saving.state === 'saved');
+    expect(server.quilt.plan.title).toBe('B again');
+    expect((await drafts()).map((d) => d.plan.title)).toEqual(['A']);
+    // Closed without choosing, it is offered when the quilt is opened again.
+    open.delete('a');
+    const later = newTab('e');
+    await later.dispatch(openQuilt('q'));
+    expect(later.getState().plan.present!.title).toBe('A');
+    await until(() => later.getState().saving.state === 'stale');
+    expect(later.getState().saving.theirs!.plan.title).toBe('B again');
+  });
+});
+
+test('undo is still there after the tab was closed and the quilt opened again', async () => {
+  title('One');
+  title('Two');
+  await until(() => state().state === 'saved');
+  await jest.advanceTimersByTimeAsync(1000);
+  open.delete('a');
+  const later = newTab('b');
+  await later.dispatch(openQuilt('q'));
+  expect(later.getState().plan.past).toHaveLength(2);
+  later.dispatch(undo());
+  expect(later.getState().plan.present!.title).toBe('One');
+  // Changed elsewhere meanwhile, the steps of another plan are no use.
+  await until(() => later.getState().saving.state === 'saved');
+  server.quilt = { ...server.quilt, revision: 9, plan: { ...plan, title: 'Elsewhere' } };
+  const again = newTab('c');
+  open.delete('b');
+  await again.dispatch(openQuilt('q'));
+  expect(again.getState().plan).toMatchObject({ past: [], present: { title: 'Elsewhere' } });
 });
 
 test('changes of one drag are undone as one', () => {

@@ -11,7 +11,7 @@ import { choose, show as showOf, type } from './support/show.tsx';
 
 const plan: Plan = {
   ...startPlan('sashed-sampler'),
-  borders: [startBorder(2, 'accent'), startBorder(4, 'border')],
+  borders: [startBorder('1', 2, 'accent'), startBorder('2', 4, 'border')],
 };
 
 const show = (what: React.ReactNode, change: Partial<Plan> = {}) => showOf(what, { ...plan, ...change });
@@ -55,7 +55,10 @@ describe('measuring the top', () => {
 describe('a border that repeats', () => {
   test('says how many repeats, and one press sets the spacer', async () => {
     const { now } = show(<RepeatFields index={1} />, {
-      borders: [startBorder(2, 'accent'), { ...startBorder(4, 'border'), corners: 'squares', repeat: 5 }],
+      borders: [
+        startBorder('3', 2, 'accent'),
+        { ...startBorder('4', 4, 'border'), corners: 'squares', repeat: 5 },
+      ],
     });
     // 42 + 4 = 46 and 55 1/2 + 4 = 59 1/2 in fives.
     expect(screen.getByRole('status').textContent).toContain('9.2 repeats across and 11.9 down');

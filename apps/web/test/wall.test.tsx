@@ -34,7 +34,7 @@ const block = (id: string, kind: string): PileBlock => ({
 const plan: Plan = {
   ...startPlan('sashed-sampler'),
   grid: { across: 2, down: 2 },
-  borders: [startBorder(3, 'border')],
+  borders: [startBorder('1', 3, 'border')],
   pile: [block('a', 'x'), block('b', 'x'), block('c', 'y'), block('d', 'z'), block('e', 'z')],
 };
 const layout = layOut(plan);
@@ -156,7 +156,11 @@ describe('a cloth auditioned', () => {
     const other = withTried(plan, { use: { what: 'sash' }, fabric: 'accent', colour: '#c4532f' });
     expect(other.fabricFor.sash).toBe('accent');
     expect(other.fabrics).toHaveLength(plan.fabrics.length);
-    const dyed = withTried(plan, { use: { what: 'border', index: 0 }, fabric: null, colour: '#00aa77' });
+    const dyed = withTried(plan, {
+      use: { what: 'border', border: plan.borders[0]!.id },
+      fabric: null,
+      colour: '#00aa77',
+    });
     expect(dyed.fabrics.at(-1)).toMatchObject({ colour: '#00aa77', usableWidth: 40 });
     expect(dyed.borders[0]!.fabric).toBe(dyed.fabrics.at(-1)!.id);
     expect(dyed.fabricFor).toEqual(plan.fabricFor);

@@ -1,21 +1,21 @@
 /** The whole public face of the core. Everything outside imports from here. */
-export { type Advice } from './advice.ts';
+export { type Advice } from './quilt/advice.ts';
 export { blockChoices, countAt, proposedCut, type BlockChoices, type SizeChoice } from './block/choices.ts';
 export { type Drift, seamDrift, seamsAlong, testStrip, testTarget } from './block/drift.ts';
 export { measureOf, type BlockMeasure } from './block/measure.ts';
-export { judgePile, type Pile } from './block/pile.ts';
+export { judgePile, type Pile } from './pile/pile.ts';
 export { type RowScatter, type RowSpread, simulateRow } from './block/simulate.ts';
 export { type CutTo, type Verdict, VERDICT_NAMES, verdictOn } from './block/verdict.ts';
-export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './border/corners.ts';
+export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/border-corners.ts';
 export { repeatsOf, type SpacerFit, spacerFits, withSpacer } from './border/spacer.ts';
 export { judgeTop, type TopSize, type TopVerdict } from './border/sizes.ts';
-export { buysTheSame, type Change, changesBetween } from './changes.ts';
-export { computeAgain, computeQuilt, type Quilt } from './compute.ts';
-export { type CutShape } from './cutting/cut-shape.ts';
-export { type FabricCut } from './cutting/fabric-cuts.ts';
-export { type CutPiece } from './cutting/pieces.ts';
+export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
+export { computeAgain, computeQuilt, type Quilt } from './quilt/compute.ts';
+export { type Cut, type CutRole, type CutShape } from './cut/cut.ts';
+export { type CutLine } from './cut/line.ts';
+export { allowanceFor, type FabricCut } from './shopping/buy.ts';
 export { type JoinLine } from './cutting/join-lines.ts';
-export { type StripGroup } from './cutting/strips.ts';
+export { type StripGroup } from './strip/strip-plan.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
 export { finishedWidth } from './edge/binding-widths.ts';
@@ -35,7 +35,7 @@ export {
   type PointFold,
   type Side,
   SIDES,
-} from './edge/choices.ts';
+} from './choice/edge.ts';
 export { type Edge, type EdgePoints, planEdge } from './edge/edge.ts';
 export { type Scallops } from './edge/scallops.ts';
 export { scallopTemplates, sheetsOf, type Template } from './edge/template.ts';
@@ -45,7 +45,7 @@ export { type Mitre } from './edge/mitre.ts';
 export { pointAt } from './edge/along.ts';
 export { type EdgeOutline, edgeOutline, edgePath, edgePolygon, type EdgeRun } from './edge/outline.ts';
 export { pointBase, pointHeight } from './edge/prairie-points.ts';
-export { BINDING_SCHOOLS, type BindingSchool, SCHOOL_NAMES } from './edge/schools.ts';
+export { BINDING_SCHOOLS, type BindingSchool, SCHOOL_NAMES } from './choice/binding-schools.ts';
 export { differenceOf, labOf, valueOf } from './colour/colour.ts';
 export { FACE_GROUND, FACE_NAMES, type FaceName, FACES, type Patch } from './face/face.ts';
 export { type Figure, numberOf } from './figure/figure.ts';
@@ -53,8 +53,8 @@ export { readBlocksCsv, type ReadBlocks, writeBlocksCsv } from './format/blocks-
 export { readPlanJson, writePlanJson } from './format/plan-json.ts';
 export { type Backing, type BackingOption } from './layer/backing.ts';
 export { type BattingOption } from './layer/batting.ts';
-export { BACKING_WAYS, type BackingWay, MARKING_NAMES, type Marking, MARKINGS } from './layer/choices.ts';
-export { BATTING_COLOURS, FIBRE_IDS, type FibreId, FIBRES } from './layer/fibres.ts';
+export { BACKING_WAYS, type BackingWay, MARKING_NAMES, type Marking, MARKINGS } from './choice/layers.ts';
+export { BATTING_COLOURS, FIBRE_IDS, type FibreId, FIBRES } from './choice/battings.ts';
 export { backingCloth, type Layers } from './layer/layers.ts';
 export {
   LONG_ARM_PATTERNS,
@@ -66,20 +66,20 @@ export {
 export { SKEW_INCHES } from './layer/made.ts';
 export { type Slab } from './layer/slabs.ts';
 export { type Layout, layOut } from './layout/lay-out.ts';
-export { type GrainMark, grainMark } from './layout/grain.ts';
+export { type GrainMark, grainMark } from './piece/grain.ts';
 export { type Lie, lieOf } from './layout/lie.ts';
-export { middleOf, reachOf } from './layout/outline.ts';
+export { middleOf, nearestSideOf } from './geometry/outline.ts';
 export {
   type Band,
   type BandHandle,
-  rectangle as rectangleOf,
   type FabricUse,
   type Part,
   type Piece,
-  type Point,
   type Role,
-} from './layout/piece.ts';
-export { ROLE_NAMES } from './layout/roles.ts';
+} from './piece/piece.ts';
+export type { Point } from './geometry/point.ts';
+export { rectangle as rectangleOf } from './geometry/shapes.ts';
+export { ROLE_NAMES } from './piece/roles.ts';
 export {
   formatFine,
   formatLength,
@@ -92,11 +92,10 @@ export { type ParsedLength, parseLength } from './length/parse.ts';
 export { limitIn, rulerNearest } from './length/rounding.ts';
 export { near } from './length/tolerance.ts';
 export { convertLength, fromInches, rulerStep, type Unit } from './length/unit.ts';
-export { allowanceFor, fabricById, fabricFor, fabricUses, withFabric } from './plan/fabric-use.ts';
-export { asAnotherQuilt } from './plan/another-top.ts';
+export { borderById, borderIndex, fabricById, fabricFor, fabricUses, withFabric } from './plan/fabric-use.ts';
 export { convertPlan } from './plan/convert.ts';
-export { BORDER_LIMIT, GRID_LIMIT, planProblems, type Problem } from './plan/problems.ts';
-export { type ReadPlan, readPlan } from './plan/read.ts';
+export { BORDER_LIMIT, GRID_LIMIT, planProblems, type Problem } from './soundness/problems.ts';
+export { type ReadPlan, readPlan } from './soundness/read.ts';
 export {
   BLOCK_VALUES,
   type Fabric,
@@ -115,10 +114,10 @@ export { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES } from './cloth/
 export { settingOf, type SettingKind, type SettingOptions, SETTINGS, turnInto } from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type Allowance, type ShopCut, shopCut } from './shopping/shop-cut.ts';
-export { applyFit } from './target/apply.ts';
+export { applyFit } from './finder/apply.ts';
 export { type TargetComparison } from './target/compare.ts';
-export { BEDS, bedOf, type BedId } from './target/beds.ts';
-export { BEST, findFits, type Fit, type Progress } from './target/find.ts';
+export { BEDS, bedOf, type BedId } from './choice/beds.ts';
+export { BEST, findFits, type Fit, type Progress } from './finder/find.ts';
 export {
   type FitRequest,
   fitRequestSchema,
@@ -126,10 +125,10 @@ export {
   START_WEIGHTS,
   startRequest,
   type Weights,
-} from './target/request.ts';
+} from './finder/request.ts';
 export { mattress, startBed, type TargetSize, targetSize } from './target/size.ts';
-export { type Split, splitCounts, splitQuilt } from './target/split.ts';
-export { type Random, randomFrom } from './random.ts';
+export { type Split, splitCounts, splitQuilt } from './finder/split.ts';
+export { type Random, randomFrom } from './random/random.ts';
 export { arrange, type ArrangeProgress } from './wall/arrange.ts';
 export { type Contrast, edgeColours, judgeContrast } from './wall/contrast.ts';
 export { type Clash, type ClashReason, clashesOf, scoreOf, type WallScore } from './wall/costs.ts';
@@ -150,3 +149,7 @@ export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';
 export { type Answer, type AnswerDrawn, type Flag, type Said, type Topic } from './counter/topic.ts';
 export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topics.ts';
+export { type Booking, bookingIn, bookingInOldPlan } from './log/booking.ts';
+export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
+export { type EntryBody } from './log/kinds.ts';
+export { mergeLogs } from './log/merge.ts';

@@ -1,7 +1,7 @@
-import { computeQuilt, type Plan, startBorder } from '../src/index.ts';
+import { computeQuilt, type Plan } from '../src/index.ts';
 import { judgeTop } from '../src/border/sizes.ts';
-import { areaOf } from '../src/layout/outline.ts';
-import { inchPlan } from './support/plans.ts';
+import { areaOf } from '../src/geometry/outline.ts';
+import { borderOf, inchPlan } from './support/plans.ts';
 import { measureTiling } from './support/tiling.ts';
 
 /** A centre of 20 × 30 with one border, 3 wide at the sides and 5 at top and bottom: 26 × 40. */
@@ -11,7 +11,7 @@ const bordered = (corners: Plan['borders'][number]['corners']) =>
       block: { width: 20, height: 30 },
       grid: { across: 1, down: 1 },
       setting: { kind: 'edge-to-edge' },
-      borders: [{ ...startBorder(3, 'border'), ends: 5, corners, cornerFabric: 'accent' }],
+      borders: [{ ...borderOf(3, 'border'), ends: 5, corners, cornerFabric: 'accent' }],
     }),
   );
 const areas = (corners: Plan['borders'][number]['corners']) =>

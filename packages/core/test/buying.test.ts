@@ -3,14 +3,15 @@ import { computeQuilt, shopCut, startPlan } from '../src/index.ts';
 import { costOf } from '../src/shopping/cost.ts';
 import { NO_ALLOWANCE } from '../src/shopping/shop-cut.ts';
 import { startEdge, startLayers } from '../src/plan/start.ts';
-import { planStrips } from '../src/cutting/strips.ts';
-import { planBacking } from '../src/layer/backing.ts';
+import { planStrips } from '../src/strip/strips.ts';
+import { pricedBacking } from './support/backing.ts';
+import { lineOf } from './support/lines.ts';
 import { inchPlan, quiltOf } from './support/plans.ts';
 
 const clothOf = (usable: number) => ({ usable, seam: 1 / 4, unit: 'in' as const });
 const strips = (usable: number, ...needs: [width: number, length: number, count: number][]) =>
   planStrips(
-    needs.map(([width, length, count], i) => ({ key: String(i), name: 'Pieces', width, length, count })),
+    needs.map(([width, length, count]) => lineOf({ name: 'Pieces', width, length, count })),
     clothOf(usable),
   ).groups;
 
@@ -93,8 +94,8 @@ describe('strips', () => {
 
   test('a piece wider than the fabric is named, not hidden', () => {
     expect(
-      planStrips([{ key: 'a', name: 'Squares', width: 42, length: 42, count: 1 }], clothOf(40)),
-    ).toMatchObject({ groups: [], tooWide: [{ need: { name: 'Squares' }, measure: 'width' }] });
+      planStrips([lineOf({ name: 'Squares', width: 42, length: 42, count: 1 })], clothOf(40)),
+    ).toMatchObject({ groups: [], tooWide: [{ wanted: { name: 'Squares' }, measure: 'width' }] });
   });
 
   test('first-fit never takes more than double the least possible, nor less than the area', () => {
@@ -123,7 +124,7 @@ describe('strips', () => {
       fc.property(sizes, (list) => {
         // Only the groups laid along the strip are compared; the rest were laid across it as the cheaper way.
         const groups = planStrips(
-          list.map(([length, count]) => ({ key: 'p', name: 'p', width: 1, length, count })),
+          list.map(([length, count]) => lineOf({ width: 1, length, count })),
           clothOf(40),
         ).groups.filter((g) => g.width === 1);
         const packed = groups.reduce((sum, g) => sum + g.strips.value, 0);
@@ -166,7 +167,7 @@ describe('binding', () => {
 });
 
 const plainBacking = (size: { width: number; height: number }, overhang: number, usable: number) =>
-  planBacking(size, {
+  pricedBacking(size, {
     overhang,
     cloth: { usable, price: null, allowance: NO_ALLOWANCE, upright: false },
     unit: 'in',

@@ -1,19 +1,14 @@
 import { cutShapeOf } from '../src/cutting/cut-shape.ts';
-import { planStrips, type StripNeed } from '../src/cutting/strips.ts';
-import { inchPlan, quiltOf } from './support/plans.ts';
-import { startBorder } from '../src/index.ts';
-import type { Point } from '../src/layout/piece.ts';
+import type { CutLine } from '../src/cut/line.ts';
+import { planStrips } from '../src/strip/strips.ts';
+import { lineOf, type Rectangles } from './support/lines.ts';
+import { borderOf, inchPlan, quiltOf } from './support/plans.ts';
+import type { Point } from '../src/geometry/point.ts';
 
 const points = (...xy: [number, number][]): Point[] => xy.map(([x, y]) => ({ x, y }));
 const cloth = { usable: 40, seam: 1 / 4, unit: 'in' as const };
-const need = (length: number, count: number, more: Partial<StripNeed> = {}): StripNeed => ({
-  key: `${length}`,
-  name: `Pieces of ${length}`,
-  width: 2,
-  length,
-  count,
-  ...more,
-});
+const need = (length: number, count: number, more: Partial<Rectangles> = {}): CutLine =>
+  lineOf({ width: 2, length, count, ...more });
 
 describe('what a drawn piece is cut as', () => {
   const cut = (outline: Point[], grain: 'square-to-edge' | 'diagonal' = 'square-to-edge', seam = 1 / 4) =>
@@ -82,7 +77,7 @@ describe('strips by hand', () => {
     });
   });
   test('where remnants do not hold all that is left, the rest is cut fresh', () => {
-    const strips = (...needs: StripNeed[]) => planStrips(needs, cloth).groups[0]!.strips.value;
+    const strips = (...needs: CutLine[]) => planStrips(needs, cloth).groups[0]!.strips.value;
     expect(strips(need(21, 4), need(18, 5))).toBe(5);
     expect(strips(need(21, 4), need(9, 10))).toBe(5);
     expect(strips(need(21, 4), need(9, 8))).toBe(4);
@@ -90,7 +85,7 @@ describe('strips by hand', () => {
   });
   // Rule CU-1: a diagonal join takes a strip's width of length, a straight one two seams.
   test('a strip wider than half its cloth is joined straight; of just half on the diagonal', () => {
-    const joined = (width: number, more: Partial<StripNeed> = {}) =>
+    const joined = (width: number, more: Partial<Rectangles> = {}) =>
       planStrips([need(50, 1, { width, ...more })], cloth).groups[0]!;
     expect([joined(20).strips.value, joined(20).yields[0]!.straight]).toEqual([2, false]);
     expect([joined(20.5).strips.value, joined(20.5).yields[0]!.straight]).toEqual([2, true]);
@@ -107,20 +102,17 @@ describe('strips by hand', () => {
   });
   // Rule CU-3: a print that stands up is not turned to save cloth.
   test('of 49 pieces of 2 × 10 1/2 the length lies where the print wants it, whatever that takes', () => {
-    const widths = (oneWay: StripNeed['oneWay']) =>
-      planStrips([need(10.5, 49, { oneWay: oneWay ?? null })], cloth).groups.map((g) => [
-        g.width,
-        g.strips.value,
-      ]);
+    const widths = (oneWay: CutLine['oneWay']) =>
+      planStrips([need(10.5, 49, { oneWay })], cloth).groups.map((g) => [g.width, g.strips.value]);
     expect(widths(null)).toEqual([[10.5, 3]]);
     expect(widths('across')).toEqual([[2, 17]]);
     expect(widths('along')).toEqual([[10.5, 3]]);
   });
   // Rule BO-3: at least as long as the longest strip, side by side across the width.
   test('along the selvage, as many side by side as the width holds', () => {
-    const along = (...needs: StripNeed[]) => planStrips(needs, cloth).lengthwise!.length;
+    const along = (...needs: CutLine[]) => planStrips(needs, cloth).lengthwise!.length;
     const border = (length: number, width: number, count = 2) =>
-      need(length, count, { width, lengthwise: true });
+      need(length, count, { width, grain: 'lengthwise' });
     expect(along(border(90, 6), border(80, 6))).toMatchObject({
       value: 90,
       working: ['4 strips side by side across 40, the longest 90'],
@@ -152,7 +144,7 @@ describe('joins as they are drawn', () => {
         3,
         4,
         { kind: 'edge-to-edge' },
-        { fabrics: plan.fabrics, borders: [{ ...startBorder(4, 'border'), joins }] },
+        { fabrics: plan.fabrics, borders: [{ ...borderOf(4, 'border'), joins }] },
       );
       const yields = fabrics
         .flatMap((f) => f.strips)
@@ -173,7 +165,7 @@ describe('joins as they are drawn', () => {
         ]);
         expect(Math.abs(to[along] - from[along])).toBeCloseTo(joins === 'straight' ? 0 : 4, 9);
         const cut = pieces.find((p) => p.parts.includes(part))!;
-        const at = yields.filter((y) => y.key === cut.key).flatMap((y) => y.joins.flat());
+        const at = yields.filter((y) => y.line === cut.id).flatMap((y) => y.joins.flat());
         const middle = (from[along] + to[along]) / 2 - start + 1 / 4;
         expect(at.some((join) => Math.abs(join - middle) < 1e-6)).toBe(true);
       }

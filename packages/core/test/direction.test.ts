@@ -1,5 +1,6 @@
 import { computeQuilt, type Plan } from '../src/index.ts';
-import { planStrips } from '../src/cutting/strips.ts';
+import { lineOf } from './support/lines.ts';
+import { planStrips } from '../src/strip/strips.ts';
 import { inchPlan, quiltOf, type SomeSetting, wholeSetting } from './support/plans.ts';
 
 const base = inchPlan({});
@@ -122,6 +123,7 @@ describe('a cloth with a direction', () => {
 });
 
 const borderOf = (): Plan['borders'][number] => ({
+  id: '1',
   sides: 4,
   ends: 4,
   corners: 'sides-first',
@@ -137,24 +139,23 @@ describe('what is never joined', () => {
   test('a plain block longer than the cloth is wide is cut along the selvage; wider both ways it is refused', () => {
     const cloth = { usable: 40, seam: 0.25, unit: 'in' as const };
     const need = {
-      key: 'p',
       name: 'Plain blocks',
       width: 30.5,
       length: 45.5,
       count: 3,
       joins: 'never' as const,
     };
-    expect(planStrips([need], cloth)).toMatchObject({
+    expect(planStrips([lineOf(need)], cloth)).toMatchObject({
       groups: [],
       lengthwise: { length: { value: 3 * 45.5 } },
       tooWide: [],
     });
-    expect(planStrips([{ ...need, width: 41 }], cloth)).toMatchObject({
+    expect(planStrips([lineOf({ ...need, width: 41 })], cloth)).toMatchObject({
       groups: [],
       lengthwise: null,
       tooWide: [{ measure: 'width' }],
     });
-    expect(planStrips([{ ...need, oneWay: 'across' }], cloth)).toMatchObject({
+    expect(planStrips([lineOf({ ...need, oneWay: 'across' })], cloth)).toMatchObject({
       tooWide: [{ measure: 'length' }],
     });
     const quilt = computeQuilt({

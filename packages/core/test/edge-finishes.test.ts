@@ -25,8 +25,8 @@ import { bindingLength } from '../src/edge/schools.ts';
 import { pointColours } from '../src/edge/point-colours.ts';
 import { planPointStrip } from '../src/edge/point-strip.ts';
 import { planPrairiePoints } from '../src/edge/prairie-points.ts';
-import { areaOf } from '../src/layout/outline.ts';
-import { randomFrom } from '../src/random.ts';
+import { areaOf } from '../src/geometry/outline.ts';
+import { randomFrom } from '../src/random/random.ts';
 import { inchPlan } from './support/plans.ts';
 import { measureTiling, sharedArea } from './support/tiling.ts';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { edgeOutline, edgePath, edgePolygon, pointAt, SIDES } from '../src/index.ts';
-import { areaOf, lengthRound } from '../src/layout/outline.ts';
+import { areaOf, lengthRound } from '../src/geometry/outline.ts';
 import { lengthAround } from '../src/edge/around.ts';
 import { alongBottom, bottomSpan, sideAt } from '../src/edge/along.ts';
 import type { EdgeForm } from '../src/edge/outline.ts';

@@ -60,7 +60,6 @@ const anyEdgedPlan: fc.Arbitrary<Plan> = fc
       by: fc.constantFrom('home' as const, 'long-arm' as const),
       marking: fc.constantFrom(...MARKINGS),
       spacing: eighths(1, 10),
-      booking: fc.constant(null),
     }),
     edge: fc.record({
       shape: fc.constantFrom(...EDGE_SHAPES),

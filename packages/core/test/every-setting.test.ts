@@ -1,5 +1,5 @@
 import { layOut, SETTINGS, type SettingField, settingOf, type SettingOptions } from '../src/index.ts';
-import { areaOf } from '../src/layout/outline.ts';
+import { areaOf } from '../src/geometry/outline.ts';
 import { inchPlan, quiltOf } from './support/plans.ts';
 
 /** Every value of a choice; a length at its start, a float also at none. */

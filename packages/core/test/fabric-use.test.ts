@@ -1,15 +1,8 @@
-import {
-  type FabricUse,
-  fabricFor,
-  fabricUses,
-  planProblems,
-  startBorder,
-  withFabric,
-} from '../src/index.ts';
+import { type FabricUse, fabricFor, fabricUses, planProblems, withFabric } from '../src/index.ts';
 import { fabricUsePath } from '../src/plan/fabric-use.ts';
-import { inchPlan, quiltOf } from './support/plans.ts';
+import { borderOf, inchPlan, quiltOf } from './support/plans.ts';
 
-const plan = inchPlan({ borders: [startBorder(2, 'border'), startBorder(4, 'accent')] });
+const plan = inchPlan({ borders: [borderOf(2, 'border'), borderOf(4, 'accent')] });
 const at = (path: readonly (string | number)[], value: unknown): unknown =>
   path.reduce<unknown>((v, key) => (v as Record<string, unknown>)[key], value);
 
@@ -19,7 +12,7 @@ describe('every job a fabric is chosen for', () => {
     (_, use) => {
       const changed = withFabric(plan, use, 'back');
       expect(fabricFor(changed, use)).toBe('back');
-      expect(at(fabricUsePath(use), changed)).toBe('back');
+      expect(at(fabricUsePath(plan, use), changed)).toBe('back');
       // Nothing else changes.
       for (const other of fabricUses(plan))
         if (other !== use && JSON.stringify(other) !== JSON.stringify(use))
@@ -27,7 +20,7 @@ describe('every job a fabric is chosen for', () => {
       const wrong = withFabric(plan, use, 'nowhere');
       expect(planProblems(wrong)).toEqual([
         {
-          path: fabricUsePath(use),
+          path: fabricUsePath(plan, use),
           message: expect.stringContaining('No fabric in this plan has the id “nowhere”'),
         },
       ]);
@@ -59,7 +52,7 @@ describe('what is bought follows the choice', () => {
       3,
       4,
       { kind: 'edge-to-edge' },
-      { borders: [{ ...startBorder(3, 'border'), corners: 'squares', cornerFabric: 'accent' }] },
+      { borders: [{ ...borderOf(3, 'border'), corners: 'squares', cornerFabric: 'accent' }] },
     );
     expect(quilt.pieces.find((p) => p.role === 'border-corner')).toMatchObject({
       fabric: 'accent',

@@ -13,8 +13,8 @@ import {
   startRequest,
   targetSize,
 } from '../src/index.ts';
-import { clothFor } from '../src/target/cloth.ts';
-import { splitBorders } from '../src/target/find.ts';
+import { clothFor } from '../src/finder/cloth.ts';
+import { splitBorders } from '../src/finder/find.ts';
 import { bruteFits } from './support/brute-fits.ts';
 import { inchPlan } from './support/plans.ts';
 
@@ -28,6 +28,12 @@ const run = (plan: Plan, request: FitRequest): { best: readonly Fit[]; steps: nu
 };
 const block12 = inchPlan({});
 const queen = startRequest(block12, { width: 90, height: 100 });
+
+/** Ids for borders a design adds, one after another. */
+const newIds = () => {
+  let next = 0;
+  return () => `new-${++next}`;
+};
 
 describe('the search', () => {
   const scores = (fits: readonly Fit[]) => fits.map((f) => Math.round(f.score * 1e6));
@@ -153,10 +159,17 @@ describe('the search', () => {
     });
     expect(best.length).toBeGreaterThan(0);
     for (const fit of best)
-      expect(clothFor(applyFit(block12, fit, queen.target), 'sash')).toBeLessThanOrEqual(yards + 1e-6);
+      expect(clothFor(applyFit(block12, fit, queen.target, newIds()), 'sash')).toBeLessThanOrEqual(
+        yards + 1e-6,
+      );
     expect(
       clothFor(
-        applyFit(block12, run(block12, { ...queen, kinds: ['sashed'], blocks: 30 }).best[0]!, queen.target),
+        applyFit(
+          block12,
+          run(block12, { ...queen, kinds: ['sashed'], blocks: 30 }).best[0]!,
+          queen.target,
+          newIds(),
+        ),
         'sash',
       ),
     ).toBeGreaterThan(yards);
@@ -167,7 +180,7 @@ describe('the search', () => {
     expect(best).toHaveLength(20);
     expect(steps).toBeGreaterThanOrEqual(1);
     best.forEach((fit, i) => {
-      const plan = applyFit(block12, fit, queen.target);
+      const plan = applyFit(block12, fit, queen.target, newIds());
       expect(planProblems(plan)).toEqual([]);
       const { finished } = layOut(plan);
       expect(finished.width.value).toBeCloseTo(fit.finished.width, 9);
@@ -222,13 +235,13 @@ describe('the search', () => {
     const { width, height } = targetSize(bed.target!, 'in');
     const size = { width: width.value, height: height.value };
     const [fit] = run(bed, startRequest(bed, size)).best;
-    expect(applyFit(bed, fit!, size)).toMatchObject({ target: bed.target, measured: [] });
-    expect(applyFit(bed, fit!, { width: 60, height: 70 }).target).toEqual({
+    expect(applyFit(bed, fit!, size, newIds())).toMatchObject({ target: bed.target, measured: [] });
+    expect(applyFit(bed, fit!, { width: 60, height: 70 }, newIds()).target).toEqual({
       of: 'size',
       width: 60,
       height: 70,
     });
-    expect(applyFit(bed, fit!, null).target).toEqual(bed.target);
+    expect(applyFit(bed, fit!, null, newIds()).target).toEqual(bed.target);
   });
 
   test('a request is checked: no kind, a negative width, too many borders, no aim at all', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { computeQuilt, startBorder } from '../src/index.ts';
-import { cutRun, runLength, stripsFor } from '../src/cutting/joins.ts';
-import { inchPlan, quiltOf } from './support/plans.ts';
+import { computeQuilt } from '../src/index.ts';
+import { cutRun, runLength, stripsFor } from '../src/strip/joins.ts';
+import { borderOf, inchPlan, quiltOf } from './support/plans.ts';
 
 const run = (strips: number, usable = 40, loss = 3) => ({ strips, usable, loss });
 /** Middles of the joins along a run, by walking it strip by strip. */
@@ -109,7 +109,7 @@ describe('on the quilt', () => {
       3,
       4,
       { kind: 'sashed', sash: 1.5 },
-      { fabrics: usable(width), borders: [{ ...startBorder(4, 'border'), ...change }] },
+      { fabrics: usable(width), borders: [{ ...borderOf(4, 'border'), ...change }] },
     );
 
   test('joins are drawn on their strips, away from the middle and the corners', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { computeQuilt, type Plan, type Quilt, rectangleOf } from '../src/index.ts';
-import { type BackingOption, planBacking } from '../src/layer/backing.ts';
+import { type BackingOption } from '../src/layer/backing.ts';
+import { pricedBacking } from './support/backing.ts';
 import { planBatting } from '../src/layer/batting.ts';
 import { lightAndDark } from '../src/layer/batting-advice.ts';
 import { judgeMade } from '../src/layer/made.ts';
@@ -34,7 +35,7 @@ function expectTiled(option: BackingOption, width: number, height: number): void
 describe('backing', () => {
   // Rule BK-1: 75 × 84 with 4": at 40" usable three horizontal panels (249") or a smaller overhang.
   test('75 × 84 at 40": three panels, or a smaller overhang, or a stripe, each said', () => {
-    const { options, remarks } = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE });
+    const { options, remarks } = pricedBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE });
     expect(options[0]).toMatchObject({ way: 'horizontal', panels: 3, fabric: { value: 249 } });
     expect(remarks).toContainEqual(
       'With 2″ of overhang, enough for quilting at home, 2 panels with vertical seams would do: 176″, 73″ less.',
@@ -49,18 +50,18 @@ describe('backing', () => {
   });
   // Common practice: wide backs give about 104" usable: no seam.
   test('a wide back has no seam and lies whichever way takes less of it', () => {
-    const { options } = planBacking({ width: 75, height: 84 }, { ...PLAIN, wide: cloth(104) });
+    const { options } = pricedBacking({ width: 75, height: 84 }, { ...PLAIN, wide: cloth(104) });
     expect(options.find((o) => o.way === 'wide')).toMatchObject({
       seams: 'none',
       panels: 1,
       fabric: { value: 83 },
     });
-    expect(planBacking({ width: 100, height: 110 }, { ...PLAIN, wide: cloth(104) }).remarks).toContainEqual(
+    expect(pricedBacking({ width: 100, height: 110 }, { ...PLAIN, wide: cloth(104) }).remarks).toContainEqual(
       expect.stringMatching(/Not even the wide cloth/),
     );
   });
   test('priced, the cheapest comes first and says so', () => {
-    const { options, because } = planBacking(
+    const { options, because } = pricedBacking(
       { width: 75, height: 84 },
       { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 20) },
     );
@@ -70,7 +71,7 @@ describe('backing', () => {
     expect(because).toBe('It costs least: 46.67, and the next 84.00.');
   });
   test('a print that runs one way only takes upright seams', () => {
-    const { options } = planBacking(
+    const { options } = pricedBacking(
       { width: 75, height: 84 },
       { ...PLAIN, cloth: cloth(40, null, true), wide: cloth(104, null, true), stripe: STRIPE },
     );
@@ -80,7 +81,7 @@ describe('backing', () => {
   });
   test('a stripe of leftover blocks: as many as there are, cloth between; or the reason there is none', () => {
     const blocks = (left: number, width: number) =>
-      planBacking(
+      pricedBacking(
         { width: 75, height: 84 },
         { ...PLAIN, stripe: { ...STRIPE, blocks: { left, width, height: width } } },
       );
@@ -101,7 +102,7 @@ describe('backing', () => {
         fc.boolean(),
         fc.integer({ min: 0, max: 12 }),
         (width, height, usable, ofBlocks, left) => {
-          const { options } = planBacking(
+          const { options } = pricedBacking(
             { width, height },
             {
               ...PLAIN,
@@ -144,7 +145,7 @@ test('backing and made verdicts come out alike in centimetres', () => {
       fc.integer({ min: 36, max: 60 }),
       (width, height, usable) => {
         const at = (k: number, unit: 'in' | 'cm') =>
-          planBacking(
+          pricedBacking(
             { width: width * k, height: height * k },
             { overhang: 4 * k, cloth: cloth(usable * k), unit, seam: 0.5 * k },
           ).options.map((o) => [o.seams, o.panels, Math.round((1e6 * o.fabric.value) / k)]);
@@ -251,6 +252,7 @@ describe('batting', () => {
           batting: { ...plan.batting, colour: batting },
           borders: [
             {
+              id: '1',
               sides: 8,
               ends: 8,
               corners: 'sides-first',
@@ -366,7 +368,7 @@ describe('backing, ways held against one another', () => {
   const quilt = { width: 75, height: 84 };
   test('where every price is known the cheapest comes first, whatever takes least cloth', () => {
     // 249" of 40" is 7 yd at 12 = 84; 83" of 104" is less cloth, and 2 1/3 yd at 60 = 140.
-    const { options, because, remarks } = planBacking(quilt, {
+    const { options, because, remarks } = pricedBacking(quilt, {
       ...PLAIN,
       cloth: cloth(40, 12),
       wide: cloth(104, 60),
@@ -381,7 +383,7 @@ describe('backing, ways held against one another', () => {
     expect(stripe.cost!.value).toBeLessThan(84);
     // Dearer cloth for the stripe: then nothing is saved, and nothing said.
     expect(
-      planBacking(quilt, {
+      pricedBacking(quilt, {
         ...PLAIN,
         cloth: cloth(40, 12),
         stripe: { ...STRIPE, price: 500 },
@@ -389,32 +391,32 @@ describe('backing, ways held against one another', () => {
     ).not.toContain('costs');
   });
   test('one price unknown, it is by the cloth', () => {
-    expect(planBacking(quilt, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104) }).options[0]!.way).toBe(
+    expect(pricedBacking(quilt, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104) }).options[0]!.way).toBe(
       'wide',
     );
   });
   test('hardly less is said so; a square quilt hears of a smaller overhang once', () => {
     // 79 1/2 round 71 1/2: two widths of 40 less a seam are 79; with 3 3/4" of overhang they do.
-    const { remarks } = planBacking({ width: 71.5, height: 71.5 }, PLAIN);
+    const { remarks } = pricedBacking({ width: 71.5, height: 71.5 }, PLAIN);
     expect(remarks.filter((r) => r.includes('of overhang'))).toHaveLength(1);
-    const wide = planBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.2) });
+    const wide = pricedBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.2) });
     expect(wide.because).toBe('Least cloth: less than 1 % less cloth than the next.');
   });
   test('a stripe has its least width, so that it looks meant; of blocks, what lies between is cut from strips', () => {
     // 80 to cover with two of 40: two seams of a half each take 2, so 2 is wanting: 3 is cut.
-    const narrow = planBacking({ width: 72, height: 84 }, { ...PLAIN, stripe: STRIPE }).options.find(
+    const narrow = pricedBacking({ width: 72, height: 84 }, { ...PLAIN, stripe: STRIPE }).options.find(
       (o) => o.way === 'stripe' && o.seams === 'vertical',
     )!.stripe!;
     expect(narrow.cut).toMatchObject({ value: 3 });
     expect(narrow.cut.working[1]).toBe('At least 3, so that it looks meant: 3');
     // 92 long in joined strips of 40, each join two seams: three strips of 3.
     expect(narrow.fabric.value).toBe(9);
-    const wanted = planBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE }).options.find(
+    const wanted = pricedBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE }).options.find(
       (o) => o.way === 'stripe' && o.seams === 'vertical',
     )!.stripe!;
     expect(wanted.cut.working[1]).toBe('next 1/8 up: 5');
     // Five blocks of 6 in 92 leave 62, in six pieces of 10 1/3 and two seams of a quarter: three to a strip of 40, two strips of 6 1/2.
-    const blocks = planBacking(
+    const blocks = pricedBacking(
       { width: 75, height: 84 },
       { ...PLAIN, stripe: { ...STRIPE, blocks: { left: 5, width: 6, height: 6 } } },
     ).options.find((o) => o.way === 'stripe' && o.seams === 'vertical')!.stripe!;
@@ -426,7 +428,9 @@ describe('backing, ways held against one another', () => {
   // Geometry: three panels of 40 with half-inch seams span 118; what is over is trimmed off the outer two alike.
   test('where panels and a stripe lie, seam by seam', () => {
     const lies = (option: BackingOption) => option.slabs.map((s) => [s.what, s.x, s.width]);
-    const three = planBacking({ width: 92, height: 150 }, PLAIN).options.find((o) => o.seams === 'vertical')!;
+    const three = pricedBacking({ width: 92, height: 150 }, PLAIN).options.find(
+      (o) => o.seams === 'vertical',
+    )!;
     expect(lies(three)).toEqual([
       ['panel', 0, 30.5],
       ['panel', 30.5, 39],
@@ -434,7 +438,7 @@ describe('backing, ways held against one another', () => {
     ]);
     expect(three.fabric.working[0]).toBe('3 panels × 40 less 2 seams × 2 × 1/2 span 118, enough for 100');
     // 125 to cover with three of 40: beside the stripe two seams of half an inch each, between the others one: 3 lost, 8 to make up.
-    const striped = planBacking({ width: 117, height: 150 }, { ...PLAIN, stripe: STRIPE }).options.find(
+    const striped = pricedBacking({ width: 117, height: 150 }, { ...PLAIN, stripe: STRIPE }).options.find(
       (o) => o.way === 'stripe' && o.seams === 'vertical',
     )!;
     expect(striped.stripe).toMatchObject({ cut: { value: 8 }, finished: 7 });
@@ -445,7 +449,7 @@ describe('backing, ways held against one another', () => {
       ['stripe', 39.5, 7],
     ]);
     // Two blocks of 6 along 168 leave 156: three pieces of 52, and two seams of a quarter: joined, four strips of 40 less three joins reach 158 1/2.
-    const blocks = planBacking(
+    const blocks = pricedBacking(
       { width: 75, height: 160 },
       { ...PLAIN, stripe: { ...STRIPE, blocks: { left: 2, width: 6, height: 6 } } },
     ).options.find((o) => o.stripe?.blocks === 2 && o.seams === 'vertical')!;
@@ -453,18 +457,18 @@ describe('backing, ways held against one another', () => {
     expect(blocks.stripe!.fabric.working[1]).toBe('4 strips × 6 1/2 = 26');
   });
   test('one width that would do with a smaller overhang; a single way; a hundredth less', () => {
-    expect(planBacking({ width: 35, height: 60 }, PLAIN).remarks).toEqual([
+    expect(pricedBacking({ width: 35, height: 60 }, PLAIN).remarks).toEqual([
       'With 2 1/2″ of overhang, enough for quilting at home, one width would do: 65″, 21″ less.',
     ]);
-    expect(planBacking({ width: 30, height: 30 }, { ...PLAIN, overhang: 2 })).toMatchObject({
+    expect(pricedBacking({ width: 30, height: 30 }, { ...PLAIN, overhang: 2 })).toMatchObject({
       options: [{ way: 'vertical', seams: 'none', slabs: [{ width: 34 }] }],
       because: 'The only way there is.',
     });
-    expect(planBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.4) }).because).toBe(
+    expect(pricedBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.4) }).because).toBe(
       'Least cloth: 1 % less cloth than the next.',
     );
     expect(
-      planBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 36) })
+      pricedBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 36) })
         .because,
     ).toBe('Least cloth: 13 % less cloth than the next.');
   });

@@ -5,13 +5,12 @@ import {
   judgeTop,
   type Measured,
   type Plan,
-  startBorder,
 } from '../src/index.ts';
-import { cutSize, inchPlan } from './support/plans.ts';
+import { borderOf, lineFor, cutSize, inchPlan } from './support/plans.ts';
 
 const plan = inchPlan({
   grid: { across: 3, down: 4 },
-  borders: [startBorder(2.5, 'border'), startBorder(4, 'accent')],
+  borders: [borderOf(2.5, 'border'), borderOf(4, 'accent')],
 });
 const three = (first: number, middle = first, last = first): [number, number, number] => [
   first,
@@ -59,9 +58,7 @@ describe('a measured centre', () => {
     ]);
   });
   test('the length carries its working from the tape', () => {
-    const cut = withMeasured([measured(0, 42.25, 55.625)]).pieces.find((p) =>
-      p.parts.includes('border-0-side'),
-    )!.cut;
+    const { cut } = lineFor(withMeasured([measured(0, 42.25, 55.625)]), 'border-0-side');
     expect(cut).toMatchObject({
       length: {
         working: [
@@ -142,7 +139,7 @@ describe('borders cut by a measured top', () => {
   const cutBy = (corners: Plan['borders'][number]['corners'], sides: number, ends: number) => {
     const quilt = computeQuilt({
       ...plan,
-      borders: [{ ...startBorder(sides, 'border'), ends, corners }],
+      borders: [{ ...borderOf(sides, 'border'), ends, corners }],
       measured: [measured(0, 40.5, 50.5)],
     });
     return [cutSize(quilt, 'border-0-side')[1], cutSize(quilt, 'border-0-end')[1]];
@@ -177,7 +174,7 @@ describe('borders cut by a measured top', () => {
   test('the tapes have each border’s own handle at its own place', () => {
     const { bands } = computeQuilt({
       ...plan,
-      borders: [{ ...startBorder(2.5, 'border'), ends: 1 }, startBorder(4, 'accent')],
+      borders: [{ ...borderOf(2.5, 'border'), ends: 1 }, borderOf(4, 'accent')],
     }).layout;
     const handles = (list: typeof bands.across) =>
       list.filter((b) => b.role === 'border').map((b) => [b.from, b.to, b.moves]);

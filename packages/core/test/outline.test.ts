@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { middleOf, reachOf } from '../src/index.ts';
+import { middleOf, nearestSideOf } from '../src/index.ts';
 
 /** Plain geometry: an oblong turned about its middle by any angle keeps its middle and its half width. */
 const oblong = fc.record({
@@ -28,7 +28,7 @@ describe('the outline of a piece', () => {
         });
         expect(middleOf({ outline }).x).toBeCloseTo(x, 8);
         expect(middleOf({ outline }).y).toBeCloseTo(y, 8);
-        expect(reachOf({ outline })).toBeCloseTo(Math.min(width, height) / 2, 8);
+        expect(nearestSideOf({ outline })).toBeCloseTo(Math.min(width, height) / 2, 8);
       }),
     );
   });
@@ -40,6 +40,6 @@ describe('the outline of a piece', () => {
       { x: 0, y: 4 },
     ];
     expect(middleOf({ outline })).toEqual({ x: 1, y: 4 / 3 });
-    expect(reachOf({ outline })).toBeCloseTo((3 * 4) / 5 / 3, 10);
+    expect(nearestSideOf({ outline })).toBeCloseTo((3 * 4) / 5 / 3, 10);
   });
 });

@@ -1,5 +1,5 @@
 import { computeQuilt, type PileBlock, type Plan } from '../src/index.ts';
-import { pileAdvice, sizeAdvice } from '../src/block/pile.ts';
+import { pileAdvice, sizeAdvice } from '../src/pile/pile.ts';
 import { inchPlan } from './support/plans.ts';
 
 const blocks = (count: number, width = 12.5, height = width): PileBlock[] =>

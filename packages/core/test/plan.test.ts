@@ -8,8 +8,8 @@ import {
   type Plan,
   planProblems,
   readPlan,
+  SCHEMA_VERSION,
   readPlanJson,
-  startBorder,
   startPlan,
   STARTS,
   turnInto,
@@ -17,7 +17,7 @@ import {
   writePlanJson,
 } from '../src/index.ts';
 import { migratePlan } from '../src/plan/migrations.ts';
-import { quiltOf } from './support/plans.ts';
+import { borderOf, quiltOf } from './support/plans.ts';
 
 const start = startPlan('sashed-sampler');
 const messages = (raw: unknown) => {
@@ -70,7 +70,7 @@ describe('a plan from outside', () => {
     ],
     [
       'a negative border',
-      { ...start, borders: [startBorder(-2, 'border')] },
+      { ...start, borders: [borderOf(-2, 'border')] },
       /^borders.0.sides: A border of -2″ cannot be right/,
     ],
     [
@@ -131,7 +131,7 @@ describe('a plan from outside', () => {
     expect(read).toMatchObject({
       ok: true,
       plan: {
-        schemaVersion: 5,
+        schemaVersion: SCHEMA_VERSION,
         borders: [
           {
             sides: 4,
@@ -170,7 +170,7 @@ describe('a plan from outside', () => {
     expect(readPlan(old)).toMatchObject({
       ok: true,
       plan: {
-        schemaVersion: 5,
+        schemaVersion: SCHEMA_VERSION,
         target: { of: 'size', width: 60, height: 72 },
         setting: { kind: 'on-point', plainBetween: true, float: 0, triangles: 'trade' },
         borders: [{ sides: 4, ends: 3, joins: 'diagonal', repeat: null }],
@@ -339,7 +339,7 @@ describe('advice', () => {
   test('a sash within the rule of thumb is let be', () =>
     expect(quiltOf(12, 3, 4, { ...sash, sash: 2 }).advice).toEqual([]));
   test('a border wider than the block', () => {
-    const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [startBorder(7, 'border')] });
+    const quilt = quiltOf(6, 3, 4, { ...sash, sash: 1 }, { borders: [borderOf(7, 'border')] });
     expect(quilt.advice[0]).toMatchObject({
       path: ['borders', 0, 'sides'],
       message: expect.stringContaining('wider than the block'),

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { kindsFor, SETTINGS, startRequest } from '../src/index.ts';
-import { borderSteps } from '../src/target/best-borders.ts';
-import { shapesFor } from '../src/target/find.ts';
-import { searchStep } from '../src/target/request.ts';
+import { borderSteps } from '../src/finder/best-borders.ts';
+import { shapesFor } from '../src/finder/find.ts';
+import { searchStep } from '../src/finder/request.ts';
 import {
   centreOf,
   costsOf,
@@ -12,7 +12,7 @@ import {
   reachOf,
   type Shape,
   weigh,
-} from '../src/target/score.ts';
+} from '../src/finder/score.ts';
 import { inchPlan } from './support/plans.ts';
 
 const plan = inchPlan({ block: { width: 12, height: 12 } });

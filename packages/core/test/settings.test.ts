@@ -1,5 +1,5 @@
-import { computeQuilt, type Plan, type Quilt, shopCut, startBorder } from '../src/index.ts';
-import { cutSize, inchPlan, lineFor, quiltOf, type SomeSetting } from './support/plans.ts';
+import { computeQuilt, type Plan, type Quilt, shopCut } from '../src/index.ts';
+import { borderOf, cutSize, inchPlan, lineFor, quiltOf, type SomeSetting } from './support/plans.ts';
 
 const size = (figure: { width: { value: number }; height: { value: number } }) => [
   figure.width.value,
@@ -177,7 +177,7 @@ describe('framed on point', () => {
       7,
       8,
       { kind: 'framed' },
-      { borders: [startBorder(2, 'accent'), startBorder(6, 'border')] },
+      { borders: [borderOf(2, 'accent'), borderOf(6, 'border')] },
     );
     expect(quilt.pile.needed).toBe(56);
     expect(Math.round(quilt.layout.finished.width.value * 8) / 8).toBe(75.375);
@@ -288,13 +288,7 @@ describe('blocks quilted already, joined by covered sashing', () => {
   test('no backing goes under the whole; each layer has its own cloth; borders have their layers too', () => {
     expect(quilt.layers).toBeNull();
     expect(line('Upright sashes, batting').fabric).toBe('batting');
-    const bordered = quiltOf(
-      11.75,
-      2,
-      2,
-      { kind: 'quilted', sash: 2 },
-      { borders: [startBorder(3, 'border')] },
-    );
+    const bordered = quiltOf(11.75, 2, 2, { kind: 'quilted', sash: 2 }, { borders: [borderOf(3, 'border')] });
     expect(bordered.pieces.map((p) => p.name)).toEqual(
       expect.arrayContaining(['Border sides, front', 'Border sides, batting', 'Border sides, back']),
     );
@@ -385,7 +379,7 @@ describe('sash pieced of strips', () => {
 
 describe('borders', () => {
   const borders = (corners: 'sides-first' | 'top-first' | 'squares' | 'mitred', change = {}) => ({
-    borders: [{ ...startBorder(2.5, 'border'), corners, ...change }],
+    borders: [{ ...borderOf(2.5, 'border'), corners, ...change }],
   });
 
   // Common practice: a 24 × 36 centre with borders finishing 1 and 3 1/2 is 33 × 45.
@@ -395,7 +389,7 @@ describe('borders', () => {
       2,
       3,
       { kind: 'edge-to-edge' },
-      { borders: [startBorder(1, 'accent'), startBorder(3.5, 'border')] },
+      { borders: [borderOf(1, 'accent'), borderOf(3.5, 'border')] },
     );
     expect(size(quilt.layout.finished)).toEqual([33, 45]);
     // Rule BO-1: sides first: side H, then top W + 2b.
@@ -445,7 +439,7 @@ describe('borders', () => {
       {
         fabrics,
         binding: { ...plan.binding, fabric: 'accent' },
-        borders: [{ ...startBorder(6, 'border'), cut: 'lengthwise' }],
+        borders: [{ ...borderOf(6, 'border'), cut: 'lengthwise' }],
       },
     );
     const cut = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
@@ -462,7 +456,7 @@ describe('borders', () => {
       6,
       8,
       { kind: 'edge-to-edge' },
-      { borders: [{ ...startBorder(12, 'border'), cut: 'lengthwise' }] },
+      { borders: [{ ...borderOf(12, 'border'), cut: 'lengthwise' }] },
     );
     expect(quilt.fabrics.find((f) => f.fabric.id === 'border')!.lengthwise!.length.value).toBe(96.5 + 96.5);
   });
@@ -523,7 +517,7 @@ describe('what is said of a piece where it is cut', () => {
   test('a mitre between strips of two widths is not at 45°, and that is said', () => {
     const mitred = (sides: number, ends: number) =>
       notesFor({ kind: 'edge-to-edge' }, 'border-0-side', {
-        borders: [{ ...startBorder(sides, 'border'), ends, corners: 'mitred' }],
+        borders: [{ ...borderOf(sides, 'border'), ends, corners: 'mitred' }],
       });
     expect(mitred(3, 4)).toContain(
       'its mitre is not at 45°: it runs from corner to corner, 53° up from the top strip',

@@ -6,10 +6,9 @@ import {
   planProblems,
   repeatsOf,
   spacerFits,
-  startBorder,
   withSpacer,
 } from '../src/index.ts';
-import { inchPlan } from './support/plans.ts';
+import { borderOf, inchPlan } from './support/plans.ts';
 
 /** 41 × 53: a centre that 4" repeats do not fit. */
 const plan = (corners: Plan['borders'][number]['corners'], change: Partial<Plan> = {}) =>
@@ -17,7 +16,7 @@ const plan = (corners: Plan['borders'][number]['corners'], change: Partial<Plan>
     block: { width: 20.5, height: 26.5 },
     grid: { across: 2, down: 2 },
     setting: { kind: 'edge-to-edge' },
-    borders: [startBorder(1, 'accent'), { ...startBorder(4, 'border'), corners, repeat: 4 }],
+    borders: [borderOf(1, 'accent'), { ...borderOf(4, 'border'), corners, repeat: 4 }],
     ...change,
   });
 
@@ -39,7 +38,7 @@ describe('a spacer border', () => {
       onRuler: true,
     });
     expect(best!.sides.working).toEqual(['Along the top: 11 repeats × 4 = 44, less 41 inside, halved = 1.5']);
-    const after = withSpacer(before, 1, best!);
+    const after = withSpacer(before, 1, best!, 'spacer');
     expect(repeatsOf(after, layOut(after).sizes, 1)).toEqual({ across: 11, down: 14, fits: true });
   });
   test('a border butted sides first has its own corners on the top strips', () => {
@@ -64,7 +63,7 @@ describe('a spacer border', () => {
     ]);
     expect(of(19.03, 25).fits[0]).toMatchObject({ onRuler: false });
     expect(of(19, 25.03).fits[0]).toMatchObject({ onRuler: false });
-    const plain = plan('squares', { borders: [startBorder(1, 'accent'), startBorder(4, 'border')] });
+    const plain = plan('squares', { borders: [borderOf(1, 'accent'), borderOf(4, 'border')] });
     expect([repeatsOf(plain, layOut(plain).sizes, 1), spacerFits(plain, layOut(plain).sizes, 1)]).toEqual([
       null,
       [],
@@ -76,11 +75,11 @@ describe('a spacer border', () => {
   });
   test('where no border is inside, a new one is put there', () => {
     const before = plan('mitred', {
-      borders: [{ ...startBorder(4, 'border'), corners: 'mitred', repeat: 4 }],
+      borders: [{ ...borderOf(4, 'border'), corners: 'mitred', repeat: 4 }],
       measured: [{ borders: 1, width: [49, 49, 49], height: [61, 61, 61] }],
     });
     const [best] = spacerFits(before, layOut(before).sizes, 0);
-    const after = withSpacer(before, 0, best!);
+    const after = withSpacer(before, 0, best!, 'spacer');
     expect(after.borders).toHaveLength(2);
     expect(after.measured[0]!.borders).toBe(2);
     expect(repeatsOf(after, layOut(after).sizes, 1)!.fits).toBe(true);
@@ -107,7 +106,7 @@ describe('a spacer border', () => {
           const fits = spacerFits(patterned, layOut(patterned).sizes, 1);
           expect(fits.length).toBeGreaterThan(0);
           for (const fit of fits) {
-            const after = withSpacer(patterned, 1, fit);
+            const after = withSpacer(patterned, 1, fit, 'spacer');
             expect(Math.min(fit.sides.value, fit.ends.value)).toBeGreaterThanOrEqual(0.5 - 1e-9);
             expect(planProblems(after)).toEqual([]);
             expect(repeatsOf(after, layOut(after).sizes, 1)!.fits).toBe(true);
@@ -144,7 +143,7 @@ describe('a spacer border', () => {
     });
   });
   test('plain cloth has nothing to fit', () => {
-    const before = plan('squares', { borders: [startBorder(4, 'border')] });
+    const before = plan('squares', { borders: [borderOf(4, 'border')] });
     expect(repeatsOf(before, layOut(before).sizes, 0)).toBeNull();
     expect(spacerFits(before, layOut(before).sizes, 0)).toEqual([]);
     expect(computeQuilt(before).finished.width.value).toBe(49);

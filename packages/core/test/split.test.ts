@@ -1,10 +1,10 @@
-import { planProblems, splitCounts, splitQuilt, startBorder } from '../src/index.ts';
-import { inchPlan, wholeSetting } from './support/plans.ts';
+import { planProblems, splitCounts, splitQuilt } from '../src/index.ts';
+import { borderOf, inchPlan, wholeSetting } from './support/plans.ts';
 
 const plan = inchPlan({
   grid: { across: 3, down: 4 },
   setting: wholeSetting({ kind: 'edge-to-edge' }),
-  borders: [startBorder(3, 'border')],
+  borders: [borderOf(3, 'border')],
 });
 
 describe('one quilt split into smaller ones', () => {

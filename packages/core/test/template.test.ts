@@ -10,7 +10,7 @@ import {
 } from '../src/index.ts';
 import type { EdgeForm } from '../src/edge/outline.ts';
 import { scallopRefusal, type Scallops } from '../src/edge/scallops.ts';
-import { areaOf } from '../src/layout/outline.ts';
+import { areaOf } from '../src/geometry/outline.ts';
 import { polygonOf } from './support/svg-path.ts';
 import { sharedArea } from './support/tiling.ts';
 

@@ -136,6 +136,7 @@ describe('every working adds up', () => {
     const base = inchPlan({
       borders: [
         {
+          id: '1',
           sides: 3,
           ends: 4,
           corners: 'mitred',

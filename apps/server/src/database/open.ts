@@ -3,9 +3,10 @@ import path from 'node:path';
 import createKnex, { type Knex } from 'knex';
 import * as quilts from './migrations/2026-11-24-quilts.ts';
 import * as pictures from './migrations/2026-11-25-pictures.ts';
+import * as log from './migrations/2026-11-26-log.ts';
 
 /** Every migration, oldest first. A landed one is never edited; a change is a new one at the end. */
-const MIGRATIONS = [quilts, pictures];
+const MIGRATIONS = [quilts, pictures, log];
 type Migration = (typeof MIGRATIONS)[number];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

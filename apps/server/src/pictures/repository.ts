@@ -10,8 +10,9 @@ interface PictureRow {
 export class PictureRepository {
   constructor(private readonly knex: Knex) {}
 
+  /** Adds a picture; one that is there under its id already stays: it was sent again. */
   async insert(row: PictureRow): Promise<void> {
-    await this.knex<PictureRow>('pictures').insert(row);
+    await this.knex<PictureRow>('pictures').insert(row).onConflict('id').ignore();
   }
 
   find(id: string): Promise<PictureRow | undefined> {

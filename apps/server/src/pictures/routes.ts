@@ -1,6 +1,8 @@
 import { Router } from 'express';
 import multer from 'multer';
 import { Refusal } from '../errors.ts';
+import { ID } from '../made-elsewhere.ts';
+import { parseBody } from '../parse-body.ts';
 import type { Surroundings } from '../quilts/service.ts';
 import { makePicture } from './make-picture.ts';
 import type { PictureRepository } from './repository.ts';
@@ -17,8 +19,9 @@ export function pictureRoutes(rows: PictureRepository, { newId, now }: Surroundi
   });
   router.post('/', upload.single('picture'), async (request, response) => {
     if (!request.file) throw new Refusal(400, 'no-picture', 'No picture came with this.');
+    const given = parseBody(ID.optional(), request.query['id'], 'The picture’s id cannot be one.');
     const { bytes, ...about } = await makePicture(request.file.buffer);
-    const id = newId();
+    const id = given ?? newId();
     await rows.insert({ id, bytes, created_at: now().toISOString() });
     response.status(201).json({ id, ...about });
   });

@@ -1,18 +1,21 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { Refusal } from '../errors.ts';
+import { ID } from '../made-elsewhere.ts';
 import type { QuiltService } from './service.ts';
 
-const addBody = z.object({ plan: z.unknown() });
+/** A new quilt may bring an id made where it was: sent twice, it is one quilt. */
+const addBody = z.object({ plan: z.unknown(), id: ID.optional() });
 const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown() });
 
 /** Quilts over HTTP: bodies parsed here, rules in the service. */
 export function quiltRoutes(quilts: QuiltService): Router {
   const router = Router();
   router.get('/', async (_request, response) => response.json(await quilts.list()));
-  router.post('/', async (request, response) =>
-    response.status(201).json(await quilts.add(parse(addBody, request.body).plan)),
-  );
+  router.post('/', async (request, response) => {
+    const { plan, id } = parse(addBody, request.body);
+    response.status(201).json(await quilts.add(plan, id));
+  });
   router.get('/:id', async (request, response) => response.json(await quilts.get(request.params.id)));
   router.put('/:id', async (request, response) => {
     const { revision, plan } = parse(saveBody, request.body);

@@ -1,25 +1,32 @@
 import { longArmJobSchema } from '@lattice/core';
 import { Router } from 'express';
-import { Refusal } from '../errors.ts';
+import { z } from 'zod';
 import { parseBody } from '../parse-body.ts';
-import type { LongArm } from './long-arm.ts';
+import type { LongArmBookings } from './long-arm-bookings.ts';
 
 const NO_JOB = 'The finishing service cannot read this job: it needs the sizes of top, backing and batting.';
+const NOT_ASKED = 'Say for which quilt, and with which entry of the log.';
+
+const asked = z.object({
+  quilt: z.string().min(1).max(64),
+  entry: z.string().regex(/^[0-9A-Za-z-]{8,64}$/),
+});
+const bookBody = asked.extend({ job: longArmJobSchema });
 
 /** The simulated finishing service over HTTP: what it says of a job, booking it, and taking a booking back. */
-export function longArmRoutes(service: LongArm): Router {
+export function longArmRoutes(bookings: LongArmBookings): Router {
   const router = Router();
-  router.post('/quotes', (request, response) => {
-    response.json(service.quote(parseBody(longArmJobSchema, request.body, NO_JOB)));
+  router.post('/quotes', async (request, response) => {
+    response.json(await bookings.quote(parseBody(longArmJobSchema, request.body, NO_JOB)));
   });
-  router.post('/bookings', (request, response) => {
-    const { number, answer } = service.book(parseBody(longArmJobSchema, request.body, NO_JOB));
-    response.status(number === null ? 409 : 201).json({ number, answer });
+  router.post('/bookings', async (request, response) => {
+    const { job, ...of } = parseBody(bookBody, request.body, NO_JOB);
+    const { entry, answer } = await bookings.book(job, of);
+    response.status(entry === null ? 409 : 201).json({ entry, answer });
   });
-  router.delete('/bookings/:number', (request, response) => {
-    if (!service.cancel(request.params.number))
-      throw new Refusal(404, 'no-such-booking', 'The finishing service has no booking of this number.');
-    response.status(204).end();
+  router.post('/bookings/:number/cancel', async (request, response) => {
+    const of = parseBody(asked, request.body, NOT_ASKED);
+    response.json({ entry: await bookings.cancel(request.params.number, of) });
   });
   return router;
 }

@@ -1,4 +1,11 @@
-import { formatWithUnit, fromInches, type LongArmAnswer, type LongArmJob, SKEW_INCHES } from '@lattice/core';
+import {
+  type EntryBody,
+  formatWithUnit,
+  fromInches,
+  type LongArmAnswer,
+  type LongArmJob,
+  SKEW_INCHES,
+} from '@lattice/core';
 
 /** What the stand-in's frame and rules allow, in inches. */
 const RULES = {
@@ -24,57 +31,39 @@ const ROUND = 1;
 /** Jobs that were waiting when the stand-in opened, in working days of work. */
 const WAITING = [1, 2, 1, 3, 1, 2];
 
+/** A job in the queue, by when it is worked on. */
+type Waiting = Pick<EntryBody['booked'], 'starts' | 'ready'>;
+
 /**
  * A stand-in for a finishing service with a long-arm machine: it takes a job's sizes, refuses what will not go
- * on its frame and says why, or answers with a price and its place in the queue. Booked jobs lengthen the queue.
+ * on its frame and says why, or answers with a price and its place in the queue. Booked jobs lengthen the queue;
+ * which those are stands in the log.
  */
 export class LongArm {
-  /** Jobs in order, by the days they take; those booked here have a number. */
-  private queue: readonly { readonly number: string | null; readonly days: number }[] = WAITING.map(
-    (days) => ({ number: null, days }),
-  );
-  private booked = 0;
-
   constructor(private readonly now: () => Date) {}
 
-  /** What it would say of a job, without booking it. */
-  quote(job: LongArmJob): LongArmAnswer {
+  /** What it says of a job, with these booked before it. */
+  quote(job: LongArmJob, booked: readonly Waiting[]): LongArmAnswer {
     const reasons = reasonsAgainst(job);
     if (reasons.length > 0) return { accepted: false, reasons };
     const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
     const area = inch(job.top.width) * inch(job.top.height);
     const price = Math.max(LEAST_PRICE, Math.round(100 * area * PRICE[job.pattern]) / 100);
-    const waiting = this.queue.reduce((sum, { days }) => sum + days, 0);
+    const today = isoDate(this.now());
+    const queue = [...WAITING, ...booked.filter(({ ready }) => ready >= today).map(workingDays)];
+    const waiting = queue.reduce((sum, days) => sum + days, 0);
     const starts = workingDaysAfter(this.now(), waiting + 1);
     return {
       accepted: true,
       price,
-      ahead: this.queue.length,
+      ahead: queue.length,
       starts: isoDate(starts),
       ready: isoDate(workingDaysAfter(starts, daysFor(job, area))),
       working: [
         `${Math.round(area)} square inches × ${PRICE[job.pattern]} = ${(area * PRICE[job.pattern]).toFixed(2)}${price === LEAST_PRICE ? `; the least for a job is ${LEAST_PRICE}` : ''}`,
-        `${this.queue.length} jobs wait, ${waiting} working days`,
+        `${queue.length} jobs wait, ${waiting} working days`,
       ],
     };
-  }
-
-  /** Puts a job into the queue; its number with the answer, or the reasons against it. */
-  book(job: LongArmJob): { readonly number: string | null; readonly answer: LongArmAnswer } {
-    const answer = this.quote(job);
-    if (!answer.accepted) return { number: null, answer };
-    const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
-    const number = `LA-${100 + ++this.booked}`;
-    this.queue = [...this.queue, { number, days: daysFor(job, inch(job.top.width) * inch(job.top.height)) }];
-    return { number, answer };
-  }
-
-  /** Takes a booked job out of the queue; false where there is none of this number. */
-  cancel(number: string): boolean {
-    const left = this.queue.filter((job) => job.number !== number);
-    const found = left.length < this.queue.length;
-    this.queue = left;
-    return found;
   }
 }
 
@@ -125,6 +114,13 @@ function workingDaysAfter(from: Date, days: number): Date {
     if (date.getUTCDay() !== 0 && date.getUTCDay() !== 6) left--;
   }
   return date;
+}
+
+/** Working days a booked job takes up. */
+function workingDays({ starts, ready }: Waiting): number {
+  let days = 0;
+  for (let date = new Date(starts); isoDate(date) < ready; days++) date = workingDaysAfter(date, 1);
+  return days;
 }
 
 const isoDate = (date: Date): string => date.toISOString().slice(0, 10);

@@ -1,4 +1,12 @@
-import { type LongArmAnswer, longArmAnswerSchema, type LongArmJob, type Plan } from '@lattice/core';
+import {
+  type LogEntry,
+  logEntrySchema,
+  type LongArmAnswer,
+  longArmAnswerSchema,
+  type LongArmJob,
+  type Plan,
+} from '@lattice/core';
+import type { MadePicture } from '../outbox/items.ts';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A quilt as the server keeps it. */
@@ -9,12 +17,12 @@ export interface StoredQuilt {
   readonly plan: Plan;
 }
 
-/** A picture as the server made it: its id, the colours it found, and what it did that one would want to know. */
-export interface StoredPicture {
-  readonly id: string;
-  readonly colours: readonly string[];
-  readonly edge: string | null;
-  readonly notes: readonly string[];
+/** What the log has heard since an entry: the newest it has at all, and whether there is more to ask for. */
+export interface LogPage {
+  readonly entries: readonly LogEntry[];
+  readonly latest: number;
+  readonly newest: number;
+  readonly more: boolean;
 }
 
 /** An error as the server words it. */
@@ -43,46 +51,60 @@ export const api = createApi({
   endpoints: (build) => ({
     shelf: build.query<StoredQuilt[], void>({ query: () => '/quilts', providesTags: ['shelf'] }),
     quilt: build.query<StoredQuilt, string>({ query: (id) => `/quilts/${id}` }),
-    addQuilt: build.mutation<StoredQuilt, Plan>({
-      query: (plan) => ({ url: '/quilts', method: 'POST', body: { plan } }),
+    // Under an id made here: sent again after a lost answer, it is the same quilt.
+    addQuilt: build.mutation<StoredQuilt, { id: string; plan: Plan }>({
+      query: (body) => ({ url: '/quilts', method: 'POST', body }),
       invalidatesTags: ['shelf'],
     }),
     saveQuilt: build.mutation<StoredQuilt, { id: string; revision: number; plan: Plan }>({
       query: ({ id, ...body }) => ({ url: `/quilts/${id}`, method: 'PUT', body }),
       invalidatesTags: ['shelf'],
     }),
-    addPicture: build.mutation<StoredPicture, File>({
-      query: (file) => {
+    addPicture: build.mutation<MadePicture, { id: string; file: Blob }>({
+      query: ({ id, file }) => {
         const body = new FormData();
         body.append('picture', file);
-        return { url: '/pictures', method: 'POST', body };
+        return { url: `/pictures?id=${id}`, method: 'POST', body };
       },
+    }),
+    addEntries: build.mutation<{ added: number }, readonly LogEntry[]>({
+      query: (entries) => ({ url: '/log', method: 'POST', body: { entries } }),
+    }),
+    logSince: build.query<LogPage, number>({
+      query: (since) => `/log?since=${since}`,
+      transformResponse: ({ entries, ...page }: Omit<LogPage, 'entries'> & { entries: unknown[] }) => ({
+        ...page,
+        // What a newer server writes and this app does not know is left to newer apps.
+        entries: entries.flatMap((entry) => logEntrySchema.safeParse(entry).data ?? []),
+      }),
     }),
     askLongArm: build.mutation<LongArmAnswer, LongArmJob>({
       query: (job) => ({ url: '/long-arm/quotes', method: 'POST', body: job }),
       transformResponse: (said) => longArmAnswerSchema.parse(said),
     }),
-    bookLongArm: build.mutation<{ number: string | null; answer: LongArmAnswer }, LongArmJob>({
+    bookLongArm: build.mutation<
+      { entry: LogEntry | null; answer: LongArmAnswer | null },
+      { quilt: string; entry: string; job: LongArmJob }
+    >({
       // Refused while the queue moved on is an answer too, not a failure.
-      query: (job) => ({
+      query: (body) => ({
         url: '/long-arm/bookings',
         method: 'POST',
-        body: job,
+        body,
         validateStatus: ({ status }) => status === 201 || status === 409,
       }),
-      transformResponse: (said: { number: string | null; answer: unknown }) => ({
-        number: said.number,
-        answer: longArmAnswerSchema.parse(said.answer),
+      transformResponse: ({ entry, answer }: { entry: unknown; answer: unknown }) => ({
+        entry: entry === null ? null : logEntrySchema.parse(entry),
+        answer: answer === null ? null : longArmAnswerSchema.parse(answer),
       }),
     }),
-    // A booking the service no longer knows is as good as taken back.
-    cancelLongArm: build.mutation<void, string>({
-      query: (number) => ({
-        url: `/long-arm/bookings/${number}`,
-        method: 'DELETE',
-        validateStatus: ({ status }) => status === 204 || status === 404,
+    cancelLongArm: build.mutation<{ entry: LogEntry }, { quilt: string; entry: string; number: string }>({
+      query: ({ number, ...body }) => ({
+        url: `/long-arm/bookings/${encodeURIComponent(number)}/cancel`,
+        method: 'POST',
+        body,
       }),
-      transformResponse: () => undefined,
+      transformResponse: ({ entry }: { entry: unknown }) => ({ entry: logEntrySchema.parse(entry) }),
     }),
     removeQuilt: build.mutation<void, string>({
       query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }),
@@ -95,13 +117,4 @@ export const api = createApi({
   }),
 });
 
-export const {
-  useAddPictureMutation,
-  useAskLongArmMutation,
-  useBookLongArmMutation,
-  useCancelLongArmMutation,
-  useShelfQuery,
-  useAddQuiltMutation,
-  useRemoveQuiltMutation,
-  useRestoreQuiltMutation,
-} = api;
+export const { useAskLongArmMutation, useShelfQuery, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;

@@ -1,5 +1,10 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { type Keeping, openKeeping, whenOpen } from '../outbox/keeping.ts';
+import { logReducer } from '../outbox/logSlice.ts';
+import { outboxReducer } from '../outbox/outboxSlice.ts';
+import { openTab } from '../outbox/tabs.ts';
+import { type Around, type Dispatching, wireOutbox } from '../outbox/wiring.ts';
 import { planReducer } from '../quilt/planSlice.ts';
 import { savingMiddleware } from '../quilt/saving.ts';
 import { savingReducer } from '../quilt/savingSlice.ts';
@@ -9,21 +14,31 @@ import { api } from './api.ts';
 const reducer = combineReducers({
   plan: planReducer,
   saving: savingReducer,
+  outbox: outboxReducer,
+  log: logReducer,
   view: viewReducer,
   [api.reducerPath]: api.reducer,
 });
 
 export type RootState = ReturnType<typeof reducer>;
 
-export const createStore = () =>
-  configureStore({
+/** The store with its outbox. Tests may give what is kept, and which tabs are open. */
+export function createStore(
+  given: Partial<Pick<Around, 'tab' | 'openTabs'>> & { readonly keeping?: Keeping } = {},
+) {
+  const outside = { ...openTab(), ...given, keeping: given.keeping ?? whenOpen(openKeeping()) };
+  const outbox = wireOutbox(outside, () => store.dispatch as unknown as Dispatching);
+  const around: Around = { ...outside, outbox };
+  const store = configureStore({
     reducer,
     // Plans of thousands of blocks make the development checks slower than the work itself.
     middleware: (standard) =>
-      standard({ serializableCheck: false, immutableCheck: false })
-        .prepend(savingMiddleware.middleware)
+      standard({ serializableCheck: false, immutableCheck: false, thunk: { extraArgument: around } })
+        .prepend(savingMiddleware(around))
         .concat(api.middleware),
   });
+  return Object.assign(store, { around });
+}
 
 export type AppStore = ReturnType<typeof createStore>;
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();

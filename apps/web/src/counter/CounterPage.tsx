@@ -13,7 +13,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { serverError, useAddQuiltMutation } from '../app/api.ts';
+import { useAppDispatch } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
@@ -21,6 +21,7 @@ import { FieldLabel, fieldRow, Wrong } from '../design/controls/fieldStyles.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { figureText } from '../figures/Line.tsx';
+import { addQuilt } from '../quilt/newQuilts.ts';
 import { AnswerDrawing } from './AnswerDrawing.tsx';
 
 const Page = styled.div`
@@ -192,7 +193,7 @@ export function CounterPage() {
   /** What was typed, by topic and flag; kept while one looks at another topic. */
   const [typed, setTyped] = useState<Readonly<Record<string, Readonly<Record<string, string>>>>>({});
   const [theme, toggleTheme] = useTheme();
-  const [addQuilt, { isLoading }] = useAddQuiltMutation();
+  const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<string | null>(null);
   const navigate = useNavigate();
   const topics = useRef<HTMLElement>(null);
@@ -220,12 +221,7 @@ export function CounterPage() {
   const make = async () => {
     const plan = quiltFromCounter(topic.name, asked, unit);
     if (typeof plan === 'string') return setProblem(plan);
-    try {
-      const { id } = await addQuilt(plan).unwrap();
-      await navigate(`/quilts/${id}/setting`);
-    } catch (failure) {
-      setProblem(serverError(failure).message);
-    }
+    await navigate(`/quilts/${await dispatch(addQuilt(plan))}/setting`);
   };
   return (
     <Page>
@@ -308,7 +304,7 @@ export function CounterPage() {
                   </div>
                 ))}
               </dl>
-              <Button look="main" isDisabled={isLoading} onPress={() => void make()}>
+              <Button look="main" onPress={() => void make()}>
                 Make a quilt of this
               </Button>
               {problem && (

@@ -77,7 +77,7 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
     return Object.values(layout.parts)
       .filter(({ cutFrom, role }) =>
         handle.what === 'border'
-          ? cutFrom?.use.what === 'border' && cutFrom.use.index === handle.index
+          ? cutFrom?.use.what === 'border' && cutFrom.use.border === plan.borders[handle.index]?.id
           : roles.includes(role),
       )
       .map((part) => part.key);

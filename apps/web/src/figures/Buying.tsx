@@ -229,9 +229,9 @@ function ClothLine({
               for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} />
             </span>
           ))}
-          {cut.demands.map((demand) => (
-            <span key={demand.line}>
-              ; <Lengths text={`${demand.line[0]!.toLowerCase()}${demand.line.slice(1)}`} />
+          {cut.besides.map(({ lines, says }) => (
+            <span key={lines.join()}>
+              ; <Lengths text={`${says[0]!.toLowerCase()}${says.slice(1)}`} />
             </span>
           ))}
           {cut.cost && (

@@ -1,4 +1,4 @@
-import { type CutPiece, formatLength, formatWithUnit, type Unit } from '@lattice/core';
+import { type CutLine, formatLength, formatWithUnit, type Unit } from '@lattice/core';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -20,7 +20,7 @@ export function CuttingList() {
         {quilt.pieces.length === 0 && <p>Nothing to cut: the blocks make the whole top.</p>}
         <ul data-testid="cutting-list">
           {quilt.pieces.map((piece) => (
-            <PieceLine key={piece.key} piece={piece} unit={unit} />
+            <PieceLine key={piece.id} piece={piece} unit={unit} />
           ))}
         </ul>
       </Section>
@@ -30,7 +30,7 @@ export function CuttingList() {
   );
 }
 
-function PieceLine({ piece, unit }: { piece: CutPiece; unit: Unit }) {
+function PieceLine({ piece, unit }: { piece: CutLine; unit: Unit }) {
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((s) => s.view.pointed);
   const { cut, count, squares, parts } = piece;

@@ -7,6 +7,7 @@ import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
+import { newId } from '../outbox/tabs.ts';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { Asking } from './Asking.tsx';
@@ -161,7 +162,12 @@ export function Finder({ onClose }: { onClose: () => void }) {
                 <button type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
                   <span className="art">
                     <Thumbnail
-                      plan={applyFit({ ...plan, pile: plan.pile.slice(0, fit.blocks) }, fit, request.target)}
+                      plan={applyFit(
+                        { ...plan, pile: plan.pile.slice(0, fit.blocks) },
+                        fit,
+                        request.target,
+                        newId,
+                      )}
                     />
                   </span>
                   <DesignWords fit={fit} unit={plan.unit} />
@@ -181,7 +187,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
             look="main"
             isDisabled={!pick}
             onPress={() => {
-              const refused = pick ? edit((p) => applyFit(p, pick, request.target)) : null;
+              const refused = pick ? edit((p) => applyFit(p, pick, request.target, newId)) : null;
               setRefused(refused);
               if (refused === null) onClose();
             }}

@@ -5,6 +5,7 @@ import { NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
+import { selectBooking } from '../outbox/logSlice.ts';
 import { selectPlan, selectQuilt } from './selectors.ts';
 import { STAGE_NAMES } from './stageNames.ts';
 
@@ -107,9 +108,10 @@ function SewnButton({ current, settled }: { current: boolean; settled: boolean }
 export function Rail() {
   const plan = useAppSelector(selectPlan);
   const { pile } = useAppSelector(selectQuilt);
+  const booked = useAppSelector(selectBooking) !== null;
   const { id } = useParams();
   const { pathname } = useLocation();
-  const { settled } = useMemo(() => progressOf(plan, pile), [plan, pile]);
+  const { settled } = useMemo(() => progressOf(plan, { judged: pile, booked }), [plan, pile, booked]);
   const rail = useRef<HTMLElement>(null);
   // On a small screen the rail scrolls by itself: the stage at work stays in sight.
   useEffect(() => {

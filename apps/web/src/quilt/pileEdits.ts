@@ -1,4 +1,5 @@
 import type { PileBlock, Plan } from '@lattice/core';
+import { newId } from '../outbox/tabs.ts';
 
 /** The plan with one block of the pile changed; a field given as undefined is taken off. */
 export const withBlock = (
@@ -22,16 +23,9 @@ export const withoutBlocks = (plan: Plan, ids: readonly string[]): Plan => ({
   pile: plan.pile.filter((b) => !ids.includes(b.id)),
 });
 
-/** The plan with blocks put at the end of the pile, each under an id of its own. */
+/** The plan with blocks put at the end of the pile, each under an id that no block had before. */
 export function withMoreBlocks(plan: Plan, blocks: readonly Omit<PileBlock, 'id'>[]): Plan {
-  const taken = new Set(plan.pile.map((b) => b.id));
-  let next = plan.pile.length;
-  const fresh = () => {
-    do next++;
-    while (taken.has(`b${next}`));
-    return `b${next}`;
-  };
-  return { ...plan, pile: [...plan.pile, ...blocks.map((b) => ({ ...b, id: fresh() }))] };
+  return { ...plan, pile: [...plan.pile, ...blocks.map((b) => ({ ...b, id: newId() }))] };
 }
 
 /** The plan with a read table in place of its pile; the wall begins anew. */

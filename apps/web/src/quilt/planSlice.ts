@@ -1,6 +1,6 @@
 import type { Plan } from '@lattice/core';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import undoable, { ActionCreators, ActionTypes, type StateWithHistory } from 'redux-undo';
+import { createAction, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import undoable, { ActionCreators, type StateWithHistory } from 'redux-undo';
 
 /** The plan in hand; null until a quilt is opened. Facts only: everything worked out is selected from it. */
 const slice = createSlice({
@@ -37,20 +37,15 @@ const history = undoable(slice.reducer, {
   syncFilter: true,
 });
 
-/**
- * Undo takes back what was decided, not what a service has taken on: a booking stays, and one that was cancelled
- * stays so, whichever plan is gone back to.
- */
+/** Undo and redo as this browser kept them go with the plan they belong to. */
+export const historyRestored = createAction<{
+  past: readonly Plan[];
+  present: Plan;
+  future: readonly Plan[];
+}>('plan/historyRestored');
+
 export const planReducer: typeof history = (before, action) => {
-  const after = history(before, action);
-  const went = action.type === ActionTypes.UNDO || action.type === ActionTypes.REDO;
-  if (!went || !before?.present || !after.present) return after;
-  const { booking } = before.present.quilting;
-  const { quilting } = after.present;
-  if (JSON.stringify(quilting.booking) === JSON.stringify(booking)) return after;
-  const present = Object.freeze({
-    ...after.present,
-    quilting: { ...quilting, booking, by: booking ? ('long-arm' as const) : quilting.by },
-  });
-  return { ...after, present, _latestUnfiltered: present };
+  if (!historyRestored.match(action)) return history(before, action);
+  const { past, present, future } = action.payload;
+  return { ...before!, past: [...past], present, future: [...future], _latestUnfiltered: present };
 };

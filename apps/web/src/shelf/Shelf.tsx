@@ -1,5 +1,4 @@
 import {
-  asAnotherQuilt,
   formatSize,
   layOut,
   type Plan,
@@ -17,15 +16,18 @@ import styled from 'styled-components';
 import {
   serverError,
   type StoredQuilt,
-  useAddQuiltMutation,
   useRemoveQuiltMutation,
   useRestoreQuiltMutation,
   useShelfQuery,
 } from '../app/api.ts';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
+import { selectBooked } from '../outbox/logSlice.ts';
+import { OutboxNote } from '../outbox/OutboxNote.tsx';
+import { addQuilt } from '../quilt/newQuilts.ts';
 import { STAGE_NAMES } from '../quilt/stageNames.ts';
 
 const Page = styled.div`
@@ -176,7 +178,7 @@ export function Shelf() {
     isLoading,
     refetch,
   } = useShelfQuery(undefined, { refetchOnMountOrArgChange: true });
-  const [addQuilt] = useAddQuiltMutation();
+  const dispatch = useAppDispatch();
   const [removeQuilt] = useRemoveQuiltMutation();
   const [restoreQuilt] = useRestoreQuiltMutation();
   const [notice, setNotice] = useState<{ text: string; wrong?: boolean; undo?: () => void } | null>(null);
@@ -184,12 +186,8 @@ export function Shelf() {
   const navigate = useNavigate();
 
   const add = async (plan: Plan, open: boolean) => {
-    try {
-      const { id } = await addQuilt(plan).unwrap();
-      if (open) await navigate(`/quilts/${id}/setting`);
-    } catch (failure) {
-      setNotice({ text: serverError(failure).message, wrong: true });
-    }
+    const id = await dispatch(addQuilt(plan));
+    if (open) await navigate(`/quilts/${id}/setting`);
   };
   const importPlan = async (files: FileList | null) => {
     const file = files?.[0];
@@ -252,6 +250,7 @@ export function Shelf() {
             </Button>
           </Notice>
         )}
+        <OutboxNote />
         <h2>On the shelf</h2>
         {isLoading && <p role="status">Fetching the quilts…</p>}
         {error && (
@@ -269,10 +268,7 @@ export function Shelf() {
               key={quilt.id}
               quilt={quilt}
               onCopy={() =>
-                void add(
-                  { ...asAnotherQuilt(quilt.plan), title: `${quilt.plan.title}, copy`.slice(0, 120) },
-                  false,
-                )
+                void add({ ...quilt.plan, title: `${quilt.plan.title}, copy`.slice(0, 120) }, false)
               }
               onRemove={() => void remove(quilt)}
             />
@@ -309,7 +305,8 @@ function QuiltCard({
 }) {
   const { plan, id } = quilt;
   const { width, height } = useMemo(() => layOut(plan).finished, [plan]);
-  const { at } = useMemo(() => progressOf(plan), [plan]);
+  const booked = useAppSelector(selectBooked).has(id);
+  const { at } = useMemo(() => progressOf(plan, { booked }), [plan, booked]);
   return (
     <Card>
       <div className="art">

@@ -4,11 +4,13 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { createStore } from '../../src/app/store.ts';
+import { quiltOpened } from '../../src/quilt/savingSlice.ts';
 import { clearHistory, planOpened } from '../../src/quilt/planSlice.ts';
 
 /** Shows something of an open quilt; answers the store and the plan as it stands. */
 export function show(what: React.ReactNode, plan: Plan) {
   const store = createStore();
+  store.dispatch(quiltOpened({ id: 'q', revision: 1 }));
   store.dispatch(planOpened(plan));
   store.dispatch(clearHistory());
   render(

@@ -1,4 +1,5 @@
-import type { Piece, Point } from '../layout/piece.ts';
+import type { Piece } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
 import { near } from '../length/tolerance.ts';
 
 /** Seams a straight line across a quilt crosses: those at right angles to it, and those that slant at 45°. */

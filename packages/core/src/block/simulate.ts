@@ -1,4 +1,4 @@
-import type { Random } from '../random.ts';
+import type { Random } from '../random/random.ts';
 
 /** How evenly somebody cuts and sews, as standard deviations, and how many of each there are along a row. */
 export interface RowScatter {

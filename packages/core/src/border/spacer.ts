@@ -94,8 +94,12 @@ export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number)
     }));
 }
 
-/** The plan with that spacer: the border inside at its widths, or a new one where there was none. */
-export function withSpacer(plan: Plan, index: number, { sides, ends }: SpacerFit): Plan {
+/**
+ * The plan with that spacer: the border inside at its widths, or a new one where there was none.
+ *
+ * @param id of the new border
+ */
+export function withSpacer(plan: Plan, index: number, { sides, ends }: SpacerFit, id: string): Plan {
   const widths = { sides: sides.value, ends: ends.value };
   if (index > 0)
     return { ...plan, borders: plan.borders.map((b, i) => (i === index - 1 ? { ...b, ...widths } : b)) };
@@ -103,6 +107,6 @@ export function withSpacer(plan: Plan, index: number, { sides, ends }: SpacerFit
   return {
     ...plan,
     measured,
-    borders: [{ ...startBorder(widths.sides, plan.fabricFor.sash), ...widths }, ...plan.borders],
+    borders: [{ ...startBorder(id, widths.sides, plan.fabricFor.sash), ...widths }, ...plan.borders],
   };
 }

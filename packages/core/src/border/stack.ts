@@ -6,14 +6,14 @@ import {
   type FabricUse,
   type Part,
   type Piece,
-  type Point,
-  rectangle,
-} from '../layout/piece.ts';
+} from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Border } from './border.ts';
-import type { BorderCorners } from './corners.ts';
+import type { BorderCorners } from '../choice/border-corners.ts';
 import type { TopSize } from './sizes.ts';
 
 /** A bordered centre: the pieces of every border, and the size outside the last. */
@@ -28,6 +28,9 @@ export const borderTotals = (borders: readonly Border[]): { sides: number; ends:
   sides: borders.reduce((sum, b) => sum + b.sides, 0),
   ends: borders.reduce((sum, b) => sum + b.ends, 0),
 });
+
+/** The corners of a border, in the order their squares are drawn. */
+const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
 
 /** A hand's breadth left on a mitred strip to fold and trim (rule BO-2). */
 const MITRE_SPARE_INCHES = 4;
@@ -56,8 +59,9 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
       width: inner.width + 2 * border.sides,
       height: inner.height + 2 * border.ends,
     };
-    const side = `border-${index}-side`;
-    const end = `border-${index}-end`;
+    const own = `border-${border.id}`;
+    const side = `${own}-side`;
+    const end = `${own}-end`;
     const label = borders.length === 1 ? 'Border' : `Border ${index + 1}`;
     const notes =
       border.corners === 'mitred' && !near(border.sides, border.ends)
@@ -74,7 +78,7 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
         notes,
         ...(cutAs ? { cutAs } : {}),
       });
-    const use: FabricUse = { what: 'border', index };
+    const use: FabricUse = { what: 'border', border: border.id };
     const lengths = stripLengths(border, sizes[index]!, unit);
     part(
       side,
@@ -100,9 +104,12 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
       { id: `${end}-bottom`, part: end, outline: bottom },
     );
     if (squares.length > 0) {
-      const corner = `border-${index}-corner`;
-      part(corner, `${label} corners`, 4, 'One at each corner: 4', { what: 'border-corner', index });
-      squares.forEach((outline, i) => pieces.push({ id: `${corner}-${i}`, part: corner, outline }));
+      const corner = `${own}-corner`;
+      part(corner, `${label} corners`, 4, 'One at each corner: 4', {
+        what: 'border-corner',
+        border: border.id,
+      });
+      squares.forEach((outline, i) => pieces.push({ id: `${corner}-${CORNERS[i]!}`, part: corner, outline }));
     }
     const band = (key: string, from: number, width: number, which: 'sides' | 'ends'): Band => ({
       role: 'border',

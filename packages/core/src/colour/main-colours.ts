@@ -1,4 +1,4 @@
-import { randomFrom } from '../random.ts';
+import { randomFrom } from '../random/random.ts';
 import { differenceOf, labOf } from './colour.ts';
 
 type Lab = readonly [number, number, number];

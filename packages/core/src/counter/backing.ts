@@ -1,5 +1,4 @@
 import { planBacking } from '../layer/backing.ts';
-import { NO_ALLOWANCE } from '../shopping/shop-cut.ts';
 import { numberOf } from '../figure/figure.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { counterCut, lengthIn, quiltOfSize, shopCutJson, type Topic } from './topic.ts';
@@ -24,7 +23,7 @@ export const backing: Topic = {
     const overhang = lengthIn(question, 'overhang');
     const { width, height, options } = planBacking(
       { width: lengthIn(question, 'width'), height: lengthIn(question, 'height') },
-      { overhang, cloth: { usable, price: null, allowance: NO_ALLOWANCE, upright: false }, unit, seam },
+      { overhang, cloth: { fabric: 'backing', usable, upright: false }, unit, seam, costOf: () => null },
     );
     const [best] = options;
     return {

@@ -1,12 +1,7 @@
 import { planBias, type BiasPlan } from '../edge/bias-plan.ts';
 import { countStrips } from '../edge/binding-strips.ts';
-import {
-  BINDING_SCHOOLS,
-  bindingLength,
-  type BindingSchool,
-  SCHOOL_NAMES,
-  withAdded,
-} from '../edge/schools.ts';
+import { BINDING_SCHOOLS, type BindingSchool, SCHOOL_NAMES } from '../choice/binding-schools.ts';
+import { bindingLength, withAdded } from '../edge/schools.ts';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';

@@ -1,8 +1,8 @@
-import { cutPieces } from '../cutting/pieces.ts';
+import { cutsOfTop } from '../cutting/top-cuts.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { layOut } from '../layout/lay-out.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
-import { planProblems } from '../plan/problems.ts';
+import { planProblems } from '../soundness/problems.ts';
 import type { Plan } from '../plan/shape.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
@@ -27,12 +27,12 @@ export const quiltedBlocks: Topic = {
     const layout = layOut(quilt);
     // However many there are, a sash is made of the same three strips; a single row or column has only one kind.
     const pair = layOut({ ...quilt, grid: { across: 2, down: 2 } });
-    const strips = cutPieces(quilt, pair);
-    const wide = (layer: string): Figure => {
-      const { cut } = strips.find((p) => p.name === `Upright sashes, ${layer}`)!;
-      return cut.shape === 'rectangle' ? cut.width : cut.side;
+    const strips = cutsOfTop(quilt, pair);
+    const wide = (id: string): Figure => {
+      const { size } = strips.find((cut) => cut.id === id)!;
+      return size.shape === 'rectangle' ? size.width : size.side;
     };
-    const [front, batting, back] = [wide('front'), wide('batting'), wide('back')];
+    const [front, batting, back] = [wide('upright'), wide('upright-batting'), wide('upright-back')];
     const { width } = layout.centre;
     const row = lengthOf(
       width.value + 2 * seam,

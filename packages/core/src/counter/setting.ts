@@ -1,5 +1,5 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import type { Role } from '../layout/piece.ts';
+import type { Role } from '../piece/piece.ts';
 import { formatLength, formatSize } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { startBorder } from '../plan/start.ts';
@@ -86,8 +86,8 @@ export const setting: Topic = {
   },
   quilt: (question) => {
     const side = lengthIn(question, 'block');
-    const borders = (question.given['borders'] as readonly number[]).map((width) =>
-      startBorder(width, 'border'),
+    const borders = (question.given['borders'] as readonly number[]).map((width, i) =>
+      startBorder(String(i + 1), width, 'border'),
     );
     return blankQuilt(question.unit, {
       setting: optionsOf(question),

@@ -1,21 +1,11 @@
+import type { CutShape } from '../cut/cut.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import type { CutLength, Cutting, Point, TriangleRule } from '../layout/piece.ts';
+import type { CutLength, Cutting, TriangleRule } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
 import { formatExact, formatLength, formatWorking, unitMark } from '../length/format.ts';
 import { isOnRuler, ontoMark, type Rounding, rulerNearest, rulerUp } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
-
-/**
- * What is cut for a piece. A triangle is cut from a square: a quarter of it (cut twice, corner to
- * corner) has the straight grain on its long side, a half (cut once) on its two short sides.
- */
-export type CutShape =
-  | { readonly shape: 'rectangle'; readonly width: Figure; readonly length: Figure }
-  | { readonly shape: 'quarter-square'; readonly side: Figure }
-  | { readonly shape: 'half-square'; readonly side: Figure };
-
-/** Triangles that one cut square gives. */
-export const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as const;
 
 /**
  * The cut shape of a finished outline: seam allowance all round, straight grain where the quilt

@@ -1,7 +1,8 @@
 import type { Layout } from '../layout/lay-out.ts';
-import type { Piece, Point } from '../layout/piece.ts';
-import type { FabricCut } from './fabric-cuts.ts';
-import type { CutPiece } from './pieces.ts';
+import type { Piece } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
+import type { Placed } from './place.ts';
+import type { CutLine } from '../cut/line.ts';
 
 /** A join of two strips as it falls on the finished quilt: a seam across the strip. */
 export interface JoinLine {
@@ -13,13 +14,13 @@ export interface JoinLine {
 /** Where the joins of strips fall on the quilt as it is drawn, by the cutting of each fabric. */
 export function joinLines(
   layout: Layout,
-  pieces: readonly CutPiece[],
-  fabrics: readonly FabricCut[],
+  pieces: readonly CutLine[],
+  fabrics: readonly Placed[],
 ): JoinLine[] {
   return fabrics.flatMap(({ fabric, strips }) =>
     strips.flatMap(({ yields }) =>
-      yields.flatMap(({ key, joins, straight, length }) => {
-        const cut = pieces.find((p) => p.key === key && p.fabric === fabric.id);
+      yields.flatMap(({ line, joins, straight, length }) => {
+        const cut = pieces.find((p) => p.id === line && p.fabric === fabric.id);
         if (!cut || cut.under || joins.length === 0) return [];
         const strips = cut.parts.flatMap((part) => layout.pieces.filter((p) => p.part === part));
         return joins.flatMap((at, i) =>

@@ -1,9 +1,9 @@
 import type { Edge } from '../edge/edge.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { FabricCut } from './fabric-cuts.ts';
-import { SHOWS_INCHES } from './joins.ts';
-import type { CutPiece } from './pieces.ts';
+import type { Placed } from './place.ts';
+import { SHOWS_INCHES } from '../strip/joins.ts';
+import type { CutLine } from '../cut/line.ts';
 
 /** A joined strip of the top or the flange, and where its joins fall. */
 export interface JoinedStrip {
@@ -25,16 +25,16 @@ export function joinedStrips(
     fabrics,
     edge: { flange },
   }: {
-    readonly pieces: readonly CutPiece[];
-    readonly fabrics: readonly FabricCut[];
+    readonly pieces: readonly CutLine[];
+    readonly fabrics: readonly Placed[];
     readonly edge: Pick<Edge, 'flange'>;
   },
   unit: Unit,
 ): JoinedStrip[] {
   const ofTop = fabrics.flatMap(({ strips }) =>
     strips.flatMap(({ yields, joined }) =>
-      yields.flatMap(({ key, joins, length }) => {
-        const piece = pieces.find((p) => p.key === key);
+      yields.flatMap(({ line, joins, length }) => {
+        const piece = pieces.find((p) => p.id === line);
         return piece && !piece.under
           ? stripsOf(piece.name, joins, length, joined?.withOneMore ?? null, unit)
           : [];

@@ -1,6 +1,6 @@
-import type { Point } from '../layout/piece.ts';
+import type { Point } from '../geometry/point.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
-import { type Side, SIDES } from './choices.ts';
+import { type Side, SIDES } from '../choice/edge.ts';
 import { type EdgeOutline, type EdgeRun, heading } from './outline.ts';
 
 /** The point so far along an edge, and which way the edge goes there, in radians. */

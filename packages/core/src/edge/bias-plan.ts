@@ -9,7 +9,7 @@ import {
   type BiasYield,
   smallestThat,
 } from './bias.ts';
-import type { BindingGrain } from './choices.ts';
+import type { BindingGrain } from '../choice/edge.ts';
 import { biasRectangle, biasSquare } from './schools.ts';
 
 /** What bias strips are cut from, and how that comes out. */

@@ -1,4 +1,4 @@
-import type { Point } from '../layout/piece.ts';
+import type { Point } from '../geometry/point.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 

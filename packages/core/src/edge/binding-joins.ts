@@ -1,8 +1,8 @@
 import { fromInches, type Unit } from '../length/unit.ts';
 import { alongBottom, bottomSpan, pointAt, sideAt } from './along.ts';
-import type { Side } from './choices.ts';
+import type { Side } from '../choice/edge.ts';
 import type { EdgeOutline } from './outline.ts';
-import type { Point } from '../layout/piece.ts';
+import type { Point } from '../geometry/point.ts';
 
 /** Strips in the order they are joined, each join taking `loss` of the length. */
 export interface Joined {

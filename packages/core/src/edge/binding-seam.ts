@@ -1,4 +1,4 @@
-import { FIBRES } from '../layer/fibres.ts';
+import { FIBRES } from '../choice/battings.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { finishedWidth } from './binding-widths.ts';

@@ -1,4 +1,4 @@
-import { runLength, stripsFor } from '../cutting/joins.ts';
+import { runLength, stripsFor } from '../strip/joins.ts';
 import { countOf, type Figure, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWorking } from '../length/format.ts';
 import { atLeast, howManyCover } from '../length/tolerance.ts';

@@ -2,12 +2,16 @@ import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { rulerFineDown } from '../length/rounding.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
+import type { BiasPlan } from './bias-plan.ts';
 
 /** A binding of two strips joined along their length, the wider showing beside the other. */
 export interface BuiltInFlange {
   readonly main: Figure;
   readonly flange: Figure;
   readonly fabric: Figure;
+  /** What the flange's strip comes from: whole strips of the straight grain, or cloth cut on the bias. */
+  readonly strips: Figure | null;
+  readonly bias: BiasPlan | null;
 }
 
 /** What the cloth of the binding adds to what it wraps round, besides the batting: 1/16" (from memory). */
@@ -51,7 +55,7 @@ export function builtIn(
   visible: number,
   seam: number,
   unit: Unit,
-): Omit<BuiltInFlange, 'fabric'> {
+): Pick<BuiltInFlange, 'main' | 'flange'> {
   const show = (v: number) => formatWorking(v, unit);
   const one = (value: number, sign: string) =>
     lengthOf(

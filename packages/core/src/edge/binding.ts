@@ -77,13 +77,18 @@ export function planBinding(wish: BindingWish): Binding {
       count * width,
       `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`,
     );
-  const flangeCloth = (strip: number) =>
-    biasOf(strip, wish.flangeUsable)?.cloth ??
-    clothFor(
+  const besideMain = (strip: number): Pick<BuiltInFlange, 'fabric' | 'strips' | 'bias'> => {
+    const own = biasOf(strip, wish.flangeUsable);
+    if (own) return { fabric: own.cloth, strips: null, bias: own };
+    const counted = countStrips({
+      length: length.value,
+      around: around.value,
+      usable: wish.flangeUsable,
       strip,
-      countStrips({ length: length.value, around: around.value, usable: wish.flangeUsable, strip, unit }).cut
-        .value,
-    );
+      unit,
+    });
+    return { fabric: clothFor(strip, counted.cut.value), strips: counted.cut, bias: null };
+  };
   const joined = joinedRun(wish, cutWidth, counts.cut.value, bias, leftovers);
   const finished = finishedWidth(stripWidth, binding.fold, wish.loft, unit);
   return {
@@ -100,7 +105,7 @@ export function planBinding(wish: BindingWish): Binding {
     fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth, counts.cut.value),
     bias,
     leftovers,
-    flange: flange && { ...flange, fabric: flangeCloth(flange.flange.value) },
+    flange: flange && { ...flange, ...besideMain(flange.flange.value) },
     mitres: mitresOf(outline, binding.seam ?? finished.value, unit),
     joined,
     joins:

@@ -1,10 +1,10 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import { stripsFor } from '../cutting/joins.ts';
+import { stripsFor } from '../strip/joins.ts';
 import { formatLength, formatWorking } from '../length/format.ts';
 import { howManyCover, howManyFit } from '../length/tolerance.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
-import { randomFrom } from '../random.ts';
+import { randomFrom } from '../random/random.ts';
 import { lengthAround } from './around.ts';
 import { type Binding, planBinding } from './binding.ts';
 import { bindingSeamOf, loftOf } from './binding-seam.ts';

@@ -1,5 +1,7 @@
-import { planStrips } from '../cutting/strips.ts';
-import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import { type Cut, cutOf } from '../cut/cut.ts';
+import { linesOf } from '../cut/line.ts';
+import { planStrips } from '../strip/strips.ts';
+import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 import type { Measured } from '../plan/shape.ts';
@@ -56,18 +58,17 @@ export function flangeRefusal({
 export function planFlange({ edges, visible, bindingSeam, seam, usable, unit }: FlangeWish): Flange {
   const show = (v: number) => formatWorking(v, unit);
   const width = 2 * (visible + bindingSeam);
-  const needs = [
-    { key: 'sides', name: 'Sides', length: edges.sides.value, width, count: 2 },
-    { key: 'ends', name: 'Top and bottom', length: edges.ends.value, width, count: 2 },
-  ];
-  const { strips, yields } = planStrips(needs, { usable, seam, unit }).groups[0]!;
-  const joinsOf = (key: string) => yields.find((y) => y.key === key)?.joins ?? [];
+  const cutWidth = lengthOf(
+    width,
+    `2 × (${show(visible)} seen + ${show(bindingSeam)} that the binding’s seam takes) = ${show(width)}`,
+  );
+  // How many strips it takes does not depend on which cloth it is.
+  const lines = linesOf(flangeCuts({ cutWidth, ...edges }, ''), () => 'none');
+  const { strips, yields } = planStrips(lines, { usable, seam, unit }).groups[0]!;
+  const joinsOf = (id: string) => yields.find((y) => y.line === id)!.joins;
   return {
     visible,
-    cutWidth: lengthOf(
-      width,
-      `2 × (${show(visible)} seen + ${show(bindingSeam)} that the binding’s seam takes) = ${show(width)}`,
-    ),
+    cutWidth,
     sides: edges.sides,
     ends: edges.ends,
     strips,
@@ -75,8 +76,32 @@ export function planFlange({ edges, visible, bindingSeam, seam, usable, unit }: 
       strips.value * width,
       `${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
     ),
-    joins: { sides: joinsOf('sides'), ends: joinsOf('ends') },
+    joins: { sides: joinsOf('flange-sides'), ends: joinsOf('flange-ends') },
   };
+}
+
+/** Its four strips as they are cut: two for the sides, two for top and bottom. */
+export function flangeCuts(
+  { cutWidth, sides, ends }: Pick<Flange, 'cutWidth' | 'sides' | 'ends'>,
+  fabric: string,
+): Cut[] {
+  const pair = (id: string, name: string, length: Figure, where: string) =>
+    cutOf({
+      id,
+      owner: 'edge',
+      role: 'flange',
+      name,
+      fabric,
+      use: { what: 'flange' },
+      size: { shape: 'rectangle', width: cutWidth, length },
+      count: countOf(2, `One ${where}: 2`),
+      // However short, it is a strip across the cloth.
+      oneWay: 'across',
+    });
+  return [
+    pair('flange-sides', 'Flange sides', sides, 'on each of two sides'),
+    pair('flange-ends', 'Flange top and bottom', ends, 'at top, one at bottom'),
+  ];
 }
 
 /** The raw edges of a quilt that was measured edge to edge. */

@@ -1,5 +1,5 @@
-import type { Point } from '../layout/piece.ts';
-import { type EdgeShape, type Side, SIDES } from './choices.ts';
+import type { Point } from '../geometry/point.ts';
+import { type EdgeShape, type Side, SIDES } from '../choice/edge.ts';
 import { type Scallops, solveScallops } from './scallops.ts';
 
 /** One stretch of an edge, straight or an arc. Angles in radians, growing clockwise as one looks at the quilt. */

@@ -1,4 +1,4 @@
-import type { Random } from '../random.ts';
+import type { Random } from '../random/random.ts';
 
 /** Which of the fabrics each point is made of, in order round the quilt: one after another, or scattered with no two alike side by side. */
 export function pointColours(

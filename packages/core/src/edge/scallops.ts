@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../length/tolerance.ts';
-import { type Side, SIDES } from './choices.ts';
+import { type Side, SIDES } from '../choice/edge.ts';
 
 /** Scallops along one side between two corners: arcs alike, their tops on the quilt's edge and their valleys `depth` inside it. */
 export interface SideScallops {

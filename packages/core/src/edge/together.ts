@@ -1,18 +1,13 @@
+import type { Refusal } from '../refusal/refusal.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { leastIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import { EDGE_SHAPE_NAMES, type EdgeFinish } from './choices.ts';
+import { EDGE_SHAPE_NAMES, type EdgeFinish } from '../choice/edge.ts';
 import { bindingSeamOf } from './binding-seam.ts';
 import { flangeRefusal } from './flange.ts';
 import { scallopRefusal } from './scallops.ts';
-
-/** What cannot be, where it stands in the plan, and why. */
-interface Refusal {
-  readonly path: readonly (string | number)[];
-  readonly message: string;
-}
 
 /** Why these finishes do not go together on an edge of this shape; empty when they do (rule ED-2; common practice). */
 export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>): Refusal[] {

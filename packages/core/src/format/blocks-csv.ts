@@ -5,7 +5,7 @@ import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { parseLength } from '../length/parse.ts';
 import { limitIn } from '../length/rounding.ts';
 import { CM_PER_INCH, type Unit } from '../length/unit.ts';
-import { RANGES } from '../plan/ranges.ts';
+import { RANGES } from '../soundness/ranges.ts';
 import { BLOCK_VALUES, PILE_LIMIT, type PileBlock } from '../plan/shape.ts';
 
 /** A table of block measurements as it was understood. Blocks are those read without doubt. */

@@ -1,4 +1,4 @@
-import { type ReadPlan, readPlan } from '../plan/read.ts';
+import { type ReadPlan, readPlan } from '../soundness/read.ts';
 import type { Plan } from '../plan/shape.ts';
 
 /** A plan as the text of a plan file: JSON, two spaces, a newline at the end. */

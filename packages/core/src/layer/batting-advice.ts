@@ -1,10 +1,10 @@
 import { valueOf } from '../colour/colour.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import { areaOf } from '../layout/outline.ts';
+import { areaOf } from '../geometry/outline.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import { FIBRES } from './fibres.ts';
+import { FIBRES } from '../choice/battings.ts';
 
 /** Lighter than this reads as white, darker as dark: of 1 (from memory). */
 const WHITE = 0.86;

@@ -1,10 +1,10 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatSize, formatWithUnit } from '../length/format.ts';
-import type { Point } from '../layout/piece.ts';
+import type { Point } from '../geometry/point.ts';
 import { limitIn } from '../length/rounding.ts';
 import { atLeast, howManyCover, near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { BattingWay } from './fibres.ts';
+import type { BattingWay } from '../choice/battings.ts';
 import { turned } from './slabs.ts';
 
 /** A size of batting, as cut. */

@@ -1,7 +1,7 @@
-import { allowanceFor, fabricById } from '../plan/fabric-use.ts';
+import { fabricById } from '../plan/fabric-use.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
-import { type Backing, type BackingOption, type Cloth, planBacking } from './backing.ts';
+import { type Backing, type BackingOption, type Cloth, type CostOf, planBacking } from './backing.ts';
 import { type Batting, type BattingOption, planBatting } from './batting.ts';
 import { judgeMade, type MadeVerdict } from './made.ts';
 import { type MarkedLines, markTop } from './marking.ts';
@@ -19,12 +19,13 @@ export interface Layers {
   readonly marked: MarkedLines;
 }
 
-/** Backing, batting and quilting lines of a plan whose top comes to this size; `leftBlocks` are in the pile and not in the top. */
+/** Backing, batting and quilting lines of a plan whose top comes to this size; `leftBlocks` are in the pile and not in the top; `costOf` ranks ways of backing. */
 export function planLayers(
   plan: Plan,
   layout: Layout,
   top: { width: number; height: number },
   leftBlocks: number,
+  costOf: CostOf,
 ): Layers {
   const { unit, seam } = plan;
   const { overhang, fabric, wide, stripe, way, made } = plan.backing;
@@ -36,10 +37,11 @@ export function planLayers(
   const backing = planBacking(top, {
     overhang,
     unit,
-    cloth: backingClothOf(plan, cloth),
-    wide: backingClothOf(plan, wideCloth),
+    costOf,
+    cloth: backingClothOf(cloth),
+    wide: backingClothOf(wideCloth),
     stripe: {
-      ...backingClothOf(plan, stripeCloth),
+      ...backingClothOf(stripeCloth),
       seam,
       blocks:
         stripe.of === 'blocks'
@@ -64,10 +66,9 @@ export function planLayers(
 }
 
 /** A fabric as a backing knows it. */
-const backingClothOf = (plan: Plan, fabric: Fabric): Cloth => ({
+const backingClothOf = (fabric: Fabric): Cloth => ({
+  fabric: fabric.id,
   usable: fabric.usableWidth,
-  price: fabric.price,
-  allowance: allowanceFor(plan, fabric),
   upright: fabric.direction === 'one-way',
 });
 

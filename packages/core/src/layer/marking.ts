@@ -1,11 +1,11 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import { lengthRound } from '../layout/outline.ts';
-import type { Point } from '../layout/piece.ts';
+import { lengthRound } from '../geometry/outline.ts';
+import type { Point } from '../geometry/point.ts';
 import { formatExact, formatRun, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { Marking } from './choices.ts';
+import type { Marking } from '../choice/layers.ts';
 
 /** Lines a top is quilted along at home, and what they take. */
 export interface MarkedLines {

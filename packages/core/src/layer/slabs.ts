@@ -1,5 +1,5 @@
 import { type PanelCloth, panelReach } from './panels.ts';
-import { joinsWith, type Stripe } from './stripe.ts';
+import { lostByPanels, type Stripe } from './stripe.ts';
 
 /** One piece of a backing as it lies, seams sewn and the excess trimmed; from the backing's top left corner. */
 export interface Slab {
@@ -90,4 +90,4 @@ function withStripe(
 
 /** What the panels alone span once all seams are sewn. */
 const panelsWithStripe = (count: number, usable: number, seam: number, stripe: Stripe): number =>
-  count * usable - 2 * stripe.seam - 2 * seam * (joinsWith(count) - 2);
+  count * usable - lostByPanels(count, seam, stripe.seam);

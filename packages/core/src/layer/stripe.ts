@@ -1,9 +1,10 @@
-import { stripsFor } from '../cutting/joins.ts';
+import { stripsFor } from '../strip/joins.ts';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { rulerUp } from '../length/rounding.ts';
 import { atLeast, howManyCover, howManyFit } from '../length/tolerance.ts';
-import { fromInches } from '../length/unit.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import { type Granted, granted, refused } from '../refusal/refusal.ts';
 import type { PanelCloth } from './panels.ts';
 
 /** What a stripe between the panels is made of. */
@@ -35,11 +36,17 @@ export interface Stripe {
 const LEAST_INCHES = 3;
 
 /** Joins a stripe adds: one where it lies between two panels; a single panel is cut in two for it. */
-export const joinsWith = (panels: number): number => Math.max(2, panels);
+const joinsWith = (panels: number): number => Math.max(2, panels);
+
+/** What so many panels lose in width to seams: the stripe's own along two of them, and theirs between the others. */
+export const lostByPanels = (panels: number, panelSeam: number, stripeSeam: number): number =>
+  2 * panelSeam * (joinsWith(panels) - 2) + 2 * stripeSeam;
 
 /**
- * The stripe that lets `panels` widths cover `span` where by themselves they do not; a word where there is
- * none. Off the middle, so that no seam runs down the quilt's centre fold.
+ * The stripe that lets `panels` widths cover `span` where by themselves they do not, or why there is none. Off the
+ * middle, so that no seam runs down the quilt's centre fold. Lengths in the plan's unit.
+ *
+ * @param run how long the stripe is
  */
 export function stripeFor(
   span: number,
@@ -47,64 +54,89 @@ export function stripeFor(
   panels: number,
   cloth: PanelCloth,
   wish: StripeWish,
-): Stripe | string {
+): Granted<Stripe> {
   const show = (v: number) => formatWorking(v, cloth.unit);
-  const own = wish.blocks ? wish.seam : cloth.seam;
-  const joins = joinsWith(panels);
-  const lost = 2 * cloth.seam * (joins - 2) + 2 * 2 * own;
+  const seam = wish.blocks ? wish.seam : cloth.seam;
+  const lost = lostByPanels(panels, cloth.seam, seam) + 2 * seam;
   const short = span + lost - panels * cloth.usable;
-  const says = `${show(span)} to cover, + ${formatExact(lost)} for ${numberOf(joins, 'seam')}, − ${panels} × ${show(cloth.usable)} = ${formatExact(short)} to make up`;
-  if (wish.blocks) {
-    const { left, width, height } = wish.blocks;
-    const cut = width + 2 * own;
-    if (left < 1) return 'No block is left over for a stripe.';
-    if (!atLeast(cut, short))
-      return `A row of leftover blocks is ${show(cut)} across as cut, and ${show(short)} is wanting.`;
-    const used = Math.min(left, Math.max(1, howManyFit(run, height)));
-    const gap = Math.max(0, run - used * height) / (used + 1);
-    const pieces = gap > 1e-6 ? used + 1 : 0;
-    const long = gap + 2 * own;
-    if (pieces > 0 && !atLeast(wish.usable, cut) && !atLeast(wish.usable, long))
-      return 'The stripe’s cloth is too narrow for what lies between the blocks.';
-    const each = Math.max(1, howManyFit(wish.usable, long));
-    const strips =
-      pieces === 0
-        ? 0
-        : long > wish.usable
-          ? stripsFor(pieces * long, wish.usable, 2 * own)
-          : howManyCover(pieces, each);
-    return {
-      cut: lengthOf(cut, says, `A block is ${show(cut)} as cut: enough`),
-      finished: width,
-      seam: own,
-      blocks: used,
-      gap,
-      fabric: lengthOf(
-        strips * cut,
-        `${numberOf(used, 'block')} of ${show(height)} leave ${formatExact(Math.max(0, run - used * height))} of ${show(run)}: ${numberOf(pieces, 'piece')} between and at the ends`,
-        `${numberOf(strips, 'strip')} × ${show(cut)} = ${formatExact(strips * cut)}`,
-      ),
-    };
-  }
-  const least = fromInches(LEAST_INCHES, cloth.unit);
-  const cut = rulerUp(cloth.unit).apply(Math.max(short, least));
-  if (!atLeast(wish.usable, cut)) return `A stripe of ${show(cut)} is wider than its cloth.`;
-  const strips = stripsFor(run, wish.usable, 2 * cloth.seam);
-  return {
-    cut: lengthOf(
-      cut,
-      says,
-      short < least
-        ? `At least ${show(least)}, so that it looks meant: ${show(cut)}`
-        : `${rulerUp(cloth.unit).name}: ${show(cut)}`,
+  const says =
+    `${show(span)} to cover, + ${formatExact(lost)} for ${numberOf(joinsWith(panels), 'seam')}, ` +
+    `− ${panels} × ${show(cloth.usable)} = ${formatExact(short)} to make up`;
+  const gap: Gap = { short, run, seam, says, unit: cloth.unit };
+  return wish.blocks ? ofBlocks(gap, wish.blocks, wish.usable) : ofCloth(gap, wish.usable, cloth.seam);
+}
+
+/** What the panels leave to make up: so much across, as cut, along so long a run. */
+interface Gap {
+  readonly short: number;
+  readonly run: number;
+  readonly seam: number;
+  readonly says: string;
+  readonly unit: Unit;
+}
+
+/** A row of leftover blocks with cloth between them and at both ends. */
+function ofBlocks(
+  { short, run, seam, says, unit }: Gap,
+  { left, width, height }: NonNullable<StripeWish['blocks']>,
+  usable: number,
+): Granted<Stripe> {
+  const show = (v: number) => formatWorking(v, unit);
+  const across = width + 2 * seam;
+  if (left < 1) return refused('No block is left over for a stripe.');
+  if (!atLeast(across, short))
+    return refused(
+      `A row of leftover blocks is ${show(across)} across as cut, and ${show(short)} is wanting.`,
+    );
+  const used = Math.min(left, Math.max(1, howManyFit(run, height)));
+  const free = Math.max(0, run - used * height);
+  const gap = free / (used + 1);
+  const pieces = gap > 1e-6 ? used + 1 : 0;
+  const long = gap + 2 * seam;
+  if (pieces > 0 && !atLeast(usable, across) && !atLeast(usable, long))
+    return refused('The stripe’s cloth is too narrow for what lies between the blocks.');
+  const strips = stripsBetween(pieces, long, usable, seam);
+  return granted({
+    cut: lengthOf(across, says, `A block is ${show(across)} as cut: enough`),
+    finished: width,
+    seam,
+    blocks: used,
+    gap,
+    fabric: lengthOf(
+      strips * across,
+      `${numberOf(used, 'block')} of ${show(height)} leave ${formatExact(free)} of ${show(run)}: ${numberOf(pieces, 'piece')} between and at the ends`,
+      `${numberOf(strips, 'strip')} × ${show(across)} = ${formatExact(strips * across)}`,
     ),
-    finished: cut - 2 * own,
-    seam: own,
+  });
+}
+
+/** Strips for the pieces between blocks: several from one strip, or joined where one piece is longer than that. */
+function stripsBetween(pieces: number, long: number, usable: number, seam: number): number {
+  if (pieces === 0) return 0;
+  if (long > usable) return stripsFor(pieces * long, usable, 2 * seam);
+  return howManyCover(pieces, Math.max(1, howManyFit(usable, long)));
+}
+
+/** A stripe of cloth alone. */
+function ofCloth({ short, run, seam, says, unit }: Gap, usable: number, join: number): Granted<Stripe> {
+  const show = (v: number) => formatWorking(v, unit);
+  const least = fromInches(LEAST_INCHES, unit);
+  const across = rulerUp(unit).apply(Math.max(short, least));
+  if (!atLeast(usable, across)) return refused(`A stripe of ${show(across)} is wider than its cloth.`);
+  const strips = stripsFor(run, usable, 2 * join);
+  const why =
+    short < least
+      ? `At least ${show(least)}, so that it looks meant: ${show(across)}`
+      : `${rulerUp(unit).name}: ${show(across)}`;
+  return granted({
+    cut: lengthOf(across, says, why),
+    finished: across - 2 * seam,
+    seam,
     blocks: 0,
     gap: 0,
     fabric: lengthOf(
-      strips * cut,
-      `${show(run)} long, from ${numberOf(strips, 'strip')} × ${show(cut)} = ${formatExact(strips * cut)}`,
+      strips * across,
+      `${show(run)} long, from ${numberOf(strips, 'strip')} × ${show(across)} = ${formatExact(strips * across)}`,
     ),
-  };
+  });
 }

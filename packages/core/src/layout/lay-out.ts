@@ -4,8 +4,8 @@ import { fabricFor } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { SettingPart } from '../setting/setting.ts';
 import { settingOf } from '../setting/registry.ts';
-import type { Band, CutFrom, FabricUse, Part, Piece, SettingFabric, Underlayer } from './piece.ts';
-import { ROLE_FABRIC } from './roles.ts';
+import type { Band, CutFrom, FabricUse, Part, Piece, SettingFabric, Underlayer } from '../piece/piece.ts';
+import { ROLE_FABRIC } from '../piece/roles.ts';
 
 /** The whole quilt on its plane, origin at its top left corner: every piece, and what the tapes read. */
 export interface Layout {

@@ -1,7 +1,7 @@
 import { countOf, type Figure } from '../figure/figure.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Layout } from './lay-out.ts';
-import type { Spot } from './piece.ts';
+import type { Spot } from '../piece/piece.ts';
 
 /** How one block lies in its place: quarter turns to the right, and whether its background is swapped. */
 export interface Lie {

@@ -91,11 +91,7 @@ function convertLayers(
       made: made && { ...sheet(made), diagonals: [length(made.diagonals[0]), length(made.diagonals[1])] },
     },
     batting: { ...batting, rollWidth: length(batting.rollWidth), pieces: batting.pieces.map(sheet) },
-    quilting: {
-      ...quilting,
-      spacing: length(quilting.spacing),
-      booking: quilting.booking && sheet(quilting.booking),
-    },
+    quilting: { ...quilting, spacing: length(quilting.spacing) },
   };
 }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { BINDING_GRAINS, EDGE_FINISHES, EDGE_SHAPES, POINT_FOLDS, SIDES } from '../edge/choices.ts';
-import { BINDING_SCHOOLS } from '../edge/schools.ts';
+import { BINDING_GRAINS, EDGE_FINISHES, EDGE_SHAPES, POINT_FOLDS, SIDES } from '../choice/edge.ts';
+import { BINDING_SCHOOLS } from '../choice/binding-schools.ts';
 import { fabricId, length, oneOf, whole } from './fields.ts';
 
 /** The edge: its shape, what it measured, and what finishes it. */

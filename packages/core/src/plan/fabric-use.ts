@@ -1,5 +1,4 @@
-import { type FabricUse, LAYER_FABRICS, type LayerFabric, SETTING_FABRICS } from '../layout/piece.ts';
-import type { Allowance } from '../shopping/shop-cut.ts';
+import { type FabricUse, LAYER_FABRICS, type LayerFabric, SETTING_FABRICS } from '../piece/piece.ts';
 import type { Fabric, Plan } from './shape.ts';
 
 type Path = readonly (string | number)[];
@@ -18,23 +17,31 @@ const isLayerFabric = (what: string): what is LayerFabric =>
   (LAYER_FABRICS as readonly string[]).includes(what);
 
 /** Where in the plan this choice stands. */
-export function fabricUsePath(use: FabricUse): Path {
-  if (use.what === 'border') return ['borders', use.index, 'fabric'];
-  if (use.what === 'border-corner') return ['borders', use.index, 'cornerFabric'];
+export function fabricUsePath(plan: Pick<Plan, 'borders'>, use: FabricUse): Path {
+  if (use.what === 'border') return ['borders', borderIndex(plan, use.border), 'fabric'];
+  if (use.what === 'border-corner') return ['borders', borderIndex(plan, use.border), 'cornerFabric'];
   if (use.what === 'point') return ['edge', 'points', 'fabrics', use.index];
   return isLayerFabric(use.what) ? LAYER_PATHS[use.what] : ['fabricFor', use.what];
 }
 
 /** Id of the fabric chosen for this job. The plan has the job: `fabricUses` lists it. */
 export const fabricFor = (plan: Plan, use: FabricUse): string =>
-  fabricUsePath(use).reduce<unknown>(
+  fabricUsePath(plan, use).reduce<unknown>(
     (at, key) => (at as Record<string | number, unknown>)[key],
     plan,
   ) as string;
 
 /** The plan with another fabric chosen for this job. */
 export const withFabric = (plan: Plan, use: FabricUse, fabric: string): Plan =>
-  withAt(plan, fabricUsePath(use), fabric) as Plan;
+  withAt(plan, fabricUsePath(plan, use), fabric) as Plan;
+
+/** Where a border stands in the stack, from the centre outward. The plan has it. */
+export const borderIndex = ({ borders }: Pick<Plan, 'borders'>, id: string): number =>
+  borders.findIndex((border) => border.id === id);
+
+/** The border with this id. The plan has it. */
+export const borderById = (plan: Pick<Plan, 'borders'>, id: string): Plan['borders'][number] =>
+  plan.borders[borderIndex(plan, id)]!;
 
 function withAt(at: unknown, [key, ...rest]: Path, value: unknown): unknown {
   if (key === undefined) return value;
@@ -46,9 +53,9 @@ function withAt(at: unknown, [key, ...rest]: Path, value: unknown): unknown {
 export function fabricUses(plan: Plan): FabricUse[] {
   return [
     ...SETTING_FABRICS.map((what): FabricUse => ({ what })),
-    ...plan.borders.flatMap((_, index): FabricUse[] => [
-      { what: 'border', index },
-      { what: 'border-corner', index },
+    ...plan.borders.flatMap(({ id }): FabricUse[] => [
+      { what: 'border', border: id },
+      { what: 'border-corner', border: id },
     ]),
     ...LAYER_FABRICS.filter((what) => what !== 'binding-flange' || plan.binding.flange !== null).map(
       (what): FabricUse => ({ what }),
@@ -56,12 +63,6 @@ export function fabricUses(plan: Plan): FabricUse[] {
     ...plan.edge.points.fabrics.map((_, index): FabricUse => ({ what: 'point', index })),
   ];
 }
-
-/** What is bought of a fabric besides what is needed. */
-export const allowanceFor = (
-  { squaring }: Pick<Plan, 'squaring'>,
-  { shrinkage }: Pick<Fabric, 'shrinkage'>,
-): Allowance => ({ squaring, shrinkage });
 
 /** The fabric with this id. The plan has passed `planProblems`, so there is one. */
 export function fabricById(plan: Pick<Plan, 'fabrics'>, id: string): Fabric {

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { BACKING_CHOICES, MARKINGS } from '../layer/choices.ts';
-import { BATTING_CHOICES, BATTING_COLOURS, FIBRE_IDS } from '../layer/fibres.ts';
+import { BACKING_CHOICES, MARKINGS } from '../choice/layers.ts';
+import { BATTING_CHOICES, BATTING_COLOURS, FIBRE_IDS } from '../choice/battings.ts';
 
-import { fabricId, length, name, oneOf } from './fields.ts';
+import { fabricId, length, oneOf } from './fields.ts';
 
 /** The backing: how far it stands over, what it is made of and how; and what it measured once it was made. */
 export const backingSchema = z.strictObject({
@@ -34,20 +34,9 @@ export const battingSchema = z.strictObject({
     .max(12, 'At most twelve pieces of batting can be listed.'),
 });
 
-/** Who quilts it, how it is marked, and what a finishing service has promised. */
+/** Who quilts it, and how it is marked. What a finishing service has promised is the log's. */
 export const quiltingSchema = z.strictObject({
   by: oneOf('The quilting', ['home', 'long-arm']),
   marking: oneOf('The marking', MARKINGS),
   spacing: length('The lines’ distance'),
-  /** The sizes it was booked at stay with it, so that it can be told when they are no longer the quilt's. */
-  booking: z
-    .strictObject({
-      number: name('The booking', 40),
-      width: length('The booked width'),
-      height: length('The booked height'),
-      price: z.number().min(0),
-      starts: z.iso.date(),
-      ready: z.iso.date(),
-    })
-    .nullable(),
 });

@@ -185,6 +185,19 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
         : plan['fabrics'],
     };
   },
+
+  // Borders got ids that last; a booking is the log's, not the design's.
+  5: (plan) => {
+    const quilting = isFields(plan['quilting']) ? { ...plan['quilting'] } : plan['quilting'];
+    if (isFields(quilting)) delete quilting['booking'];
+    return {
+      ...plan,
+      borders: Array.isArray(plan['borders'])
+        ? plan['borders'].map((b: unknown, i) => (isFields(b) ? { id: String(i + 1), ...b } : b))
+        : plan['borders'],
+      quilting,
+    };
+  },
 };
 
 /** Options that version 2 settings did not have, as they were then. */

@@ -1,16 +1,16 @@
 import { z } from 'zod';
 import { CLOTH_DIRECTIONS } from '../cloth/direction.ts';
 import { FACE_NAMES } from '../face/face.ts';
-import { BORDER_CORNERS } from '../border/corners.ts';
-import { SETTING_FABRICS, type SettingFabric } from '../layout/piece.ts';
+import { BORDER_CORNERS } from '../choice/border-corners.ts';
+import { SETTING_FABRICS, type SettingFabric } from '../piece/piece.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
-import { BED_IDS } from '../target/beds.ts';
+import { BED_IDS } from '../choice/beds.ts';
 import { bindingSchema, edgeSchema } from './edge-shape.ts';
 import { colour, fabricId, length, name, oneOf, whole } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -91,6 +91,7 @@ const fabricSchema = z.strictObject({
 
 /** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
 const borderSchema = z.strictObject({
+  id: name('The border’s id', 40),
   sides: length('The border’s width at the sides'),
   ends: length('The border’s width at top and bottom'),
   corners: z.enum(BORDER_CORNERS, `A border’s corners are one of: ${BORDER_CORNERS.join(', ')}.`),

@@ -1,4 +1,4 @@
-import { SIDES } from '../edge/choices.ts';
+import { SIDES } from '../choice/edge.ts';
 import type { Unit } from '../length/unit.ts';
 import { settingOf, type SettingKind } from '../setting/registry.ts';
 import { USUAL } from '../usual/lengths.ts';
@@ -34,7 +34,8 @@ const startFabrics = (unit: Unit): Plan['fabrics'] => {
 };
 
 /** A border as it begins: butted, sides first, cut across the fabric. */
-export const startBorder = (width: number, fabric: string): Plan['borders'][number] => ({
+export const startBorder = (id: string, width: number, fabric: string): Plan['borders'][number] => ({
+  id,
   sides: width,
   ends: width,
   corners: 'sides-first',
@@ -66,7 +67,7 @@ export const startLayers = (
     rollWidth: USUAL.battingRoll[unit],
     pieces: [],
   },
-  quilting: { by: 'home', marking: 'grid', spacing: USUAL.quiltingLines[unit], booking: null },
+  quilting: { by: 'home', marking: 'grid', spacing: USUAL.quiltingLines[unit] },
 });
 
 /** An edge as it begins: square corners and a double-fold binding, straight grain; flange and points ready to be chosen. */
@@ -172,7 +173,7 @@ export function startPlan(id: StartId): Plan {
     wall: [],
     grid: { across: start.across, down: start.down },
     setting: settingOf(start.setting).start(start.unit),
-    borders: start.borders.map((width) => startBorder(width, 'border')),
+    borders: start.borders.map((width, i) => startBorder(String(i + 1), width, 'border')),
     places: { turn: 'none', swap: 'none' },
     measured: [],
     measureBy: 'middle',

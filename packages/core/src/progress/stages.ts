@@ -1,4 +1,4 @@
-import { judgePile, type Pile } from '../block/pile.ts';
+import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 
@@ -18,13 +18,17 @@ export interface Headway {
  * How far a quilt has come, from what was decided and measured. A later stage does not wait for an earlier
  * one: whoever never measures a block still gets to the borders. Nothing in a plan says that an edge is on.
  *
+ * @param booked its quilting is booked: the log knows
  * @param judged the plan's pile, where it has been judged already
  */
 export function progressOf(
   plan: Plan,
-  judged: Pile = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value),
+  {
+    booked,
+    judged = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value),
+  }: { readonly booked: boolean; readonly judged?: Pile },
 ): Headway {
-  const { pile, measured, borders, backing, quilting, wall } = plan;
+  const { pile, measured, borders, backing, wall } = plan;
   const { needed } = judged;
   const open = [...judged.small, ...judged.large, ...judged.crooked].filter((block) => !block.settled);
   const sewn = measured.length > 0;
@@ -35,7 +39,7 @@ export function progressOf(
     setting: laid || sewn,
     wall: sewn,
     borders: measured.some((m) => m.borders >= borders.length),
-    layers: backing.made !== null || quilting.booking !== null,
+    layers: backing.made !== null || booked,
     edge: false,
   };
   const settled = STAGES.filter((stage) => done[stage]);

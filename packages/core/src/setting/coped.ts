@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { type CutLength, type Piece, rectangle } from '../layout/piece.ts';
+import { type CutLength, type Piece } from '../piece/piece.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';

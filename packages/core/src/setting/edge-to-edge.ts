@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { type Piece, rectangle } from '../layout/piece.ts';
+import { type Piece } from '../piece/piece.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
 import { evenTape } from './even-tape.ts';
 import type { Setting } from './setting.ts';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
-import type { Band, Piece, Point, TriangleRule } from '../layout/piece.ts';
-import { clipped, type HalfPlane } from './clip.ts';
+import type { Band, Piece, TriangleRule } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
+import { clipped, type HalfPlane } from '../geometry/clip.ts';
 import type { Grid, SettingField, SettingPart } from './setting.ts';
 
 /** How the points of an on-point centre meet its edges; lengths finished. */

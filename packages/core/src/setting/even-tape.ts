@@ -1,4 +1,4 @@
-import type { Band } from '../layout/piece.ts';
+import type { Band } from '../piece/piece.ts';
 
 /** A tape of nothing but blocks, each taking `size`, from `start`. */
 export const evenTape = (count: number, size: number, start: number): Band[] =>

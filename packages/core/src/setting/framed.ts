@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { countOf, lengthOf } from '../figure/figure.ts';
-import { diamond, type Piece, type Point } from '../layout/piece.ts';
+import { type Piece } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
+import { diamond } from '../geometry/shapes.ts';
 import { formatExact, formatLength, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 import { evenTape } from './even-tape.ts';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
-import { type Band, diamond, type Piece, type Point } from '../layout/piece.ts';
+import { type Band, type Piece } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
+import { diamond } from '../geometry/shapes.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import {
   type EdgeGeometry,

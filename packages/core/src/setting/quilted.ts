@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
-import { type CutLength, type Piece, rectangle, type Underlayer } from '../layout/piece.ts';
+import { type CutLength, type Piece, type Underlayer } from '../piece/piece.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { limitIn } from '../length/rounding.ts';
 import type { Unit } from '../length/unit.ts';
@@ -54,7 +55,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
           spot: { column, row },
         }),
       );
-      x.sashAt.forEach((left, line) =>
+      x.sashAt.forEach(({ line, at: left }) =>
         pieces.push({
           id: `upright-${row}-${line}`,
           part: 'upright',
@@ -62,7 +63,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
         }),
       );
     });
-    y.sashAt.forEach((top, line) =>
+    y.sashAt.forEach(({ line, at: top }) =>
       pieces.push({
         id: `level-${line}`,
         part: 'level',
@@ -92,7 +93,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>> = {
     }
     if (down > 1) {
       const crossings = x.sashAt
-        .map((left) => left - origin.x + seam)
+        .map(({ at }) => at - origin.x + seam)
         .map((from) => `${show(from)} to ${show(from + sash)}`);
       parts.push({
         key: 'level',

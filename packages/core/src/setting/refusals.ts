@@ -2,10 +2,11 @@ import { formatLength, formatWithUnit } from '../length/format.ts';
 import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
-import type { BlockSize, SettingRefusal } from './setting.ts';
+import type { BlockSize } from './setting.ts';
+import type { Refusal } from '../refusal/refusal.ts';
 
 /** Blocks that stand on point fit one even grid only when they are square. */
-export function squareBlocksOnly(block: BlockSize, unit: Unit): SettingRefusal[] {
+export function squareBlocksOnly(block: BlockSize, unit: Unit): Refusal[] {
   if (near(block.width, block.height)) return [];
   return [
     {
@@ -18,7 +19,7 @@ export function squareBlocksOnly(block: BlockSize, unit: Unit): SettingRefusal[]
 }
 
 /** A float that leaves more block than cloth. */
-export function sensibleFloat(float: number, block: BlockSize, unit: Unit): SettingRefusal[] {
+export function sensibleFloat(float: number, block: BlockSize, unit: Unit): Refusal[] {
   if (float >= 0 && atLeast(Math.min(block.width, block.height), float)) return [];
   return [
     {
@@ -32,7 +33,7 @@ export function sensibleFloat(float: number, block: BlockSize, unit: Unit): Sett
 }
 
 /** A sash that can be sewn (each of its strips too) and is no wider than the block. */
-export function sensibleSash(sash: number, strips: number, block: BlockSize, unit: Unit): SettingRefusal[] {
+export function sensibleSash(sash: number, strips: number, block: BlockSize, unit: Unit): Refusal[] {
   const path = ['setting', 'sash'];
   const least = limitIn(1 / 4, unit) * strips;
   const shorter = Math.min(block.width, block.height);

@@ -1,5 +1,6 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { type Band, type Piece } from '../piece/piece.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { rulerNearest } from '../length/rounding.ts';
 import { formatWithUnit } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
@@ -7,35 +8,38 @@ import type { Unit } from '../length/unit.ts';
 /** Sash lines in one direction: one between each two blocks, and one at either end when it runs round the outside. */
 export const sashLines = (blocks: number, outer: boolean): number => (outer ? blocks + 1 : blocks - 1);
 
-/** Where each block and each sash line starts along one direction. */
+/** Where each block and each sash line starts along one direction, in the plan's unit. */
 export interface Stops {
   readonly blockAt: readonly number[];
-  readonly sashAt: readonly number[];
+  /**
+   * A line is numbered by the block it lies before, so that it keeps its number when a sash is put round the
+   * outside: 0 is the outer one at the start.
+   */
+  readonly sashAt: readonly { readonly line: number; readonly at: number }[];
 }
 
 /** Stops of blocks of `size` with sash lines between them, from `start`. No sash when `sash` is 0. */
 export function stopsAlong(blocks: number, size: number, sash: number, outer: boolean, start: number): Stops {
   const first = start + (outer ? sash : 0);
+  const firstLine = outer ? 0 : 1;
+  const lines = sash === 0 ? 0 : sashLines(blocks, outer);
   return {
     blockAt: Array.from({ length: blocks }, (_, i) => first + i * (size + sash)),
-    sashAt:
-      sash === 0
-        ? []
-        : Array.from(
-            { length: sashLines(blocks, outer) },
-            (_, i) => start + (outer ? 0 : size) + i * (size + sash),
-          ),
+    sashAt: Array.from({ length: lines }, (_, i) => ({
+      line: firstLine + i,
+      at: start + (outer ? 0 : size) + i * (size + sash),
+    })),
   };
 }
 
 /** The tape along one direction. Any sash division moves the width of all. */
 export function sashTape({ blockAt, sashAt }: Stops, size: number, sash: number, part: string): Band[] {
   const blocks: Band[] = blockAt.map((from) => ({ role: 'block', part: 'block', from, to: from + size }));
-  const sashes: Band[] = sashAt.map((from) => ({
+  const sashes: Band[] = sashAt.map(({ at }) => ({
     role: 'sash',
     part,
-    from,
-    to: from + sash,
+    from: at,
+    to: at + sash,
     moves: { what: 'setting', key: 'sash' },
   }));
   return [...blocks, ...sashes].sort((a, b) => a.from - b.from);

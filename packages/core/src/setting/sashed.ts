@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
-import { type Piece, rectangle } from '../layout/piece.ts';
+import { type Piece } from '../piece/piece.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
@@ -96,13 +97,13 @@ export const sashed: Setting<'sashed', SashedOptions> = {
           spot: { column, row },
         });
       });
-      x.sashAt.forEach((left, line) =>
+      x.sashAt.forEach(({ line, at: left }) =>
         pieces.push(
           ...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, widths, true),
         ),
       );
     });
-    y.sashAt.forEach((top, line) => {
+    y.sashAt.forEach(({ line, at: top }) => {
       if (!cornerstones) {
         pieces.push(...sashPieces(`level-${line}`, 'level', origin.x, top, width.value, sash, widths, false));
         return;
@@ -112,7 +113,7 @@ export const sashed: Setting<'sashed', SashedOptions> = {
           ...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, widths, false),
         ),
       );
-      x.sashAt.forEach((left, column) => {
+      x.sashAt.forEach(({ line: column, at: left }) => {
         pieces.push({
           id: `cornerstone-${line}-${column}`,
           part: 'cornerstone',

@@ -1,6 +1,8 @@
 import type { z } from 'zod';
+import type { Refusal } from '../refusal/refusal.ts';
 import type { Figure } from '../figure/figure.ts';
-import type { Band, Cutting, Piece, Point, SettingFabric, SettingRole, Underlayer } from '../layout/piece.ts';
+import type { Band, Cutting, Piece, SettingFabric, SettingRole, Underlayer } from '../piece/piece.ts';
+import type { Point } from '../geometry/point.ts';
 import type { Unit } from '../length/unit.ts';
 
 /** A finished block: what it measures inside its seams. */
@@ -62,12 +64,6 @@ export type SettingField = {
     }
 );
 
-/** A reason a setting cannot be laid out with these blocks; `path` is the place in the plan. */
-export interface SettingRefusal {
-  readonly path: readonly string[];
-  readonly message: string;
-}
-
 /**
  * One way of setting blocks. Everything the program knows of a setting is behind this shape: its
  * options and their fields, how many blocks it takes, what it refuses, and the laid-out centre.
@@ -95,6 +91,6 @@ export interface Setting<K extends string = string, O extends { kind: K } = { ki
   readonly extent: (direction: 'across' | 'down', count: number, size: number, options: O) => number;
   /** Pieces in the centre, blocks and all. Equals the number the layout draws. */
   readonly pieceCount: (grid: Grid, options: O) => number;
-  readonly refusals: (input: Omit<SettingInput<O>, 'origin'>) => readonly SettingRefusal[];
+  readonly refusals: (input: Omit<SettingInput<O>, 'origin'>) => readonly Refusal[];
   readonly layOut: (input: SettingInput<O>) => Centre;
 }

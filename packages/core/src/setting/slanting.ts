@@ -1,4 +1,4 @@
-import type { Spot } from '../layout/piece.ts';
+import type { Spot } from '../piece/piece.ts';
 
 /**
  * The spot of a block whose lattice column and row are both odd or both even, counted from 1: its row is

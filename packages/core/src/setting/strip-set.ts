@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countOf } from '../figure/figure.ts';
-import { type Band, type Piece, rectangle } from '../layout/piece.ts';
+import { type Band, type Piece } from '../piece/piece.ts';
+import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
@@ -82,15 +83,19 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
         }),
       ),
     );
-    x.stops.sashAt.forEach((left, i) =>
+    x.stops.sashAt.forEach(({ line, at }) =>
       pieces.push({
-        id: `strip-${i}`,
+        id: `strip-${line}`,
         part: 'strip',
-        outline: rectangle(left, origin.y, sash, height.value),
+        outline: rectangle(at, origin.y, sash, height.value),
       }),
     );
-    y.stops.sashAt.forEach((top, i) =>
-      pieces.push({ id: `strip-${i}`, part: 'strip', outline: rectangle(origin.x, top, width.value, sash) }),
+    y.stops.sashAt.forEach(({ line, at }) =>
+      pieces.push({
+        id: `strip-${line}`,
+        part: 'strip',
+        outline: rectangle(origin.x, at, width.value, sash),
+      }),
     );
     const blocks = columns ? grid.across : grid.down;
     const lines = sashLines(blocks, outerSash);

@@ -4,7 +4,7 @@ import { rulerFine } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import { convertLength, fromInches, type Unit } from '../length/unit.ts';
 import type { Target } from '../plan/shape.ts';
-import { bedOf, type BedId } from './beds.ts';
+import { bedOf, type BedId } from '../choice/beds.ts';
 
 /** The size a target asks of a quilt, with how it was come by, and what it does on its bed, in words. */
 export interface TargetSize {

@@ -1,4 +1,4 @@
-import { type Random, randomFrom } from '../random.ts';
+import { type Random, randomFrom } from '../random/random.ts';
 import { clashesAt, type Costs, costOf, costsFor, countClashes, placeCost } from './costs.ts';
 import type { Arrangement, WallJob } from './job.ts';
 

@@ -1,4 +1,4 @@
-import type { Piece, Spot } from '../layout/piece.ts';
+import type { Piece, Spot } from '../piece/piece.ts';
 import type { Plan } from '../plan/shape.ts';
 import { type Laid, wallFrom, wallOf } from './wall.ts';
 

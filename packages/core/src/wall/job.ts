@@ -1,4 +1,4 @@
-import type { Point } from '../layout/piece.ts';
+import type { Point } from '../geometry/point.ts';
 
 /** What an arrangement weighs, each from 0 (does not matter) to 10. */
 export interface ArrangeRules {

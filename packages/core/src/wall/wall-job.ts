@@ -1,8 +1,8 @@
 import { valueOf } from '../colour/colour.ts';
 import { measureOf } from '../block/measure.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import { middleOf } from '../layout/outline.ts';
-import type { Piece } from '../layout/piece.ts';
+import { middleOf } from '../geometry/outline.ts';
+import type { Piece } from '../piece/piece.ts';
 import { convertLength } from '../length/unit.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import type { Arrangement, ArrangeRules, Meeting, WallBlock, WallJob } from './job.ts';

@@ -1,9 +1,9 @@
 import type { Fit, FitRequest, Plan } from '../../src/index.ts';
-import { borderSteps } from '../../src/target/best-borders.ts';
-import { clothCheck } from '../../src/target/cloth.ts';
-import { fitOf, shapesFor } from '../../src/target/find.ts';
-import { searchStep } from '../../src/target/request.ts';
-import { centreOf, costsOf, groundOf, weigh } from '../../src/target/score.ts';
+import { borderSteps } from '../../src/finder/best-borders.ts';
+import { clothCheck } from '../../src/finder/cloth.ts';
+import { fitOf, shapesFor } from '../../src/finder/find.ts';
+import { searchStep } from '../../src/finder/request.ts';
+import { centreOf, costsOf, groundOf, weigh } from '../../src/finder/score.ts';
 
 /** The best designs by trying every sash and float with every border on every grid. */
 export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looked: number } {

@@ -10,6 +10,7 @@ import {
   settingOf,
   type SettingOptions,
   SETTINGS,
+  startBorder,
   startPlan,
 } from '../../src/index.ts';
 
@@ -27,6 +28,11 @@ export function inchPlan(change: Partial<Plan>): Plan {
   else check();
   return plan;
 }
+
+let borders = 0;
+
+/** A border as it begins, under an id of its own. */
+export const borderOf = (width: number, fabric: string) => startBorder(String(++borders), width, fabric);
 
 /** A setting by its kind, with whichever options matter to a test. */
 export type SomeSetting = { readonly kind: SettingKind; readonly [option: string]: unknown };
@@ -53,9 +59,17 @@ export function quiltOf(
   );
 }
 
+/** A part's key, where a border is named by its place from the centre outward: `border-0-side`. */
+function keyOf({ layout }: Quilt, part: string): string {
+  const [, place, role] = /^border-(\d+)-(\w+)$/.exec(part) ?? [];
+  const keys = Object.keys(layout.parts).filter((key) => /^border-.+-side$/.test(key));
+  return place === undefined ? part : (keys[Number(place)]?.replace(/side$/, role!) ?? part);
+}
+
 /** The line of the cutting list that serves this part. */
 export function lineFor(quilt: Quilt, part: string) {
-  const line = quilt.pieces.find((p) => p.parts.includes(part));
+  const key = keyOf(quilt, part);
+  const line = quilt.pieces.find((p) => p.parts.includes(key));
   if (!line) throw new Error(`nothing is cut for ${part}`);
   return line;
 }
@@ -84,7 +98,8 @@ function optionOf(field: SettingField): fc.Arbitrary<unknown> {
   return field.key === 'float' ? fc.oneof(fc.constant(0), sixteenths(0, 3)) : sixteenths(2, 4);
 }
 
-const borders: fc.Arbitrary<Plan['borders'][number]> = fc.record({
+const anyBorder: fc.Arbitrary<Plan['borders'][number]> = fc.record({
+  id: fc.constant(''),
   sides: sixteenths(1, 8),
   ends: sixteenths(1, 8),
   corners: fc.constantFrom(...BORDER_CORNERS),
@@ -102,7 +117,9 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
     block: fc.record({ width: sixteenths(4, 20), height: sixteenths(4, 20), square: fc.boolean() }),
     grid: fc.record({ across: fc.integer({ min: 1, max: 20 }), down: fc.integer({ min: 1, max: 20 }) }),
     setting: settings,
-    borders: fc.array(borders, { maxLength: 3 }),
+    borders: fc
+      .array(anyBorder, { maxLength: 3 })
+      .map((stack) => stack.map((border, i) => ({ ...border, id: String(i + 1) }))),
     seam: fc.constantFrom(0.25, 0.375, 0.5),
   })
   .map(({ block, setting, ...rest }): Plan => {

@@ -1,13 +1,13 @@
 import { BLOCK_VALUES, blockValue, FACE_NAMES, type FaceName, type PileBlock } from '@lattice/core';
 import { ImagePlus, Plus, Trash2, X } from 'lucide-react';
-import { useState } from 'react';
 import { FileTrigger, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { serverError, useAddPictureMutation } from '../../app/api.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
+import { sendPicture } from '../../quilt/pictures.ts';
 import { BlockArt } from '../../drawing/faces.tsx';
 
 const Halves = styled.div`
@@ -96,24 +96,18 @@ interface BlockSheetProps {
 
 /** One block: its picture or drawn face, colours, value, and what has to be minded when it is laid or trimmed. */
 export function BlockSheet({ block, onChange, onRemove, onClose }: BlockSheetProps) {
-  const [addPicture, { isLoading }] = useAddPictureMutation();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [notes, setNotes] = useState<readonly string[]>([]);
+  const dispatch = useAppDispatch();
+  const { items, message, pictureNotes } = useAppSelector((s) => s.outbox);
+  const waiting = items.find((item) => item.kind === 'picture' && item.block === block.id);
+  const isLoading = waiting !== undefined && waiting.refused === undefined;
+  const problem = waiting?.refused ?? (isLoading ? message : null);
+  const notes = pictureNotes[block.id] ?? [];
   const colours = block.colours ?? [];
   const judged = blockValue({ colours });
   const value = judged > 0.7 ? 'light' : judged < 0.4 ? 'dark' : 'medium';
-  const take = async (files: FileList | null) => {
+  const take = (files: FileList | null) => {
     const file = files?.[0];
-    if (!file) return;
-    setProblem(null);
-    setNotes([]);
-    try {
-      const made = await addPicture(file).unwrap();
-      setNotes(made.notes);
-      onChange({ picture: made.id, colours: [...made.colours], edge: made.edge ?? undefined });
-    } catch (failure) {
-      setProblem(serverError(failure).message);
-    }
+    if (file) void dispatch(sendPicture(block.id, file));
   };
   return (
     <Sheet title={block.name} width={640} isOpen onClose={onClose}>
@@ -125,7 +119,7 @@ export function BlockSheet({ block, onChange, onRemove, onClose }: BlockSheetPro
           <div className="ways">
             <FileTrigger
               acceptedFileTypes={['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif']}
-              onSelect={(files) => void take(files)}
+              onSelect={take}
             >
               <Button isDisabled={isLoading}>
                 <ImagePlus size={15} aria-hidden />

@@ -13,6 +13,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { withBorder, withBorderWidth, withoutBorder } from '../../quilt/borderEdits.ts';
+import { newId } from '../../outbox/tabs.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
@@ -55,7 +56,7 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
       ...p,
       borders: [
         ...p.borders,
-        startBorder(unit === 'in' ? 3 : 8, p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id),
+        startBorder(newId(), unit === 'in' ? 3 : 8, p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id),
       ],
     }));
   const change = (i: number, part: Partial<Plan['borders'][number]>) => edit((p) => withBorder(p, i, part));

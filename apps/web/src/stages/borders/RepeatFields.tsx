@@ -7,6 +7,7 @@ import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { withBorder } from '../../quilt/borderEdits.ts';
+import { newId } from '../../outbox/tabs.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 
@@ -90,7 +91,7 @@ export function RepeatFields({ index }: { index: number }) {
                     </small>
                   </span>
                   <Button
-                    onPress={() => edit((p) => withSpacer(p, index, fit))}
+                    onPress={() => edit((p) => withSpacer(p, index, fit, newId()))}
                     aria-label={`Use a spacer of ${formatLength(fit.sides.value, unit)} at the sides and ${formatLength(fit.ends.value, unit)} at the ends`}
                   >
                     Use

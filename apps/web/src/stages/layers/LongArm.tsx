@@ -7,17 +7,14 @@ import {
 } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import {
-  serverError,
-  useAskLongArmMutation,
-  useBookLongArmMutation,
-  useCancelLongArmMutation,
-} from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { serverError, useAskLongArmMutation } from '../../app/api.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Verdict } from '../../design/Verdict.ts';
+import { selectBooking } from '../../outbox/logSlice.ts';
+import { bookJob, cancelBooking } from '../../quilt/bookings.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 
@@ -73,12 +70,18 @@ export function LongArm({ layers }: { layers: Layers }) {
   const plan = useAppSelector(selectPlan);
   const { finished } = useAppSelector(selectQuilt);
   const edit = useEdit();
+  const dispatch = useAppDispatch();
   const [pattern, setPattern] = useState<LongArmJob['pattern']>('all-over');
   const [heard, setHeard] = useState<{ answer: LongArmAnswer; of: string } | null>(null);
+  const [sent, setSent] = useState<{ id: string; of: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [ask, asking] = useAskLongArmMutation();
-  const [book, booking] = useBookLongArmMutation();
-  const [cancel, cancelling] = useCancelLongArmMutation();
+  const booked = useAppSelector(selectBooking);
+  const { items, message, bookings } = useAppSelector((s) => s.outbox);
+  const quilt = useAppSelector((s) => s.saving.id);
+  const waiting = items.find(
+    (item) => item.quilt === quilt && (item.kind === 'booking' || item.kind === 'cancel'),
+  );
   const { unit, backing } = plan;
   const top = { width: finished.width.value, height: finished.height.value };
   const planned = { width: layers.backing.width.value, height: layers.backing.height.value };
@@ -91,42 +94,28 @@ export function LongArm({ layers }: { layers: Layers }) {
       : { ...planned, diagonals: null },
     batting: { width: layers.batting.width.value, height: layers.batting.height.value },
   };
-  const booked = plan.quilting.booking;
   const same =
     booked && Math.abs(booked.width - top.width) < 0.06 && Math.abs(booked.height - top.height) < 0.06;
-  /** Takes the booking back at the service first: the plan says no other than what it knows. */
-  const goOn = async (by: 'home' | 'long-arm') => {
+  /** Takes the booking back; it stands until the service has heard of it. */
+  const goOn = (by: 'home' | 'long-arm') => {
     setProblem(null);
-    try {
-      if (booked) await cancel(booked.number).unwrap();
-      edit((p) => ({ ...p, quilting: { ...p.quilting, by, booking: null } }));
-    } catch (failure) {
-      setProblem(serverError(failure).message);
-    }
+    if (booked) void dispatch(cancelBooking(booked.number));
+    edit((p) => ({ ...p, quilting: { ...p.quilting, by } }));
   };
   // What was heard is of the sizes that were sent; for others it has to be asked again.
-  const answer = heard && heard.of === JSON.stringify(job) ? heard.answer : null;
+  const of = JSON.stringify(job);
+  const said = sent && sent.of === of ? bookings[sent.id] : undefined;
+  const answer = said ?? (heard && heard.of === of ? heard.answer : null);
   const tell = async (send: () => Promise<LongArmAnswer>) => {
     setProblem(null);
     try {
-      setHeard({ answer: await send(), of: JSON.stringify(job) });
+      setHeard({ answer: await send(), of });
     } catch (failure) {
       setProblem(serverError(failure).message);
     }
   };
-  const onBook = () =>
-    tell(async () => {
-      const { number, answer: said } = await book(job).unwrap();
-      if (number !== null && said.accepted)
-        edit((p) => ({
-          ...p,
-          quilting: {
-            ...p.quilting,
-            booking: { number, ...top, price: said.price, starts: said.starts, ready: said.ready },
-          },
-        }));
-      return said;
-    });
+  const onBook = async () => setSent({ id: await dispatch(bookJob(job)), of });
+  const onItsWay = waiting && (waiting.refused ?? message ?? 'On its way to the finishing service…');
 
   if (booked) {
     return (
@@ -152,16 +141,16 @@ export function LongArm({ layers }: { layers: Layers }) {
           </Verdict>
         )}
         <div className="ways">
-          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('long-arm')}>
+          <Button isDisabled={waiting !== undefined} onPress={() => goOn('long-arm')}>
             {same ? 'Cancel the booking' : 'Ask again'}
           </Button>
-          <Button isDisabled={cancelling.isLoading} onPress={() => void goOn('home')}>
+          <Button isDisabled={waiting !== undefined} onPress={() => goOn('home')}>
             Quilt it myself instead
           </Button>
         </div>
-        {problem && (
-          <Verdict role="alert" data-kind="square-up">
-            {problem}
+        {(problem ?? onItsWay) && (
+          <Verdict role={problem ? 'alert' : 'status'} data-kind={problem ? 'square-up' : 'ease'}>
+            {problem ?? onItsWay}
           </Verdict>
         )}
       </Answer>
@@ -196,9 +185,9 @@ export function LongArm({ layers }: { layers: Layers }) {
         </Button>
       )}
       <Answer aria-live="polite" data-testid="long-arm">
-        {problem && (
-          <Verdict role="alert" data-kind="square-up">
-            {problem}
+        {(problem ?? onItsWay) && (
+          <Verdict role={problem ? 'alert' : 'status'} data-kind={problem ? 'square-up' : 'ease'}>
+            {problem ?? onItsWay}
           </Verdict>
         )}
         {answer?.accepted === false && (
@@ -212,7 +201,7 @@ export function LongArm({ layers }: { layers: Layers }) {
               ))}
             </ul>
             <div className="ways">
-              <Button onPress={() => void goOn('home')}>Quilt it myself instead</Button>
+              <Button onPress={() => goOn('home')}>Quilt it myself instead</Button>
             </div>
           </>
         )}
@@ -233,10 +222,10 @@ export function LongArm({ layers }: { layers: Layers }) {
               ))}
             </ul>
             <div className="ways">
-              <Button look="main" isDisabled={booking.isLoading} onPress={() => void onBook()}>
+              <Button look="main" isDisabled={waiting !== undefined} onPress={() => void onBook()}>
                 Book it
               </Button>
-              <Button onPress={() => void goOn('home')}>Quilt it myself instead</Button>
+              <Button onPress={() => goOn('home')}>Quilt it myself instead</Button>
             </div>
           </>
         )}

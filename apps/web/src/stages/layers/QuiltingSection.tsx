@@ -8,6 +8,7 @@ import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { FigureLine } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
+import { selectBooking } from '../../outbox/logSlice.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LongArm } from './LongArm.tsx';
@@ -29,6 +30,7 @@ const markings = MARKINGS.map((id) => ({ id, name: MARKING_NAMES[id] }));
 /** Who quilts it: the service that is asked, or the marking and basting list for quilting at home. */
 export function QuiltingSection({ layers }: { layers: Layers }) {
   const plan = useAppSelector(selectPlan);
+  const booking = useAppSelector(selectBooking);
   const edit = useEdit();
   return (
     <Section title="Quilting">
@@ -42,7 +44,7 @@ export function QuiltingSection({ layers }: { layers: Layers }) {
         }
       />
       {/* A booking stays in sight until it is taken back. */}
-      {plan.quilting.by === 'home' && plan.quilting.booking === null ? (
+      {plan.quilting.by === 'home' && booking === null ? (
         <AtHome layers={layers} />
       ) : (
         <LongArm layers={layers} />

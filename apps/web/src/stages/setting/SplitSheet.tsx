@@ -10,14 +10,14 @@ import {
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { serverError, useAddQuiltMutation } from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
 import { Thumbnail } from '../../drawing/Thumbnail.tsx';
+import { addQuilt } from '../../quilt/newQuilts.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
 const Ways = styled.ul`
@@ -62,19 +62,13 @@ export function SplitSheet({ onClose }: { onClose: () => void }) {
   const { pile } = useAppSelector(selectQuilt);
   const counts = splitCounts(pile.blocks || pile.needed);
   const [count, setCount] = useState(2);
-  const [addQuilt, { isLoading }] = useAddQuiltMutation();
-  const [problem, setProblem] = useState<string | null>(null);
+  const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const ways = useMemo(() => splitQuilt(plan, count), [plan, count]);
   const put = async ({ plans }: Split) => {
-    setProblem(null);
-    try {
-      // The first is put there last, so that it lies first on the shelf.
-      for (const small of [...plans].reverse()) await addQuilt(small).unwrap();
-      await navigate('/');
-    } catch (failure) {
-      setProblem(`${serverError(failure).message} Quilts that were put on the shelf already are there.`);
-    }
+    // The first is put there last, so that it lies first on the shelf.
+    for (const small of [...plans].reverse()) await dispatch(addQuilt(small));
+    await navigate('/');
   };
   return (
     <Sheet title="Split into smaller quilts" width={900} isOpen onClose={onClose}>
@@ -89,7 +83,6 @@ export function SplitSheet({ onClose }: { onClose: () => void }) {
           onChange={(n) => setCount(Number(n))}
         />
       )}
-      {problem && <p role="alert">{problem}</p>}
       <Ways aria-label="Ways to split">
         {ways.map((way) => (
           <li key={`${way.grid.across}-${way.grid.down}`}>
@@ -99,9 +92,7 @@ export function SplitSheet({ onClose }: { onClose: () => void }) {
               ))}
             </span>
             <Words way={way} unit={plan.unit} />
-            <Button isDisabled={isLoading} onPress={() => void put(way)}>
-              Put these {way.quilts} on the shelf
-            </Button>
+            <Button onPress={() => void put(way)}>Put these {way.quilts} on the shelf</Button>
           </li>
         ))}
       </Ways>

@@ -70,7 +70,7 @@ function jobsOf(plan: Plan, layout: Layout): { id: string; name: string; says: s
   const used = new Set(
     Object.values(layout.parts).flatMap((p) =>
       p.cutFrom
-        ? [p.cutFrom.use.what === 'border' ? `border-${p.cutFrom.use.index}` : p.cutFrom.use.what]
+        ? [p.cutFrom.use.what === 'border' ? `border-${p.cutFrom.use.border}` : p.cutFrom.use.what]
         : [],
     ),
   );
@@ -86,11 +86,11 @@ function jobsOf(plan: Plan, layout: Layout): { id: string; name: string; says: s
     ...Object.entries(names).flatMap(([what, [name, says]]) =>
       used.has(what) ? [{ id: what, name, says, use: { what: what as 'sash' } as FabricUse }] : [],
     ),
-    ...plan.borders.map((_, index) => ({
-      id: `border-${index}`,
+    ...plan.borders.map(({ id }, index) => ({
+      id: `border-${id}`,
       name: `Border ${index + 1}`,
       says: 'This border',
-      use: { what: 'border', index } as FabricUse,
+      use: { what: 'border', border: id } as FabricUse,
     })),
   ];
 }

@@ -6,7 +6,7 @@ import {
   middleOf,
   type Piece,
   type Plan,
-  reachOf,
+  nearestSideOf,
   type RowLabel,
 } from '@lattice/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
@@ -172,7 +172,7 @@ const Art = memo(function Art({
 const Labels = memo(function Labels({ pieces, labels }: Pick<WallBoardProps, 'pieces' | 'labels'>) {
   return pieces.map((piece, i) => {
     const middle = middleOf(piece);
-    const reach = reachOf(piece);
+    const reach = nearestSideOf(piece);
     return (
       <g key={piece.id} pointerEvents="none">
         <circle className="badge" cx={middle.x} cy={middle.y} r={reach * 0.42} />
@@ -189,7 +189,7 @@ function Locks({ pieces, places }: Pick<WallBoardProps, 'pieces' | 'places'>) {
   return pieces.map((piece, i) => {
     if (!places[i]?.locked) return null;
     const middle = middleOf(piece);
-    const reach = reachOf(piece);
+    const reach = nearestSideOf(piece);
     return (
       <g key={piece.id} pointerEvents="none">
         <Lock x={middle.x} y={middle.y + reach * 0.74} size={reach * 0.26} />
@@ -224,7 +224,7 @@ function threadOf({ a, b }: Clash, pieces: readonly Piece[]): string {
 /** The knot between two blocks, as a circle. */
 function knotOf({ a, b }: Clash, pieces: readonly Piece[], share: number): string {
   const [from, to] = [middleOf(pieces[a]!), middleOf(pieces[b]!)];
-  const r = reachOf(pieces[a]!) * share;
+  const r = nearestSideOf(pieces[a]!) * share;
   return `M${(from.x + to.x) / 2 - r} ${(from.y + to.y) / 2}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
 }
 

@@ -1,0 +1,72 @@
+import { type LogEntry, LOG_BATCH, logEntrySchema } from '@lattice/core';
+import type { Knex } from 'knex';
+
+/** An entry as it lies in the database; `body` is JSON, `seq` the order it arrived in. */
+interface LogRow {
+  readonly seq: number;
+  readonly id: string;
+  readonly quilt: string;
+  readonly at: string;
+  readonly kind: string;
+  readonly body: string;
+}
+
+/** Entries that arrived after another, and the number of the last. */
+export interface LogPage {
+  readonly entries: readonly LogEntry[];
+  readonly latest: number;
+  /** The number of the last there is at all. */
+  readonly newest: number;
+  /** There are more: ask again from `latest`. */
+  readonly more: boolean;
+}
+
+/** The only place that speaks SQL about the log. Entries are added and read, never changed. */
+export class LogRepository {
+  constructor(private readonly knex: Knex) {}
+
+  /** Adds entries; those that are there already stay as they are. Answers how many were new. */
+  async add(entries: readonly LogEntry[]): Promise<number> {
+    if (entries.length === 0) return 0;
+    const rows = entries.map(({ body, ...entry }) => ({ ...entry, body: JSON.stringify(body) }));
+    return this.knex.transaction(async (all) => {
+      const [before] = await all('log_entries').count<{ n: number }[]>({ n: '*' });
+      for (const row of rows) await all('log_entries').insert(row).onConflict('id').ignore();
+      const [after] = await all('log_entries').count<{ n: number }[]>({ n: '*' });
+      return Number(after!.n) - Number(before!.n);
+    });
+  }
+
+  /** A page of what arrived after `since`, of one quilt or of all. */
+  async since(since: number, quilt?: string): Promise<LogPage> {
+    const rows = await this.knex<LogRow>('log_entries')
+      .where('seq', '>', since)
+      .modify((query) => {
+        if (quilt !== undefined) void query.where({ quilt });
+      })
+      .orderBy('seq')
+      .limit(LOG_BATCH + 1);
+    const page = rows.slice(0, LOG_BATCH);
+    const [last] = await this.knex('log_entries').max<{ seq: number | null }[]>({ seq: 'seq' });
+    return {
+      entries: page.map(entryFrom),
+      latest: page.at(-1)?.seq ?? since,
+      newest: last?.seq ?? 0,
+      more: rows.length > LOG_BATCH,
+    };
+  }
+
+  async find(id: string): Promise<LogEntry | null> {
+    const row = await this.knex<LogRow>('log_entries').where({ id }).first();
+    return row ? entryFrom(row) : null;
+  }
+
+  /** Every entry of these kinds, in the order they arrived. */
+  async ofKinds(...kinds: readonly LogEntry['kind'][]): Promise<LogEntry[]> {
+    const rows = await this.knex<LogRow>('log_entries').whereIn('kind', kinds).orderBy('seq');
+    return rows.map(entryFrom);
+  }
+}
+
+const entryFrom = ({ id, quilt, at, kind, body }: LogRow): LogEntry =>
+  logEntrySchema.parse({ id, quilt, at, kind, body: JSON.parse(body) });

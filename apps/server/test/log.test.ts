@@ -1,0 +1,96 @@
+import { LOG_BATCH, type LogEntry, startPlan } from '@lattice/core';
+import type { Knex } from 'knex';
+import request from 'supertest';
+import { createApp } from '../src/app.ts';
+import * as log from '../src/database/migrations/2026-11-26-log.ts';
+import { openDatabase } from '../src/database/open.ts';
+import type { LogPage } from '../src/log/repository.ts';
+
+let knex: Knex;
+const outside = { now: () => new Date('2026-11-26T09:00:00Z'), newId: () => 'x', random: () => 0.5 };
+const app = () => createApp({ knex, outside });
+const entry = (i: number, quilt = 'q1'): LogEntry => ({
+  id: `entry-number-${i}`,
+  quilt,
+  at: '2026-11-26T09:00:00Z',
+  kind: 'booking-cancelled',
+  body: { number: `LA-${i}` },
+});
+const post = (entries: unknown) => request(app()).post('/api/log').send({ entries });
+const since = async (query: string) => (await request(app()).get(`/api/log?${query}`)).body as LogPage;
+
+beforeEach(async () => {
+  knex = await openDatabase(':memory:');
+});
+afterEach(() => knex.destroy());
+
+test('many at once; what is there already stays as it is', async () => {
+  expect((await post([entry(1), entry(2)])).body).toEqual({ added: 2 });
+  const changed = { ...entry(2), at: '2027-01-01T00:00:00Z' };
+  expect((await post([changed, entry(3), entry(3)])).body).toEqual({ added: 1 });
+  expect((await since('since=0')).entries).toEqual([entry(1), entry(2), entry(3)]);
+});
+
+test('what arrived since, of all quilts or of one, page by page', async () => {
+  await post(Array.from({ length: LOG_BATCH }, (_, i) => entry(i)));
+  await post([entry(LOG_BATCH, 'q2')]);
+  const first = await since('since=0');
+  expect([first.entries.length, first.more, first.newest]).toEqual([LOG_BATCH, true, LOG_BATCH + 1]);
+  const rest = await since(`since=${first.latest}`);
+  expect([rest.entries, rest.more]).toEqual([[entry(LOG_BATCH, 'q2')], false]);
+  expect(await since(`since=${rest.latest}`)).toMatchObject({
+    entries: [],
+    latest: rest.latest,
+    more: false,
+  });
+  expect((await since('since=0&quilt=q2')).entries).toEqual([entry(LOG_BATCH, 'q2')]);
+});
+
+test('nonsense is refused as a whole, and nothing of it is kept', async () => {
+  for (const entries of [
+    [entry(1), { ...entry(2), kind: 'dreamt' }],
+    [{ ...entry(1), id: 'x' }],
+    'entries',
+    Array.from({ length: LOG_BATCH + 1 }, (_, i) => entry(i)),
+  ])
+    expect((await post(entries)).status).toBe(400);
+  expect((await request(app()).get('/api/log?since=then')).status).toBe(400);
+  expect((await since('since=0')).entries).toEqual([]);
+});
+
+test('bookings that older plans carried move into the log', async () => {
+  const { borders, quilting, ...plan } = startPlan('sashed-sampler');
+  const booking = {
+    number: 'LA-7',
+    width: 40,
+    height: 50,
+    price: 80,
+    starts: '2026-12-09',
+    ready: '2026-12-16',
+  };
+  const old = (held: object | null) =>
+    JSON.stringify({
+      ...plan,
+      schemaVersion: 5,
+      borders: borders.map(({ id: _, ...b }) => b),
+      quilting: { ...quilting, booking: held },
+    });
+  const row = (id: string, held: object | null) => ({
+    id,
+    revision: 3,
+    plan: old(held),
+    created_at: '2026-11-20T09:00:00Z',
+    updated_at: '2026-11-21T09:00:00.000Z',
+  });
+  await log.down(knex);
+  await knex('quilts').insert([row('quilt-booked', booking), row('quilt-plain', null)]);
+  await log.up(knex);
+  const { entries } = await since('since=0');
+  expect(entries).toMatchObject([
+    { quilt: 'quilt-booked', kind: 'booked', body: { ...booking, unit: 'in' } },
+  ]);
+  expect((await request(app()).get('/api/quilts/quilt-booked')).body).toMatchObject({
+    revision: 3,
+    plan: { borders: [{ id: '1' }] },
+  });
+});

@@ -1,0 +1,79 @@
+import { numberOf } from '@lattice/core';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { Button } from '../design/controls/Button.tsx';
+import type { Thunk } from '../quilt/thunk.ts';
+import { ITEM_WORDS, type ItemKind } from './items.ts';
+import type { ShownItem } from './outboxSlice.ts';
+
+const Note = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+  margin-top: 14px;
+  padding: 10px 16px;
+  border-radius: 10px;
+  background: var(--brass-wash);
+  color: var(--ink);
+  font-size: 14px;
+  &[data-wrong] {
+    background: var(--wrong-wash);
+  }
+  p {
+    flex: 1 1 300px;
+  }
+`;
+
+/** "1 new quilt, 2 pictures". */
+export function itemsText(items: readonly ShownItem[]): string {
+  const counts = new Map<ItemKind, number>();
+  for (const { kind } of items) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+  return [...counts].map(([kind, count]) => numberOf(count, ...ITEM_WORDS[kind])).join(', ');
+}
+
+const sendNow =
+  (): Thunk<void> =>
+  (_dispatch, _getState, { outbox }) =>
+    void outbox.send();
+const letGo =
+  (id: string): Thunk<void> =>
+  (_dispatch, _getState, { outbox }) =>
+    void outbox.drop(id);
+
+/** What this browser has still to send, why it waits, and what the server would not take. Nothing when there is none. */
+export function OutboxNote() {
+  const { items, message, fleeting } = useAppSelector((s) => s.outbox);
+  const dispatch = useAppDispatch();
+  const waiting = items.filter((item) => item.refused === undefined);
+  const refused = items.filter((item) => item.refused !== undefined && item.kind !== 'plan');
+  return (
+    <>
+      {fleeting && (
+        <Note role="status">
+          <p>
+            This browser keeps nothing once it is closed, as in a private window: wait for “Saved” before you
+            close it.
+          </p>
+        </Note>
+      )}
+      {waiting.length > 0 && message !== null && (
+        <Note role="status" data-testid="outbox">
+          <p>
+            {message} {itemsText(waiting)} {waiting.length === 1 ? 'waits' : 'wait'} in this browser and{' '}
+            {waiting.length === 1 ? 'goes' : 'go'} by {waiting.length === 1 ? 'itself' : 'themselves'}.
+          </p>
+          <Button onPress={() => dispatch(sendNow())}>Try now</Button>
+        </Note>
+      )}
+      {refused.map((item) => (
+        <Note key={item.id} role="alert" data-wrong>
+          <p>
+            A {ITEM_WORDS[item.kind][0]} was not taken: {item.refused}
+          </p>
+          <Button onPress={() => dispatch(letGo(item.id))}>Let it go</Button>
+        </Note>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import type { LogEntry, LongArmAnswer } from '@lattice/core';
+import { api, serverError, type StoredQuilt } from '../app/api.ts';
+import type { ItemKind, MadePicture } from './items.ts';
+import type { Outcome, Senders } from './outbox.ts';
+
+/** What the server answers to each kind of item. */
+export interface Answers extends Record<ItemKind, unknown> {
+  readonly plan: StoredQuilt;
+  readonly quilt: StoredQuilt;
+  readonly entry: null;
+  readonly picture: MadePicture;
+  readonly booking: { readonly entry: LogEntry | null; readonly answer: LongArmAnswer | null };
+  /** Null where the service knew of no such booking: it is as good as taken back. */
+  readonly cancel: LogEntry | null;
+}
+
+/** Faults that pass: out of reach, busy, no room on the disk. Everything else is for the quilter to settle. */
+const PASSING: ReadonlySet<string> = new Set([
+  'offline',
+  'busy',
+  'disk-full',
+  'disk-error',
+  'read-only',
+  'unexpected',
+]);
+
+interface Called<T> {
+  readonly data?: T;
+  readonly error?: unknown;
+}
+
+function outcomeOf<T, A>({ data, error }: Called<T>, answer: (data: T) => A): Outcome<A> {
+  if (error === undefined) return { went: 'done', answer: answer(data as T) };
+  const { code, message, details } = serverError(error);
+  return PASSING.has(code) ? { went: 'not-yet', message } : { went: 'refused', message, code, details };
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** How each kind goes to the server. A new kind is one function here. */
+export function sendersOver(call: <T>(action: unknown) => Promise<Called<T>>): Senders<Answers> {
+  const { addEntries, addPicture, addQuilt, bookLongArm, cancelLongArm, saveQuilt } = api.endpoints;
+  return {
+    plan: async ({ quilt, revision, plan }) => {
+      const outcome = outcomeOf(
+        await call<StoredQuilt>(saveQuilt.initiate({ id: quilt, revision, plan })),
+        (saved) => saved,
+      );
+      if (outcome.went !== 'refused' || outcome.code !== 'stale') return outcome;
+      // The answer to our own write was lost on the way: theirs is ours.
+      const theirs = outcome.details as StoredQuilt;
+      return same(theirs.plan, plan) ? { went: 'done', answer: theirs } : outcome;
+    },
+    quilt: async ({ quilt, plan }) =>
+      outcomeOf(await call<StoredQuilt>(addQuilt.initiate({ id: quilt, plan })), (added) => added),
+    entry: async ({ entry }) => outcomeOf(await call(addEntries.initiate([entry])), () => null),
+    picture: async ({ id, file }) =>
+      outcomeOf(await call<MadePicture>(addPicture.initiate({ id, file })), (made) => made),
+    booking: async ({ quilt, entry, job }) =>
+      outcomeOf(await call<Answers['booking']>(bookLongArm.initiate({ quilt, entry, job })), (said) => said),
+    cancel: async ({ quilt, entry, number }) => {
+      const outcome = outcomeOf(
+        await call<{ entry: LogEntry }>(cancelLongArm.initiate({ quilt, entry, number })),
+        (said): LogEntry | null => said.entry,
+      );
+      const unknown = outcome.went === 'refused' && outcome.code === 'no-such-booking';
+      return unknown ? { went: 'done', answer: null } : outcome;
+    },
+  };
+}

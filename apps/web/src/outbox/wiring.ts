@@ -1,0 +1,140 @@
+import type { LogEntry } from '@lattice/core';
+import type { Dispatch, UnknownAction } from '@reduxjs/toolkit';
+import { api, type LogPage } from '../app/api.ts';
+import { takeLandedPictures } from '../quilt/pictures.ts';
+import { heardOfDraft } from '../quilt/saving.ts';
+import type { OutboxItem } from './items.ts';
+import type { Keeping } from './keeping.ts';
+import { entriesHeard } from './logSlice.ts';
+import { Outbox, type OutboxEvent } from './outbox.ts';
+import {
+  bookingAnswered,
+  itemsChanged,
+  keptInMemory,
+  sendingStarted,
+  sendingWaits,
+  type ShownItem,
+} from './outboxSlice.ts';
+import { type Answers, sendersOver } from './senders.ts';
+
+/** What thunks are given besides the store: the outbox, what is kept, and which tab this is. */
+export interface Around {
+  readonly outbox: Outbox<Answers>;
+  readonly keeping: Keeping;
+  readonly tab: string;
+  readonly openTabs: () => Promise<ReadonlySet<string>>;
+}
+
+/** Anything that can be dispatched here: plain actions, and thunks given what is around them. */
+export type Dispatching = Dispatch<UnknownAction> & (<R>(thunk: (...args: never[]) => R) => R);
+
+type Event = OutboxEvent<Answers>;
+
+/** An outbox that sends through the store's calls and tells it how things went. */
+export function wireOutbox(
+  outside: Pick<Around, 'keeping' | 'tab' | 'openTabs'>,
+  dispatch: () => Dispatching,
+): Outbox<Answers> {
+  const call = async <T>(action: unknown): Promise<{ data?: T; error?: unknown }> =>
+    dispatch()(action as never) as Promise<{ data?: T; error?: unknown }>;
+  return new Outbox<Answers>({
+    ...outside,
+    senders: sendersOver(call),
+    left: whatIsLeft,
+    tell: (event) => void hear(event, dispatch(), outside.keeping),
+  });
+}
+
+/** A draft changed on its way was made to the new revision; a picture waits for its quilt; nothing else is left. */
+function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxItem | null {
+  if (now.kind === 'picture') return { ...now, made: answer as Answers['picture'] };
+  if (now.kind === 'plan' && now.order !== sent.order)
+    return { ...now, revision: (answer as Answers['plan']).revision };
+  return null;
+}
+
+async function hear(event: Event, dispatch: Dispatching, keeping: Keeping): Promise<void> {
+  switch (event.what) {
+    case 'changed':
+      dispatch(itemsChanged(event.items.map(shown)));
+      break;
+    case 'sending':
+      dispatch(sendingStarted());
+      break;
+    case 'not-yet':
+      dispatch(sendingWaits(event.message));
+      break;
+    case 'sent':
+      await heardAnswer(event, dispatch, keeping);
+      break;
+    case 'refused':
+      break;
+  }
+  dispatch(heardOfDraft(event));
+}
+
+async function heardAnswer(
+  event: Extract<Event, { what: 'sent' }>,
+  dispatch: Dispatching,
+  keeping: Keeping,
+): Promise<void> {
+  const { item, answer } = event;
+  if (item.kind === 'picture') dispatch(takeLandedPictures());
+  if (item.kind === 'cancel' && answer) await addHeard([answer as LogEntry], dispatch, keeping);
+  if (item.kind !== 'booking') return;
+  const said = answer as Answers['booking'];
+  if (said.entry) await addHeard([said.entry], dispatch, keeping);
+  if (said.answer) dispatch(bookingAnswered({ id: item.id, answer: said.answer }));
+}
+
+async function addHeard(
+  entries: readonly LogEntry[],
+  dispatch: Dispatching,
+  keeping: Keeping,
+): Promise<void> {
+  dispatch(entriesHeard(entries));
+  await keeping.addToLog(entries);
+}
+
+const shown = (item: OutboxItem): ShownItem => {
+  const { id, kind, quilt, tab, order, refused } = item;
+  return {
+    id,
+    kind,
+    quilt,
+    tab,
+    order,
+    ...(refused === undefined ? {} : { refused }),
+    ...(item.kind === 'picture' ? { block: item.block } : {}),
+  };
+};
+
+/** Takes up what this browser kept: the log, and whatever was not sent; from then on tries whenever it may work. */
+export async function beginKeeping({ outbox, keeping }: Around, dispatch: Dispatching): Promise<void> {
+  if (!(await keeping.lasts())) dispatch(keptInMemory());
+  const { entries } = await keeping.log();
+  dispatch(entriesHeard(entries));
+  globalThis.addEventListener?.('online', () => void outbox.send());
+  globalThis.addEventListener?.('focus', () => void outbox.send());
+  await outbox.send();
+  await hearLog(keeping, dispatch);
+}
+
+/** Hears what the server's log has had since this browser last asked. Out of reach it stays as it is. */
+export async function hearLog(keeping: Keeping, dispatch: Dispatching): Promise<void> {
+  let { heardTo } = await keeping.log();
+  for (;;) {
+    const asked = api.endpoints.logSince.initiate(heardTo, { forceRefetch: true, subscribe: false });
+    const { data } = (await dispatch(asked as never)) as { data?: LogPage };
+    if (!data) return;
+    // A server that has less than was heard of is another one, or begun anew: everything is asked for again.
+    if (data.newest < heardTo) {
+      heardTo = 0;
+      continue;
+    }
+    dispatch(entriesHeard(data.entries));
+    await keeping.addToLog(data.entries, data.latest);
+    heardTo = data.latest;
+    if (!data.more) return;
+  }
+}

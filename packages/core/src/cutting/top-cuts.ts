@@ -1,0 +1,92 @@
+import type { ClothDirection } from '../cloth/direction.ts';
+import { type Cut, cutOf, type CutShape } from '../cut/cut.ts';
+import { lengthLies, lyingOf } from '../cut/lying.ts';
+import { type CutLine, linesOf } from '../cut/line.ts';
+import type { Layout } from '../layout/lay-out.ts';
+import { near } from '../length/tolerance.ts';
+import type { CutFrom, Part, Piece, Role } from '../piece/piece.ts';
+import { borderById, fabricById } from '../plan/fabric-use.ts';
+import type { Plan } from '../plan/shape.ts';
+import { cutShapeOf } from './cut-shape.ts';
+
+/** Strips may be joined of two lengths; a block, a square or a triangle never is (rule CU-2). */
+const JOINED: readonly Role[] = ['sash', 'border', 'coping-strip'];
+
+/** Everything to cut for a layout, in the order settings and borders name it. Blocks are made already. */
+export function cutsOfTop(plan: Plan, layout: Layout): Cut[] {
+  const ofPart = new Map<string, Piece[]>();
+  for (const piece of layout.pieces) {
+    const fellows = ofPart.get(piece.part);
+    if (fellows) fellows.push(piece);
+    else ofPart.set(piece.part, [piece]);
+  }
+  return Object.values(layout.parts).flatMap((part) => cutsOfPart(plan, part, ofPart.get(part.key) ?? []));
+}
+
+/** The cutting list of a top: its cuts, alike ones together. */
+export const cuttingList = (plan: Plan, cuts: readonly Cut[]): CutLine[] =>
+  linesOf(cuts, (fabric) => fabricById(plan, fabric).direction);
+
+/** What one part has cut: its own pieces, and the layers under them. */
+function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
+  const [piece] = pieces;
+  if (!part.cutFrom || !piece) return [];
+  const size = cutShapeOf(piece.outline, part, plan.seam, plan.unit);
+  const layers = part.under ?? [];
+  const front = cutFor(plan, part, pieces, part.cutFrom, size, {
+    id: part.key,
+    name: layers.length > 0 ? `${part.name}, front` : part.name,
+    under: false,
+    notes: [...(part.notes ?? []), ...slantingNotes(directionOf(plan, part.cutFrom), part)],
+  });
+  const under = layers.map(({ name, cutFrom, cutAs }) => {
+    const own = cutAs ? cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit) : size;
+    const said = { id: `${part.key}-${name}`, name: `${part.name}, ${name}`, under: true, notes: [] };
+    return cutFor(plan, part, pieces, cutFrom, own, said);
+  });
+  return [front, ...under];
+}
+
+const directionOf = (plan: Plan, { fabric }: CutFrom): ClothDirection => fabricById(plan, fabric).direction;
+
+/** The pieces of a part as they are cut from one cloth, by the way they lie on it. */
+function cutFor(
+  plan: Plan,
+  part: Part,
+  pieces: readonly Piece[],
+  cutFrom: CutFrom,
+  size: CutShape,
+  said: Pick<Cut, 'id' | 'name' | 'under' | 'notes'>,
+): Cut {
+  const directed = directionOf(plan, cutFrom) !== 'none';
+  const oblong = size.shape === 'rectangle' && !near(size.width.value, size.length.value);
+  const border = cutFrom.use.what === 'border' ? borderById(plan, cutFrom.use.border) : null;
+  return cutOf({
+    ...said,
+    ...cutFrom,
+    owner: 'top',
+    role: part.role,
+    size,
+    count: part.count,
+    grain: border?.cut === 'lengthwise' ? 'lengthwise' : 'crosswise',
+    oneWay: directed && oblong ? lengthLies(pieces[0]!.outline, part.grain) : null,
+    lying: directed && size.shape !== 'rectangle' ? lyingOf(pieces, size.shape) : null,
+    joins: border?.joins ?? (JOINED.includes(part.role) ? 'diagonal' : 'never'),
+    part: part.key,
+    pieces: pieces.map((p) => p.id),
+  });
+}
+
+/** What a print with a direction does on a piece that stands on its corner. */
+function slantingNotes(way: ClothDirection, { grain, role }: Part): string[] {
+  if (way === 'none' || grain !== 'diagonal') return [];
+  if (role === 'plain-block')
+    return [
+      'On point the print slants. Cut on the bias it would stand upright, and stretch along every side.',
+    ];
+  if (role === 'sash')
+    return [
+      'On point the print slants: falling sashes are cut along the selvage and rising ones across it, so that it slants one way in all.',
+    ];
+  return [];
+}

@@ -1,0 +1,42 @@
+import { near } from '../length/tolerance.ts';
+import { forAnotherTop } from '../soundness/another-top.ts';
+import type { Plan } from '../plan/shape.ts';
+import { startBorder } from '../plan/start.ts';
+import type { Fit } from './find.ts';
+import type { FitRequest } from './request.ts';
+import { targetSize } from '../target/size.ts';
+
+/**
+ * The plan set as a found design: setting, grid and border widths; fabrics and corners of borders it had
+ * are kept. What was measured, booked or chosen of another top is let go. A target the plan has stays when
+ * the search was for its size.
+ *
+ * @param newId gives an id for a border the plan did not have
+ */
+export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target'], newId: () => string): Plan {
+  const borders = fit.borders.map(({ sides, ends }, i) => {
+    const had = plan.borders[i];
+    return had
+      ? { ...had, sides, ends }
+      : { ...startBorder(newId(), sides, plan.borders.at(-1)?.fabric ?? borderCloth(plan)), ends };
+  });
+  return forAnotherTop({
+    ...plan,
+    setting: fit.setting,
+    grid: fit.grid,
+    borders,
+    target: target ? targetOf(plan, target) : plan.target,
+  });
+}
+
+/** A cloth for a first border: the one kept for borders, or the sash's; never the binding's without a word. */
+const borderCloth = ({ fabrics, fabricFor }: Plan): string =>
+  fabrics.find((f) => f.id === 'border')?.id ?? fabricFor.sash;
+
+function targetOf(plan: Plan, target: NonNullable<FitRequest['target']>): Plan['target'] {
+  if (plan.target) {
+    const { width, height } = targetSize(plan.target, plan.unit);
+    if (near(width.value, target.width) && near(height.value, target.height)) return plan.target;
+  }
+  return { of: 'size', ...target };
+}

@@ -1,0 +1,25 @@
+import { z } from 'zod';
+
+/** A side in the plan's unit as it then was. */
+const side = z.number().positive().max(10_000);
+const bookingNumber = z.string().trim().min(1).max(40);
+
+/** Quilting booked with a finishing service: at which sizes, for how much, from when until when. */
+const booked = z.strictObject({
+  number: bookingNumber,
+  unit: z.enum(['in', 'cm']),
+  width: side,
+  height: side,
+  price: z.number().min(0),
+  starts: z.iso.date(),
+  ready: z.iso.date(),
+});
+
+/** Such a booking taken back. */
+const bookingCancelled = z.strictObject({ number: bookingNumber });
+
+/** What can be logged, and what each says. A new kind is one line here; its reader is a file beside this one. */
+export const ENTRY_KINDS = { booked, 'booking-cancelled': bookingCancelled } as const;
+
+/** What each kind of entry says. */
+export type EntryBody = { readonly [K in keyof typeof ENTRY_KINDS]: z.infer<(typeof ENTRY_KINDS)[K]> };

@@ -1,0 +1,59 @@
+import { type Range, RANGES } from './ranges.ts';
+import type { Plan } from '../plan/shape.ts';
+
+/** A length of the plan, where it stands, and the range it is held to. */
+export type Checked = [path: readonly (string | number)[], value: number, range: Range];
+
+/** Every length of the layers. */
+export function layerLengths({ backing, batting, quilting }: Plan): Checked[] {
+  const { made } = backing;
+  return [
+    [['backing', 'overhang'], backing.overhang, RANGES.overhang],
+    ...(made
+      ? (
+          [
+            ['width', made.width],
+            ['height', made.height],
+            ['diagonals', made.diagonals[0]],
+            ['diagonals', made.diagonals[1]],
+          ] as const
+        ).map(([key, value]): Checked => [['backing', 'made', key], value, RANGES.made])
+      : []),
+    [['batting', 'rollWidth'], batting.rollWidth, RANGES.roll],
+    ...batting.pieces.flatMap(({ width, height }, i): Checked[] => [
+      [['batting', 'pieces', i, 'width'], width, RANGES.piece],
+      [['batting', 'pieces', i, 'height'], height, RANGES.piece],
+    ]),
+    [['quilting', 'spacing'], quilting.spacing, RANGES.spacing],
+  ];
+}
+
+/** Every length of the edge and its binding. */
+export function edgeLengths({ edge, binding }: Plan): Checked[] {
+  const { points, scallop } = edge;
+  const flange: Checked[] = binding.flange
+    ? [[['binding', 'flange', 'visible'], binding.flange.visible, RANGES.visible]]
+    : [];
+  return [
+    [['edge', 'radius'], edge.radius, RANGES.radius],
+    [['edge', 'scallop', 'width'], scallop.width, RANGES.scallopWidth],
+    [['edge', 'scallop', 'depth'], scallop.depth, RANGES.scallopDepth],
+    ...(edge.around === null ? [] : [[['edge', 'around'], edge.around, RANGES.around] satisfies Checked]),
+    [['edge', 'flange', 'visible'], edge.flange.visible, RANGES.visible],
+    [['edge', 'points', 'square'], points.square, RANGES.pointSquare],
+    [['edge', 'points', 'overlap'], points.overlap, RANGES.pointOverlap],
+    [['edge', 'points', 'opening'], points.opening, RANGES.opening],
+    [['binding', 'stripWidth'], binding.stripWidth, RANGES.strip],
+    ...(binding.seam === null
+      ? []
+      : [[['binding', 'seam'], binding.seam, RANGES.bindingSeam] satisfies Checked]),
+    ...flange,
+    ...binding.leftovers.flatMap(({ width, length }, i): Checked[] => [
+      [['binding', 'leftovers', i, 'width'], width, RANGES.leftover],
+      [['binding', 'leftovers', i, 'length'], length, RANGES.leftoverLength],
+    ]),
+    ...(binding.start === null
+      ? []
+      : [[['binding', 'start'], binding.start, RANGES.start] satisfies Checked]),
+  ];
+}

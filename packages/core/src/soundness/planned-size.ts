@@ -1,0 +1,13 @@
+import { borderTotals } from '../border/stack.ts';
+import { settingOf } from '../setting/registry.ts';
+import type { Plan } from '../plan/shape.ts';
+
+/** Finished size with its borders, as planned. */
+export function plannedSize({ setting, grid, block, borders }: Plan): { width: number; height: number } {
+  const { extent } = settingOf(setting.kind);
+  const { sides, ends } = borderTotals(borders);
+  return {
+    width: extent('across', grid.across, block.width, setting) + 2 * sides,
+    height: extent('down', grid.down, block.height, setting) + 2 * ends,
+  };
+}
