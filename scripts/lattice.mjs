@@ -14,6 +14,10 @@ const COMMANDS = {
     'put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors]',
     () => import('./commands/mutate.mjs'),
   ],
+  graph: [
+    'draw which room of the core needs which into docs/rooms.svg',
+    () => import('./commands/graph.mjs'),
+  ],
   bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
   ask: [

@@ -171,7 +171,7 @@ test('pointing at pieces lights their figures, pointing at figures lights their 
   await page.mouse.move(5, 400);
   await expect(page.locator('path.lit')).toHaveCount(0);
   const board = (await page.getByRole('img', { name: /The quilt, 70/ }).boundingBox())!;
-  const path = page.locator('[data-part=border-1-side]');
+  const path = page.locator('[data-part=border-2-side]');
   const box = (await path.boundingBox())!;
   await page.mouse.move(box.x + 4, board.y + board.height / 2);
   await expect(

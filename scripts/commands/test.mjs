@@ -34,6 +34,11 @@ export const run = stopped(async () => {
   const results = [
     check('formatting', bin('prettier'), ['--check', '.']),
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
+    check('rooms depend one way', bin('depcruise'), [
+      '--config',
+      '.dependency-cruiser.mjs',
+      'packages/core/src',
+    ]),
     ...ROOMS.map((room) => check(`types of ${room}`, bin('tsc'), ['-p', room])),
     await report(
       'Unit tests',

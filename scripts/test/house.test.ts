@@ -1,6 +1,15 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -60,6 +69,69 @@ describe('the walls of the house', () => {
       "import { rulerUp } from './rounding.ts';\nexport const near = rulerUp;\nexport const TOLERANCE = 1;",
     );
     expect(said).toContain('Dependency cycle');
+  }, 30_000);
+});
+
+describe('the rooms of the core', () => {
+  const rooms = readdirSync(path.join(root, 'packages/core/src'), { withFileTypes: true })
+    .filter((entry) => entry.isDirectory())
+    .map(({ name }) => name)
+    .sort();
+
+  test('two that need each other are noticed, even by types alone; so is a circle of three', () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'lattice-rooms-'));
+    const write = (file: string, text: string) => {
+      mkdirSync(path.join(folder, 'packages/core/src', path.dirname(file)), { recursive: true });
+      writeFileSync(path.join(folder, 'packages/core/src', file), text);
+    };
+    const cruise = () =>
+      spawnSync(
+        path.join(root, 'node_modules/.bin/depcruise'),
+        ['--config', path.join(root, '.dependency-cruiser.mjs'), 'packages/core/src'],
+        { cwd: folder, encoding: 'utf8' },
+      );
+    write('sash/a.ts', "import { b } from '../border/b.ts';\nexport const a = b;\n");
+    write('border/b.ts', 'export const b = 1;\n');
+    write('border/c.ts', 'export type C = number;\n');
+    expect(cruise().status).toBe(0);
+    write('border/c.ts', "import type { D } from '../sash/d.ts';\nexport type C = D;\n");
+    write('sash/d.ts', 'export type D = number;\n');
+    const two = cruise();
+    expect([two.status, two.stdout]).toEqual([
+      expect.any(Number),
+      expect.stringMatching(/rooms-one-way.*sash/s),
+    ]);
+    expect(two.status).not.toBe(0);
+    write('border/c.ts', "import type { E } from '../edge/e.ts';\nexport type C = E;\n");
+    write('edge/e.ts', "import type { D } from '../sash/d.ts';\nexport type E = D;\n");
+    expect(cruise().status).not.toBe(0);
+    rmSync(folder, { recursive: true });
+  }, 30_000);
+
+  test('each is named on the map of CONTRIBUTING, and none is invented', () => {
+    const map = readFileSync(path.join(root, 'CONTRIBUTING.md'), 'utf8');
+    const named = [...map.matchAll(/^\| `([a-z]+)\/` \|/gm)].map(([, name]) => name!);
+    expect([...named].sort()).toEqual(rooms);
+    // Files named anywhere on it are there.
+    const files = [...map.matchAll(/`((?:packages|apps|scripts|docs|e2e|bench)\/[\w./-]+)`/g)].map(
+      ([, file]) => file!,
+    );
+    expect(files.filter((file) => !existsSync(path.join(root, file)))).toEqual([]);
+  });
+
+  test('the drawing in docs is of the house as it stands', async () => {
+    const { roomEdges, withoutShortcuts } = (await import('../rooms.mjs')) as unknown as {
+      roomEdges: () => string[];
+      withoutShortcuts: (edges: string[]) => string[];
+    };
+    const drawn = [
+      ...readFileSync(path.join(root, 'docs/rooms.svg'), 'utf8').matchAll(
+        /<title>([a-z]+)&#45;&gt;([a-z]+)<\/title>/g,
+      ),
+    ];
+    expect(drawn.map(([, from, to]) => `${from} -> ${to}`).sort()).toEqual(
+      withoutShortcuts(roomEdges()).sort(),
+    );
   }, 30_000);
 });
 
