@@ -5,6 +5,7 @@ import {
   fitRequestSchema,
   formatLength,
   formatSize,
+  lengthsOf,
   parseLength,
   type Plan,
   settingOf,
@@ -99,13 +100,14 @@ function clothOf(text: string, { unit }: Plan): FitRequest['inHand'][number] | s
 
 function line({ setting, grid, borders, finished, over, score }: Fit, i: number, { unit }: Plan): string {
   const show = (v: number) => formatLength(v, unit);
+  const { sash, float = 0 } = lengthsOf(setting);
   const widths = borders.map((b) =>
     b.sides === b.ends ? show(b.sides) : `${show(b.sides)} and ${show(b.ends)} at the ends`,
   );
   const parts = [
     `${settingOf(setting.kind).name}, ${grid.across} × ${grid.down}`,
-    'sash' in setting ? `sash ${show(setting.sash)}` : '',
-    'float' in setting && setting.float > 0 ? `float ${show(setting.float)}` : '',
+    sash === undefined ? '' : `sash ${show(sash)}`,
+    float > 0 ? `float ${show(float)}` : '',
     widths.length > 0 ? `${widths.length === 1 ? 'border' : 'borders'} ${widths.join(', ')}` : 'no border',
     over === null ? '' : over >= 0 ? `${over} blocks over` : `${-over} blocks missing`,
   ];

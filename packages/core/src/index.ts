@@ -111,7 +111,14 @@ export { startBorder, startPlan, STARTS, type StartId } from './plan/start.ts';
 export { progressOf, type Stage, STAGES } from './progress/stages.ts';
 export { USUAL } from './usual/lengths.ts';
 export { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES } from './cloth/direction.ts';
-export { settingOf, type SettingKind, type SettingOptions, SETTINGS, turnInto } from './setting/registry.ts';
+export {
+  lengthsOf,
+  settingOf,
+  type SettingKind,
+  type SettingOptions,
+  SETTINGS,
+  turnInto,
+} from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type Allowance, type ShopCut, shopCut } from './shopping/shop-cut.ts';
 export { applyFit } from './finder/apply.ts';

@@ -377,6 +377,29 @@ describe('sash pieced of strips', () => {
   });
 });
 
+describe('half drop', () => {
+  // Rule ST-13, counted on paper: three full columns of four and two dropped ones of three.
+  test('5 columns of 12\" blocks, 4 down: 18 blocks and four plain halves, cut 6 1/2 × 12 1/2', () => {
+    const quilt = quiltOf(12, 5, 4, { kind: 'half-drop' });
+    expect([quilt.finished.width.value, quilt.finished.height.value]).toEqual([60, 48]);
+    expect(quilt.layout.pieces.filter((p) => p.place !== undefined)).toHaveLength(18);
+    expect(lineFor(quilt, 'half')).toMatchObject({ name: 'Plain halves', count: { value: 4 } });
+    expect(cutSize(quilt, 'half')).toEqual([6.5, 12.5]);
+  });
+  test('a dropped block begins at the middle of its neighbour', () => {
+    const { pieces } = quiltOf(12, 2, 2, { kind: 'half-drop' }).layout;
+    const tops = (x: number) =>
+      pieces
+        .filter((p) => p.outline[0]!.x === x)
+        .map((p) => p.outline[0]!.y)
+        .sort((a, b) => a - b);
+    expect([tops(0), tops(12)]).toEqual([
+      [0, 12],
+      [0, 6, 18],
+    ]);
+  });
+});
+
 describe('borders', () => {
   const borders = (corners: 'sides-first' | 'top-first' | 'squares' | 'mitred', change = {}) => ({
     borders: [{ ...borderOf(2.5, 'border'), corners, ...change }],

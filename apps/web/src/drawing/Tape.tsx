@@ -141,7 +141,7 @@ export function Tape({
   const held = bands.flatMap((band, i) => {
     if (!band.moves) return [];
     // The outer copy of a border or float grows towards the quilt's edge; everything else grows to the right or down.
-    const mirrored = (band.moves.what !== 'setting' || band.moves.key === 'float') && band.from > end / 2;
+    const mirrored = (band.moves.what !== 'setting' || band.moves.outward === true) && band.from > end / 2;
     return [{ band, i, moves: band.moves, what: handleName(band.moves), mirrored }];
   });
   const gripped = held.filter((h, at) => held.findIndex((other) => other.what === h.what) === at);

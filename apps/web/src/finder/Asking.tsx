@@ -4,6 +4,7 @@ import {
   formatWithUnit,
   fromInches,
   kindsFor,
+  lengthsOf,
   limitIn,
   type Plan,
   settingOf,
@@ -216,7 +217,7 @@ function Widths({ plan, request, ask }: AskingProps) {
         label="One sash width only"
         value={fixed}
         onChange={(on) => {
-          const now = 'sash' in setting ? setting.sash : sash.least;
+          const now = lengthsOf(setting).sash ?? sash.least;
           ask({ sash: on ? { least: now, most: now } : startRequest(plan, request.target).sash });
         }}
       />

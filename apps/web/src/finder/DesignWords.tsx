@@ -1,17 +1,28 @@
-import { type Fit, formatLength, formatSize, near, numberOf, settingOf, type Unit } from '@lattice/core';
+import {
+  type Fit,
+  formatLength,
+  formatSize,
+  lengthsOf,
+  near,
+  numberOf,
+  settingOf,
+  type Unit,
+} from '@lattice/core';
 import { Lengths } from '../design/Lengths.tsx';
 
 /** A design in words. */
 export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
   const { setting, grid, borders, finished, over } = fit;
+  const { sash, float = 0 } = lengthsOf(setting);
+  const besides = settingOf(setting.kind).besides?.(setting, grid);
   const width = ({ sides, ends }: Fit['borders'][number]) =>
     near(sides, ends)
       ? formatLength(sides, unit)
       : `${formatLength(sides, unit)} and ${formatLength(ends, unit)} at the ends`;
   const parts = [
     `${grid.across} × ${grid.down}`,
-    'sash' in setting ? `sash ${formatLength(setting.sash, unit)}` : '',
-    'float' in setting && setting.float > 0 ? `float ${formatLength(setting.float, unit)}` : '',
+    sash === undefined ? '' : `sash ${formatLength(sash, unit)}`,
+    float > 0 ? `float ${formatLength(float, unit)}` : '',
     borders.length === 0
       ? 'no border'
       : `${borders.length === 1 ? 'border' : 'borders'} ${borders.map(width).join(', ')}`,
@@ -21,9 +32,7 @@ export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
         ? `${over} spare`
         : over < 0
           ? `${-over} to make`
-          : 'plainBetween' in setting && setting.plainBetween && grid.across > 1 && grid.down > 1
-            ? 'uses every block, plain ones between'
-            : 'uses every block',
+          : ['uses every block', besides].filter(Boolean).join(', '),
   ];
   return (
     <span>

@@ -2,6 +2,7 @@ import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { layOut } from '../layout/lay-out.ts';
+import { withLengths } from '../setting/registry.ts';
 import type { Plan } from '../plan/shape.ts';
 import { mostSeams, type SeamsCrossed } from './seams-crossed.ts';
 import { EASE_INCHES } from './verdict.ts';
@@ -55,7 +56,7 @@ export function seamDrift(plan: Plan, measured: number): Drift {
 /** The seams of a plan's centre that a straight line across or down crosses, where they are most. */
 export function seamsAlong(plan: Plan, way: 'across' | 'down'): SeamsCrossed {
   // A float makes triangles larger and adds no seam; what it trims would only draw theirs out past the blocks.
-  const setting = 'float' in plan.setting ? { ...plan.setting, float: 0 } : plan.setting;
+  const setting = withLengths(plan.setting, { float: 0 });
   const { pieces, centre } = layOut({ ...plan, setting, borders: [] });
   return mostSeams(pieces, { width: centre.width.value, height: centre.height.value }, way);
 }

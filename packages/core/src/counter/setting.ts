@@ -4,16 +4,17 @@ import { formatLength, formatSize } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { startBorder } from '../plan/start.ts';
 import { USUAL } from '../usual/lengths.ts';
-import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
+import {
+  type AnySetting,
+  type SettingKind,
+  settingOf,
+  type SettingOptions,
+  SETTINGS,
+} from '../setting/registry.ts';
 import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
 
-const KINDS = [
-  'edge-to-edge',
-  'sashed',
-  'on-point',
-  'on-point-sashed',
-  'framed',
-] as const satisfies readonly SettingKind[];
+/** Settings that are asked about at the counter: each knows how. */
+const KINDS = SETTINGS.filter((s: AnySetting) => s.atCounter !== undefined).map((s) => s.kind);
 
 /** Size and counts of a setting of square blocks (rules ST-1 to ST-6), by laying it out. */
 export const setting: Topic = {
@@ -106,10 +107,7 @@ const gridOf = ({ given }: Question) => ({
 /** The setting's options at their start, with what was given. */
 function optionsOf(question: Question): SettingOptions {
   const { unit, given } = question;
-  const start = settingOf(given['kind'] as SettingKind).start(unit);
-  return {
-    ...start,
-    ...('sash' in start ? { sash: lengthIn(question, 'sash') } : {}),
-    ...('outerSash' in start ? { outerSash: given['outer-sash'] === 'yes' } : {}),
-  } as SettingOptions;
+  const found = settingOf(given['kind'] as SettingKind);
+  const wish = { sash: lengthIn(question, 'sash'), outerSash: given['outer-sash'] === 'yes' };
+  return found.atCounter!(found.start(unit), wish);
 }

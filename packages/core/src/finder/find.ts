@@ -1,6 +1,6 @@
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
-import { settingOf, type SettingOptions } from '../setting/registry.ts';
+import { lengthsOf, settingOf, type SettingOptions } from '../setting/registry.ts';
 import type { SettingField } from '../setting/setting.ts';
 import { bestBorders, borderSteps } from './best-borders.ts';
 import { clothCheck } from './cloth.ts';
@@ -132,10 +132,8 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
     const setting = settingOf(kind);
     const start = plan.setting.kind === kind ? plan.setting : setting.start(unit);
     return optionsOf(setting.fields, start).flatMap((options) => {
-      const has = {
-        sash: isSearched(setting.fields, 'sash', options),
-        float: isSearched(setting.fields, 'float', options),
-      };
+      const own = lengthsOf(options);
+      const has = { sash: own.sash !== undefined, float: own.float !== undefined };
       const lengths = lengthsFor(has, request, searchStep(unit)).filter(
         (l) =>
           setting.refusals({
@@ -179,15 +177,6 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
     JSON.stringify([kind, grid, blocks, pieces, width, height]);
   return [...new Map(found.map((shape) => [alike(shape), shape] as const).reverse()).values()].reverse();
 }
-
-/** A setting has this length, and its other options leave it a meaning. */
-const isSearched = (fields: readonly SettingField[], key: keyof Lengths, options: SettingOptions): boolean =>
-  fields.some(
-    (f) =>
-      f.key === key &&
-      f.type === 'length' &&
-      (!f.when || (options as unknown as Record<string, unknown>)[f.when.key] === f.when.is),
-  );
 
 /** Each way of setting the options that change the size; the others stay as they are. */
 function optionsOf(fields: readonly SettingField[], start: SettingOptions): SettingOptions[] {

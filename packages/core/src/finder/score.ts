@@ -1,6 +1,6 @@
 import { convertLength } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import { type SettingKind, settingOf, type SettingOptions } from '../setting/registry.ts';
+import { type SettingKind, settingOf, type SettingOptions, withLengths } from '../setting/registry.ts';
 import type { Grid } from '../setting/setting.ts';
 import type { FitRequest } from './request.ts';
 
@@ -102,13 +102,8 @@ export const centreOf = (
 /** Options of a shape with these lengths. */
 export const optionsWith = (
   { options, has }: Pick<Shape, 'options' | 'has'>,
-  lengths: Lengths,
-): SettingOptions =>
-  ({
-    ...options,
-    ...(has.sash ? { sash: lengths.sash } : {}),
-    ...(has.float ? { float: lengths.float } : {}),
-  }) as SettingOptions;
+  { sash, float }: Lengths,
+): SettingOptions => withLengths(options, { ...(has.sash ? { sash } : {}), ...(has.float ? { float } : {}) });
 
 /** Costs that the grid alone decides. */
 export function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {

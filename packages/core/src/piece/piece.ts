@@ -5,6 +5,7 @@ import type { Point } from '../geometry/point.ts';
 export type Role =
   | 'block'
   | 'plain-block'
+  | 'plain-half'
   | 'sash'
   | 'cornerstone'
   | 'side-triangle'
@@ -148,6 +149,11 @@ export interface Band {
 
 /** The plan's length behind a band. */
 export type BandHandle =
-  | { readonly what: 'setting'; readonly key: string }
+  | {
+      readonly what: 'setting';
+      readonly key: string;
+      /** Its outer copy grows towards the quilt's edge. */
+      readonly outward?: true;
+    }
   | { readonly what: 'border'; readonly index: number; readonly side: 'sides' | 'ends' }
   | { readonly what: 'overhang' };

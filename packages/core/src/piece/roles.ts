@@ -4,6 +4,7 @@ import type { FabricUse, Role, SettingRole } from './piece.ts';
 export const ROLE_NAMES: Readonly<Record<Role, { readonly one: string; readonly many: string }>> = {
   block: { one: 'Block', many: 'Blocks' },
   'plain-block': { one: 'Plain block', many: 'Plain blocks' },
+  'plain-half': { one: 'Plain half', many: 'Plain halves' },
   sash: { one: 'Sash', many: 'Sashes' },
   cornerstone: { one: 'Cornerstone', many: 'Cornerstones' },
   'side-triangle': { one: 'Side triangle', many: 'Side triangles' },
@@ -18,6 +19,7 @@ export const ROLE_NAMES: Readonly<Record<Role, { readonly one: string; readonly 
 export const ROLE_FABRIC: Readonly<Record<SettingRole, FabricUse | null>> = {
   block: null,
   'plain-block': { what: 'plain' },
+  'plain-half': { what: 'plain' },
   sash: { what: 'sash' },
   cornerstone: { what: 'cornerstone' },
   'side-triangle': { what: 'triangle' },

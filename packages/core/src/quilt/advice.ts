@@ -15,6 +15,7 @@ import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
 import { borderIndex } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
+import { lengthsOf } from '../setting/registry.ts';
 
 /** Something worth knowing that stops nothing. `path` is the field it belongs beside. */
 export type Advice = Refusal;
@@ -106,10 +107,11 @@ function joinsThatShow(plan: Plan, pieces: readonly CutLine[], fabrics: readonly
 
 /** Sash 1/6 to 1/4 of the block: a rule of thumb (rule ST-3), so only well outside it is worth a word. */
 function sashProportion({ setting, block, unit }: Plan): string | null {
-  if (!('sash' in setting)) return null;
+  const { sash } = lengthsOf(setting);
+  if (sash === undefined) return null;
   const shorter = Math.min(block.width, block.height);
   const usual = `Usual is a sixth to a quarter: ${formatLength(shorter / 6, unit)} to ${formatWithUnit(shorter / 4, unit)}.`;
-  if (setting.sash > shorter / 3 + TOLERANCE) return `This sash is wide for the block. ${usual}`;
-  if (setting.sash < shorter / 12 - TOLERANCE) return `This sash is narrow for the block. ${usual}`;
+  if (sash > shorter / 3 + TOLERANCE) return `This sash is wide for the block. ${usual}`;
+  if (sash < shorter / 12 - TOLERANCE) return `This sash is narrow for the block. ${usual}`;
   return null;
 }

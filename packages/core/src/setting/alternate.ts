@@ -12,7 +12,7 @@ const options = z.strictObject({ kind: z.literal('alternate') });
 const blocksOf = ({ across, down }: Grid): number => Math.ceil((across * down) / 2);
 
 /** Blocks and plain squares of cloth in turn, a block at the top left: half as many blocks for the same size (rule ST-10). */
-export const alternate: Setting<'alternate', z.infer<typeof options>> = {
+export const alternate: Setting<'alternate', z.infer<typeof options>, typeof options> = {
   kind: 'alternate',
   name: 'Alternate',
   describes: 'Blocks and plain blocks in turn.',

@@ -9,12 +9,13 @@ import type { Setting } from './setting.ts';
 const options = z.strictObject({ kind: z.literal('edge-to-edge') });
 
 /** Blocks sewn straight to one another: `n f × m f` (rule ST-1). */
-export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>> = {
+export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>, typeof options> = {
   kind: 'edge-to-edge',
   name: 'Edge to edge',
   describes: 'Blocks sewn straight to their neighbours.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
+  atCounter: (start) => start,
   start: () => ({ kind: 'edge-to-edge' }),
   fields: [],
   blocksNeeded: ({ across, down }) =>

@@ -217,7 +217,7 @@ export function floatTape(bands: readonly Band[], float: number, start: number):
     part: 'corner-triangle',
     from,
     to: from + float,
-    moves: { what: 'setting', key: 'float' },
+    moves: { what: 'setting', key: 'float', outward: true },
   });
   return [band(start), ...bands, band(end)];
 }

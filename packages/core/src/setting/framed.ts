@@ -23,12 +23,14 @@ const options = z.strictObject({
  * along the unit's outside. The generous school cuts the triangles from squares the size of the cut
  * block, sews them on and squares the unit up with a seam allowance left beyond each point.
  */
-export const framed: Setting<'framed', z.infer<typeof options>> = {
+export const framed: Setting<'framed', z.infer<typeof options>, typeof options> = {
   kind: 'framed',
   name: 'Framed',
   describes: 'Each block on point in a square of four triangles, sewn in straight rows.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
+  onPoint: true,
+  atCounter: (start) => start,
   start: () => ({ kind: 'framed', frame: 'exact', triangles: 'trade' }),
   fields: [
     {

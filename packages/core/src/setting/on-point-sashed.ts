@@ -44,12 +44,19 @@ const edgeAt = ({ edgeStones, sash, float }: OnPointSashedOptions): number =>
  * crossing (rule ST-6). With the outermost cornerstones whole at the edge the width is
  * `(n f + (n+1) s)√2`, and a float can be added; where the edge halves them it is `n (f + s)√2`.
  */
-export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions> = {
+export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions, typeof options> = {
   kind: 'on-point-sashed',
   name: 'On point, sashed',
   describes: 'Blocks on a corner, sashes and cornerstones round every one.',
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
+  // Where the edge halves the cornerstones nothing floats inside it.
+  lengths: ({ edgeStones, sash, float }) => (edgeStones === 'whole' ? { sash, float } : { sash }),
+  withLengths: (chosen, { sash = chosen.sash, float = chosen.float }) => ({ ...chosen, sash, float }),
+  besides: ({ plainBetween }, { across, down }) =>
+    plainBetween && across > 1 && down > 1 ? 'plain ones between' : null,
+  onPoint: true,
+  atCounter: (start, { sash }) => ({ ...start, sash }),
   start: (unit) => ({
     kind: 'on-point-sashed',
     sash: USUAL.sash[unit],

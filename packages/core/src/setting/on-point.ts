@@ -16,6 +16,7 @@ import {
 } from './edge-triangles.ts';
 import { evenTape } from './even-tape.ts';
 import { sensibleFloat, squareBlocksOnly } from './refusals.ts';
+import { floatOfOwn } from './own-lengths.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
 import { slanting } from './slanting.ts';
 
@@ -33,12 +34,17 @@ type OnPointOptions = z.infer<typeof options>;
  * (rule ST-5). The straight grain of every triangle lies along the quilt's edge. With a float the
  * triangles are larger and the points stay that far inside the edge; the float is part of the finished size.
  */
-export const onPoint: Setting<'on-point', OnPointOptions> = {
+export const onPoint: Setting<'on-point', OnPointOptions, typeof options> = {
   kind: 'on-point',
   name: 'On point',
   describes: 'Blocks turned to stand on a corner, triangles filling the edges.',
   gridMeans: { across: 'blocks across the top row', down: 'blocks down the first column' },
   options,
+  ...floatOfOwn,
+  besides: ({ plainBetween }, { across, down }) =>
+    plainBetween && across > 1 && down > 1 ? 'plain ones between' : null,
+  onPoint: true,
+  atCounter: (start) => start,
   start: () => ({ kind: 'on-point', plainBetween: false, float: 0, triangles: 'trade' }),
   fields: [
     { key: 'plainBetween', label: 'Plain blocks between', type: 'switch', sizes: true },

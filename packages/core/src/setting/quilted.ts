@@ -9,6 +9,7 @@ import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
 import { sashedSize, sashTape, stopsAlong } from './sash-lines.ts';
 import type { Setting, SettingPart } from './setting.ts';
+import { sashOfOwn } from './own-lengths.ts';
 
 const options = z.strictObject({ kind: z.literal('quilted'), sash: z.number('The sash width is missing.') });
 
@@ -21,12 +22,13 @@ const EASE_INCHES = 1 / 8;
  * pieces: a front cut at twice its finished width and folded edges to middle, batting laid in the gap,
  * and a back strip sewn to both blocks.
  */
-export const quilted: Setting<'quilted', z.infer<typeof options>> = {
+export const quilted: Setting<'quilted', z.infer<typeof options>, typeof options> = {
   kind: 'quilted',
   name: 'Quilted blocks',
   describes: 'Blocks quilted already, joined by covered sashing.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
+  ...sashOfOwn,
   start: (unit) => ({ kind: 'quilted', sash: USUAL.wideSash[unit] }),
   fields: [{ key: 'sash', label: 'Sash, finished', type: 'length' }],
   otherBlocks: true,

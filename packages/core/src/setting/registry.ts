@@ -4,11 +4,12 @@ import { alternate } from './alternate.ts';
 import { coped } from './coped.ts';
 import { edgeToEdge } from './edge-to-edge.ts';
 import { framed } from './framed.ts';
+import { halfDrop } from './half-drop.ts';
 import { onPoint } from './on-point.ts';
 import { onPointSashed } from './on-point-sashed.ts';
 import { quilted } from './quilted.ts';
 import { sashed } from './sashed.ts';
-import type { Setting } from './setting.ts';
+import type { Setting, SettingLengths } from './setting.ts';
 import { stripSet } from './strip-set.ts';
 
 /** Every setting there is, in the order they are offered. A new one is its own file and one line here. */
@@ -20,27 +21,42 @@ export const SETTINGS = [
   onPointSashed,
   framed,
   stripSet,
+  halfDrop,
   coped,
   quilted,
 ] as const;
 
 /** The options of whichever setting was chosen; `kind` tells which. */
-export const settingOptionsSchema = z.discriminatedUnion(
-  'kind',
-  // Each setting's schema is an object with its own literal `kind`; the shared interface only promises what it parses to.
-  SETTINGS.map((s) => s.options) as unknown as [z.ZodObject<{ kind: z.ZodLiteral<string> }>],
-  `Choose a setting this program knows: ${SETTINGS.map((s) => s.kind).join(', ')}.`,
-) as unknown as z.ZodType<SettingOptions>;
-
 export type SettingOptions = z.infer<(typeof SETTINGS)[number]['options']>;
 export type SettingKind = SettingOptions['kind'];
 
+/** A setting of whichever kind, asked with the options of that kind. */
+export type AnySetting = Setting<SettingKind, SettingOptions>;
+
+/** The schemas of a list of settings, each as its own type. */
+const optionsIn = <const T extends readonly { readonly options: z.ZodType }[]>(settings: T) =>
+  settings.map((setting) => setting.options) as { [I in keyof T]: T[I]['options'] };
+
+export const settingOptionsSchema = z.discriminatedUnion(
+  'kind',
+  optionsIn(SETTINGS),
+  `Choose a setting this program knows: ${SETTINGS.map((s) => s.kind).join(', ')}.`,
+);
+
 /** The setting of this kind. The kind has been parsed, so there is one. */
-export function settingOf(kind: SettingKind): Setting<SettingKind, SettingOptions> {
-  const found = SETTINGS.find((s) => s.kind === kind);
+export function settingOf(kind: SettingKind): AnySetting {
+  const found: AnySetting | undefined = SETTINGS.find((s) => s.kind === kind);
   if (!found) throw new Error(`No setting is called ${String(kind)}.`);
-  return found as unknown as Setting<SettingKind, SettingOptions>;
+  return found;
 }
+
+/** Lengths of its own that a setting has with these options: a sash, a float, both or neither. */
+export const lengthsOf = (options: SettingOptions): Partial<SettingLengths> =>
+  settingOf(options.kind).lengths?.(options) ?? {};
+
+/** The same setting with other lengths of its own; those it has not are passed over. */
+export const withLengths = (options: SettingOptions, lengths: Partial<SettingLengths>): SettingOptions =>
+  settingOf(options.kind).withLengths?.(options, lengths) ?? options;
 
 /**
  * Options for another kind of setting, keeping every choice the two have in common (a sash stays

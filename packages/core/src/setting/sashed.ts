@@ -17,6 +17,7 @@ import {
   stripWidths,
 } from './sash-lines.ts';
 import type { Centre, Setting, SettingInput, SettingPart } from './setting.ts';
+import { sashOfOwn } from './own-lengths.ts';
 
 const options = z.strictObject({
   kind: z.literal('sashed'),
@@ -33,12 +34,14 @@ type SashedOptions = z.infer<typeof options>;
  * (rule ST-2). Without cornerstones the upright sashes are short and each level sash runs the whole
  * width of the row.
  */
-export const sashed: Setting<'sashed', SashedOptions> = {
+export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
   kind: 'sashed',
   name: 'Sashed',
   describes: 'Strips of sashing between the blocks.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
+  ...sashOfOwn,
+  atCounter: (start, { sash, outerSash }) => ({ ...start, sash, outerSash }),
   start: (unit) => ({
     kind: 'sashed',
     sash: USUAL.sash[unit],

@@ -64,11 +64,28 @@ export type SettingField = {
     }
 );
 
+/** Lengths of a setting's own that a search may choose, finished, in the plan's unit. */
+export interface SettingLengths {
+  readonly sash: number;
+  readonly float: number;
+}
+
+/** What a setting is asked for at the counter, besides blocks and grid. */
+export interface CounterWish {
+  readonly sash: number;
+  readonly outerSash: boolean;
+}
+
 /**
  * One way of setting blocks. Everything the program knows of a setting is behind this shape: its
- * options and their fields, how many blocks it takes, what it refuses, and the laid-out centre.
+ * options and their fields, how many blocks it takes, what it refuses, and the laid-out centre. Whoever wants to
+ * know what one can do asks it here, never by its kind or by looking into its options.
  */
-export interface Setting<K extends string = string, O extends { kind: K } = { kind: K }> {
+export interface Setting<
+  K extends string = string,
+  O extends { kind: K } = { kind: K },
+  S extends z.ZodType<O> = z.ZodType<O>,
+> {
   readonly kind: K;
   /** As it reads on its button. */
   readonly name: string;
@@ -76,8 +93,7 @@ export interface Setting<K extends string = string, O extends { kind: K } = { ki
   readonly describes: string;
   /** How its `across` and `down` are to be read. */
   readonly gridMeans: { readonly across: string; readonly down: string };
-  readonly options: z.ZodType<O>;
-  readonly start: (unit: Unit) => O;
+  readonly options: S;
   readonly fields: readonly SettingField[];
   /**
    * It takes blocks of another make than plain finished ones (quilted already, of two sizes), so it is
@@ -86,11 +102,22 @@ export interface Setting<K extends string = string, O extends { kind: K } = { ki
   readonly otherBlocks?: true;
   /** Its pieces are quilted before they are joined: no backing goes under the whole, and borders have layers of their own. */
   readonly quilted?: true;
-  readonly blocksNeeded: (grid: Grid, options: O) => Figure;
+  /** Its blocks stand on point, so they have to be square. */
+  readonly onPoint?: true;
+  start(unit: Unit): O;
+  blocksNeeded(grid: Grid, options: O): Figure;
   /** Finished size along one direction, bare of its working: what a search asks thousands of times. Equals the layout's. */
-  readonly extent: (direction: 'across' | 'down', count: number, size: number, options: O) => number;
+  extent(direction: 'across' | 'down', count: number, size: number, options: O): number;
   /** Pieces in the centre, blocks and all. Equals the number the layout draws. */
-  readonly pieceCount: (grid: Grid, options: O) => number;
-  readonly refusals: (input: Omit<SettingInput<O>, 'origin'>) => readonly Refusal[];
-  readonly layOut: (input: SettingInput<O>) => Centre;
+  pieceCount(grid: Grid, options: O): number;
+  refusals(input: Omit<SettingInput<O>, 'origin'>): readonly Refusal[];
+  layOut(input: SettingInput<O>): Centre;
+  /** Its own lengths that have a meaning with these options; a setting without any leaves this out. */
+  lengths?(options: O): Partial<SettingLengths>;
+  /** The options with other lengths; those it has not are passed over. */
+  withLengths?(options: O, lengths: Partial<SettingLengths>): O;
+  /** What lies between the blocks besides, in words; null where nothing does on this grid. */
+  besides?(options: O, grid: Grid): string | null;
+  /** Its options for a question at the counter; one that is not asked about there leaves this out. */
+  atCounter?(start: O, wish: CounterWish): O;
 }

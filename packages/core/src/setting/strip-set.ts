@@ -7,6 +7,7 @@ import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
 import { blockMarks, linesText, sashedSize, sashLines, sashTape, stopsAlong } from './sash-lines.ts';
 import type { Setting, SettingPart } from './setting.ts';
+import { sashOfOwn } from './own-lengths.ts';
 
 const options = z.strictObject({
   kind: z.literal('strip-set'),
@@ -20,12 +21,13 @@ const options = z.strictObject({
  * (or rows) (rule ST-4). Strips are cut over-long and trimmed after sewing; the list gives the
  * length they finish at, with seams.
  */
-export const stripSet: Setting<'strip-set', z.infer<typeof options>> = {
+export const stripSet: Setting<'strip-set', z.infer<typeof options>, typeof options> = {
   kind: 'strip-set',
   name: 'Strips',
   describes: 'Long strips between columns or rows only.',
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
+  ...sashOfOwn,
   start: (unit) => ({
     kind: 'strip-set',
     direction: 'columns',

@@ -33,7 +33,7 @@ function SettingSection() {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const setting = settingOf(plan.setting.kind);
-  const options = plan.setting as unknown as Record<string, unknown>;
+  const options: Record<string, unknown> = { ...plan.setting };
   const setOption = (key: string, value: unknown) =>
     edit((p) => ({ ...p, setting: { ...p.setting, [key]: value } as Plan['setting'] }));
   const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);

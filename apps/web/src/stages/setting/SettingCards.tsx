@@ -35,26 +35,12 @@ const Card = styled(Radio)`
   }
 `;
 
-/** A kind whose blocks stand on point: it refuses oblong ones. */
-const standsOnPoint = (kind: SettingKind): boolean => {
-  const setting = settingOf(kind);
-  return (
-    setting.refusals({
-      unit: 'in',
-      block: { width: 10, height: 11 },
-      grid: { across: 1, down: 1 },
-      options: setting.start('in'),
-      seam: 0.25,
-    }).length > 0
-  );
-};
-
 /** A setting drawn small by laying it out: so that its nature shows. */
 function Sample({ kind }: { kind: SettingKind }) {
   const centre = useMemo(() => {
     const setting = settingOf(kind);
     // Turned blocks show what they are with two; straight ones need three.
-    const across = standsOnPoint(kind) ? 2 : 3;
+    const across = setting.onPoint ? 2 : 3;
     return setting.layOut({
       unit: 'in',
       block: { width: 10, height: 10 },
