@@ -1,7 +1,6 @@
-import { computeQuilt, layOut, type Plan, startPlan, type Slab } from '@lattice/core';
+import { ontoCorners, computeQuilt, layOut, type Plan, startPlan, type Slab } from '@lattice/core';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { ontoOutline } from '../src/drawing/faces.tsx';
 import { partPath } from '../src/drawing/paths.ts';
 import { QuiltArt } from '../src/drawing/QuiltArt.tsx';
 import { seamPath } from '../src/drawing/paths.ts';
@@ -106,12 +105,12 @@ describe('the drawing', () => {
   test('a place without a block is an empty outline, and only that', () => {
     const svg = draw({ ...plan, pile: pile(10) });
     expect(svg.querySelectorAll('use')).toHaveLength(10);
-    expect(svg.querySelector('.empty-places')!.getAttribute('d')!.match(/M/g)).toHaveLength(2);
+    expect(svg.querySelector('.empty-places path')!.getAttribute('d')!.match(/M/g)).toHaveLength(2);
   });
   test('no pile yet: every place is drawn plain', () => {
     const svg = draw(plan);
     expect(svg.querySelectorAll('use')).toHaveLength(12);
-    expect(svg.querySelector('.empty-places')!.getAttribute('d')).toBe('');
+    expect(svg.querySelector('.empty-places path')).toBeNull();
   });
   test('a part is one path, with an outline for each of its pieces', () => {
     expect(partPath(layOut(plan), 'cornerstone').match(/M/g)).toHaveLength(20);
@@ -119,7 +118,7 @@ describe('the drawing', () => {
   });
   test('a face is laid on its block, turned with it', () => {
     expect(
-      ontoOutline([
+      ontoCorners([
         { x: 1, y: 2 },
         { x: 4, y: 2 },
         { x: 4, y: 5 },
@@ -127,7 +126,7 @@ describe('the drawing', () => {
       ]),
     ).toBe('matrix(3 0 0 3 1 2)');
     expect(
-      ontoOutline([
+      ontoCorners([
         { x: 5, y: 0 },
         { x: 10, y: 5 },
         { x: 5, y: 10 },

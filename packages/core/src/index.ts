@@ -39,7 +39,6 @@ export {
 export { type Edge, type EdgePoints, planEdge } from './edge/edge.ts';
 export { type Scallops } from './edge/scallops.ts';
 export { scallopTemplates, sheetsOf, type Template } from './edge/template.ts';
-export { checkSide, templatesSvg } from './format/template-svg.ts';
 export { joinedStrips, type JoinedStrip } from './cutting/join-words.ts';
 export { type Mitre } from './edge/mitre.ts';
 export { pointAt } from './edge/along.ts';
@@ -160,3 +159,10 @@ export { type Booking, bookingIn, bookingInOldPlan } from './log/booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
 export { type EntryBody } from './log/kinds.ts';
 export { mergeLogs } from './log/merge.ts';
+export { ontoCorners, sceneSvg } from './format/scene-svg.ts';
+export { type Path, pathData, pathRound } from './geometry/path.ts';
+export { type BlockLabel, blockLabels } from './scene/label-scene.ts';
+export { type BlockLook, lookOf } from './scene/look.ts';
+export { blockLayers, clothLayer, joinLayer, laidLook, quiltScene } from './scene/quilt-scene.ts';
+export { type LineKind, type Scene, type SceneItem, type SceneLayer } from './scene/scene.ts';
+export { checkScene, checkSide, sheetScenes, templatesScene } from './scene/template-scene.ts';

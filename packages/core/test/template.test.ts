@@ -2,11 +2,14 @@ import fc from 'fast-check';
 import {
   edgeOutline,
   edgePolygon,
+  pathData,
+  pathRound,
   type Point,
   scallopTemplates,
   sheetsOf,
+  sceneSvg,
   type Template,
-  templatesSvg,
+  templatesScene,
 } from '../src/index.ts';
 import type { EdgeForm } from '../src/edge/outline.ts';
 import { scallopRefusal, type Scallops } from '../src/edge/scallops.ts';
@@ -33,11 +36,14 @@ const anyScallops = fc
   .map(({ width, height, scallop, depth }) => edgeOutline({ width, height }, form(scallop, depth)));
 
 /** The card unfolded, its outline about the middle of its top. */
-function unfolded({ path, half, width }: Template): Point[] {
-  const cut = polygonOf(path);
+function unfolded({ outline, half, width }: Template): Point[] {
+  const cut = polygonOf(pathData(outline));
   if (!half) return cut.map(({ x, y }) => ({ x: x - width / 2, y }));
   return [...cut, ...[...cut].reverse().map(({ x, y }) => ({ x: -x, y }))];
 }
+
+const svgOf = (cards: readonly Template[], unit: 'in' | 'cm') =>
+  sceneSvg(templatesScene('Cards', cards, unit));
 
 /** How far a point lies from an outline. */
 function distanceTo(outline: readonly Point[], { x, y }: Point): number {
@@ -75,11 +81,8 @@ describe('cards to cut scallops by', () => {
           const card = laid(template, scallops);
           // A card's curve and the quilt's are broken into chords of their own: hundredths of a square inch lie between them.
           expect(areaOf(card) - sharedArea({ outline: card }, { outline: quilt })).toBeLessThan(0.02);
-          const curve = polygonOf(template.path, 8).slice(0, 9);
-          const onQuilt = laid(
-            { ...template, path: `M${curve.map((p) => `${p.x} ${p.y}`).join('L')}Z` },
-            scallops,
-          );
+          const curve = polygonOf(pathData(template.outline), 8).slice(0, 9);
+          const onQuilt = laid({ ...template, outline: pathRound(curve) }, scallops);
           expect(Math.max(...onQuilt.map((p) => distanceTo(quilt, p)))).toBeLessThan(0.001);
         }
       }),
@@ -89,8 +92,8 @@ describe('cards to cut scallops by', () => {
   test('each is as large as it says', () => {
     fc.assert(
       fc.property(anyScallops, ({ scallops }) => {
-        for (const { width, height, path } of scallopTemplates(scallops!, 'in')) {
-          const cut = polygonOf(path);
+        for (const { width, height, outline } of scallopTemplates(scallops!, 'in')) {
+          const cut = polygonOf(pathData(outline));
           const [across, down] = [cut.map((p) => p.x), cut.map((p) => p.y)];
           expect(Math.min(...across, ...down)).toBeGreaterThan(-1e-6);
           // The chords that stand for an arc stay a little inside it.
@@ -155,23 +158,28 @@ describe('as one drawing', () => {
     templates = scallopTemplates(edgeOutline({ width: 60, height: 72 }, form(9, 1)).scallops!, 'in');
   });
   test('true to size: a unit of the drawing is an inch, and a square of 1" checks the printing', () => {
-    const svg = templatesSvg(templates, 'in');
+    const svg = svgOf(templates, 'in');
     const [, width, height] = svg.match(/width="([\d.]+)in" height="([\d.]+)in"/)!.map(Number);
     expect(svg).toContain(`viewBox="0 0 ${width} ${height}"`);
-    expect(svg).toContain('<rect x="0.5" y="0.5" width="1" height="1"');
-    expect(templatesSvg(templates, 'cm')).toMatch(/<rect [^>]*width="2" height="2"/);
+    expect(svg).toContain('d="M0.5 0.5L1.5 0.5L1.5 1.5L0.5 1.5Z"');
+    const metric = svgOf(templates, 'cm').match(/id="check" d="([^"]+)"/)![1]!;
+    const side = polygonOf(metric).map((p) => p.x);
+    expect(Math.max(...side) - Math.min(...side)).toBeCloseTo(2, 9);
   });
   test('cards lie below one another without touching; a half card says which edge is the fold', () => {
-    const svg = templatesSvg(templates, 'in');
-    const places = [...svg.matchAll(/translate\(0\.5 ([\d.]+)\)/g)].map(([, y]) => Number(y));
-    expect(places).toHaveLength(templates.length);
-    for (const [i, y] of places.entries())
-      if (i > 0) expect(y - places[i - 1]!).toBeGreaterThan(templates[i - 1]!.height);
+    const svg = svgOf(templates, 'in');
+    const cards = templates.map(({ name }) => {
+      const data = svg.match(new RegExp(`id="${name}" d="([^"]+)"`))![1]!;
+      return polygonOf(data).map((p) => p.y);
+    });
+    expect(cards).toHaveLength(templates.length);
+    for (const [i, card] of cards.entries())
+      if (i > 0) expect(Math.min(...card)).toBeGreaterThan(Math.max(...cards[i - 1]!));
     expect(templates.some((t) => t.half)).toBe(true);
     expect(svg).toContain('half: left edge on a fold');
   });
   test('a name with signs in it does not break the drawing', () => {
-    expect(templatesSvg([{ ...templates[0]!, name: 'A < B & "C"' }], 'in')).toContain(
+    expect(svgOf([{ ...templates[0]!, name: 'A < B & "C"' }], 'in')).toContain(
       '<title>A &lt; B &amp; &quot;C&quot;</title>',
     );
   });

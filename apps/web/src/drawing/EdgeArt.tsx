@@ -5,6 +5,7 @@ import {
   edgePath,
   fabricById,
   type Layout,
+  pathData,
   type Plan,
   pointBase,
   pointHeight,
@@ -42,7 +43,7 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
   const [width, height] = [layout.finished.width.value, layout.finished.height.value];
   const over = rawEdge(plan);
   const outline = edgeOutline({ width: width + 2 * over, height: height + 2 * over }, plan.edge);
-  const trimmed = edgePath(outline);
+  const trimmed = pathData(edgePath(outline));
   const bound = edge.binding?.seam ?? 0;
   return (
     <g>

@@ -1,5 +1,6 @@
-import { type GrainMark, grainMark, type JoinLine, type Layout } from '@lattice/core';
+import { type GrainMark, grainMark, joinLayer, type JoinLine, type Layout } from '@lattice/core';
 import { memo, useMemo } from 'react';
+import { SceneLayers } from './SceneArt.tsx';
 
 /** A stroke with a barb at either end, as grain is marked on a pattern piece. */
 function barbed({ from, to }: GrainMark): string {
@@ -29,19 +30,11 @@ export const GrainMarks = memo(function GrainMarks({ layout, most }: { layout: L
   );
 });
 
-/** Seams where strips are joined, dashed so that they are not taken for the seams of the design. */
+/** Seams where strips are joined. */
 export const JoinMarks = memo(function JoinMarks({ joins }: { joins: readonly JoinLine[] }) {
-  const path = joins.map(({ from, to }) => `M${from.x} ${from.y}L${to.x} ${to.y}`).join('');
   return (
-    <g className="joins" fill="none" pointerEvents="none">
-      <path d={path} stroke="#fbfcfc" strokeWidth={2.4} vectorEffect="non-scaling-stroke" />
-      <path
-        d={path}
-        stroke="#1b2433"
-        strokeWidth={1.2}
-        strokeDasharray="3 2"
-        vectorEffect="non-scaling-stroke"
-      />
+    <g pointerEvents="none">
+      <SceneLayers layers={[joinLayer(joins)]} />
     </g>
   );
 });

@@ -1,8 +1,7 @@
-import type { Layout, Piece, Slab } from '@lattice/core';
+import { type Layout, pathData, pathRound, type Piece, type Slab } from '@lattice/core';
 
 /** The outline of a piece as a closed path, in quilt units. */
-export const outlinePath = ({ outline }: Pick<Piece, 'outline'>): string =>
-  `M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
+export const outlinePath = ({ outline }: Pick<Piece, 'outline'>): string => pathData(pathRound(outline));
 
 /** One path for all pieces of a part: a few elements for a quilt of thousands of pieces. */
 export function partPath(layout: Layout, part: string): string {

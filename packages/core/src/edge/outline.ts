@@ -1,3 +1,4 @@
+import type { Path } from '../geometry/path.ts';
 import type { Point } from '../geometry/point.ts';
 import { type EdgeShape, type Side, SIDES } from '../choice/edge.ts';
 import { type Scallops, solveScallops } from './scallops.ts';
@@ -212,8 +213,13 @@ export function edgePolygon({ runs }: EdgeOutline, step: number): Point[] {
   });
 }
 
-/** An edge as an SVG path. */
-export function edgePath({ runs }: Pick<EdgeOutline, 'runs'>): string {
-  const [first] = runs;
-  return `M${first!.from.x} ${first!.from.y}${runs.map((run) => (run.kind === 'line' ? `L${run.to.x} ${run.to.y}` : `A${run.radius} ${run.radius} 0 ${run.sweep > Math.PI ? 1 : 0} 1 ${run.to.x} ${run.to.y}`)).join('')}Z`;
+/** The edge as a path to draw. */
+export function edgePath({ runs }: Pick<EdgeOutline, 'runs'>): Path {
+  return {
+    from: runs[0]!.from,
+    closed: true,
+    steps: runs.map((run) =>
+      run.kind === 'line' ? { to: run.to } : { to: run.to, arc: { centre: run.centre, radius: run.radius } },
+    ),
+  };
 }

@@ -1,13 +1,14 @@
+import type { Path } from '../geometry/path.ts';
 import { formatFine, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { ScallopCorner, Scallops, SideScallops } from './scallops.ts';
 
-/** A shape to cut out of card, true to size: its outline as an SVG path from its top left corner. */
+/** A shape to cut out of card, true to size: its outline from its top left corner. */
 export interface Template {
   readonly name: string;
   readonly width: number;
   readonly height: number;
-  readonly path: string;
+  readonly outline: Path;
   /** The left edge lies on a fold: only half is drawn, so that it goes on a sheet. */
   readonly half: boolean;
   readonly says: string;
@@ -92,7 +93,15 @@ function sideTemplate(
     half,
     width: right,
     height: depth + hold,
-    path: `M${from.x} ${from.y}A${radius} ${radius} 0 0 1 ${right} ${depth}V${depth + hold}H0Z`,
+    outline: {
+      from,
+      closed: true,
+      steps: [
+        { to: { x: right, y: depth }, arc: { centre: { x: half ? 0 : width / 2, y: radius }, radius } },
+        { to: { x: right, y: depth + hold } },
+        { to: { x: 0, y: depth + hold } },
+      ],
+    },
     says: `${where}; ${formatFine(width, unit)} wide, ${formatWithUnit(depth, unit)} deep`,
   };
 }
@@ -107,16 +116,22 @@ function cornerTemplate({ radius, inset }: ScallopCorner, depth: number, many: s
   // An arc of more than half a circle reaches beyond its shoulders.
   const reach = down > radius ? radius : out;
   const half = 2 * reach > fromInches(SHEET_INCHES.width, unit);
-  const long = down > radius ? 1 : 0;
-  const path = half
-    ? `M0 0A${radius} ${radius} 0 0 1 ${out} ${down}L0 ${down + hold}Z`
-    : `M${reach - out} ${down}A${radius} ${radius} 0 ${long} 1 ${reach + out} ${down}L${reach} ${down + hold}Z`;
+  // The arc's top and the card's point lie on its middle line.
+  const middle = half ? 0 : reach;
+  const outline: Path = {
+    from: half ? { x: 0, y: 0 } : { x: reach - out, y: down },
+    closed: true,
+    steps: [
+      { to: { x: middle + out, y: down }, arc: { centre: { x: middle, y: radius }, radius } },
+      { to: { x: middle, y: down + hold } },
+    ],
+  };
   return {
     name: 'Corner',
     half,
     width: half ? reach : 2 * reach,
     height: down + hold,
-    path,
+    outline,
     says: `${many}, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side`,
   };
 }

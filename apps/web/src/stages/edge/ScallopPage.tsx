@@ -1,10 +1,12 @@
 import {
+  checkScene,
   checkSide,
   formatWithUnit,
   scallopTemplates,
-  sheetsOf,
+  sceneSvg,
+  sheetScenes,
   type Template,
-  templatesSvg,
+  templatesScene,
   type Unit,
 } from '@lattice/core';
 import { FileDown, Printer } from 'lucide-react';
@@ -14,6 +16,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Paper } from '../../design/Paper.ts';
 import { Lengths } from '../../design/Lengths.tsx';
+import { SceneDrawing } from '../../drawing/SceneArt.tsx';
 import { download } from '../../quilt/download.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
@@ -45,23 +48,8 @@ const Page = styled(Paper)`
   svg[data-part] {
     overflow: hidden;
   }
-  .true path,
-  .true rect {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 1px;
-    vector-effect: non-scaling-stroke;
-  }
-  .true .seam {
-    stroke-dasharray: 1 4;
-  }
-  .true .fold {
-    stroke-dasharray: 6 4;
-    stroke: var(--thread);
-  }
   @media print {
-    .true path,
-    .true rect {
+    .true path {
       stroke: #000;
     }
     .true {
@@ -98,7 +86,13 @@ export function ScallopPage() {
         </Link>
         <span className="hide">
           <Button
-            onPress={() => download(`${title} scallops.svg`, templatesSvg(templates, unit), 'image/svg+xml')}
+            onPress={() =>
+              download(
+                `${title} scallops.svg`,
+                sceneSvg(templatesScene(`${title}, scallops`, templates, unit)),
+                'image/svg+xml',
+              )
+            }
           >
             <FileDown size={15} aria-hidden />
             As SVG
@@ -117,15 +111,7 @@ export function ScallopPage() {
         binding wraps it.
       </p>
       <div className="true">
-        <svg
-          width={`${check}${unit}`}
-          height={`${check}${unit}`}
-          viewBox={`0 0 ${check} ${check}`}
-          role="img"
-          aria-label="Square to check the printing by"
-        >
-          <rect width={check} height={check} />
-        </svg>
+        <SceneDrawing scene={checkScene(unit)} label="Square to check the printing by" />
       </div>
       {templates.map((template) => (
         <section key={template.name} aria-label={template.name}>
@@ -145,40 +131,21 @@ export function ScallopPage() {
 
 /** A template on as many sheets of paper as it takes and is taped together. */
 function Sheets({ template, unit }: { template: Template; unit: Unit }) {
-  const sheets = sheetsOf(template, unit);
-  const rest = 1e-6;
-  return sheets.map(({ x, y, width, height }, i) => {
-    const seams = [
-      ...(x > rest ? [`M${x} ${y}v${height}`] : []),
-      ...(x + width < template.width - rest ? [`M${x + width} ${y}v${height}`] : []),
-      ...(y > rest ? [`M${x} ${y}h${width}`] : []),
-      ...(y + height < template.height - rest ? [`M${x} ${y + height}h${width}`] : []),
-    ];
-    const sheet = sheets.length > 1 ? `, sheet ${i + 1} of ${sheets.length}` : '';
-    return (
-      <figure key={i} className="true">
-        {sheets.length > 1 && (
-          <figcaption>
-            Sheet {i + 1} of {sheets.length}: cut along the dotted lines and tape the sheets edge to edge, in
-            the order one reads.
-          </figcaption>
-        )}
-        <svg
-          data-part={sheets.length > 1 || undefined}
-          width={`${width}${unit}`}
-          height={`${height}${unit}`}
-          viewBox={`${x} ${y} ${width} ${height}`}
-          role="img"
-          aria-label={`${template.name}, ${formatWithUnit(template.width, unit)} wide${sheet}`}
-          data-testid="template"
-        >
-          <path d={template.path} />
-          {template.half && x <= rest && <path className="fold" d={`M0 ${y}v${height}`} />}
-          {seams.map((d) => (
-            <path key={d} className="seam" d={d} />
-          ))}
-        </svg>
-      </figure>
-    );
-  });
+  const sheets = sheetScenes(template, unit);
+  return sheets.map((scene, i) => (
+    <figure key={i} className="true">
+      {sheets.length > 1 && (
+        <figcaption>
+          Sheet {i + 1} of {sheets.length}: cut along the dotted lines and tape the sheets edge to edge, in
+          the order one reads.
+        </figcaption>
+      )}
+      <SceneDrawing
+        scene={scene}
+        label={`${template.name}, ${formatWithUnit(template.width, unit)} wide${sheets.length > 1 ? `, sheet ${i + 1} of ${sheets.length}` : ''}`}
+        data-part={sheets.length > 1 || undefined}
+        data-testid="template"
+      />
+    </figure>
+  ));
 }

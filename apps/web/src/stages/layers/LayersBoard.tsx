@@ -1,4 +1,5 @@
 import {
+  lookOf,
   backingCloth,
   type Band,
   fabricById,
@@ -10,7 +11,7 @@ import {
   type Slab,
 } from '@lattice/core';
 import { useId, useState } from 'react';
-import { FaceDefinitions, lookOf } from '../../drawing/faces.tsx';
+import { FaceDefinitions } from '../../drawing/faces.tsx';
 import { seamPath } from '../../drawing/paths.ts';
 import { Mark, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
@@ -183,6 +184,9 @@ function wave(from: { x: number; y: number }, to: { x: number; y: number }): str
   );
 }
 
+/** Spare blocks lie in a stripe as they were made. */
+const lookOfSpare = (block: PileBlock) => lookOf(block);
+
 /** The stripe in its cloth, darkened where it is the panels' own, and the spare blocks in it by their faces. */
 export function BackingSlabs({
   slabs,
@@ -196,7 +200,11 @@ export function BackingSlabs({
   const stripe = fabricById(plan, plan.backing.stripe.fabric).colour;
   const main = fabricById(plan, plan.backing.fabric).colour;
   const prefix = useId().replace(/[^\w-]/g, '');
-  const looks = [...new Set(spare.map((block) => lookOf(block)))];
+  const looks = [...new Map(spare.map(lookOfSpare).map((look) => [look.key, look])).values()];
+  const numberOf = (block: PileBlock | undefined) => {
+    const { key } = lookOf(block);
+    return looks.findIndex((look) => look.key === key);
+  };
   const fill = stripe === main ? `color-mix(in srgb, ${stripe} 78%, #000)` : stripe;
   return (
     <>
@@ -219,7 +227,7 @@ export function BackingSlabs({
           // No more blocks are let in than are spare.
           <use
             key={i}
-            href={`#${prefix}-${looks.indexOf(lookOf(spare[i]))}`}
+            href={`#${prefix}-${numberOf(spare[i])}`}
             transform={`translate(${x} ${y}) scale(${width} ${height})`}
           />
         ))}

@@ -1,11 +1,11 @@
-import { rowLabels, wallOf } from '@lattice/core';
+import { blockLabels } from '@lattice/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { BlockArt } from '../../drawing/faces.tsx';
+import { SceneDrawing } from '../../drawing/SceneArt.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
 const Page = styled(Paper)`
@@ -14,32 +14,18 @@ const Page = styled(Paper)`
     margin-bottom: 6px;
   }
   ol {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-    gap: 8px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1in;
     margin: 0;
     padding: 0;
     list-style: none;
   }
   li {
-    display: grid;
-    grid-template-columns: 40px 1fr;
-    gap: 8px;
-    align-items: center;
-    padding: 8px;
-    border: 1px dashed var(--soft);
-    font-size: 12px;
-    line-height: 1.3;
     break-inside: avoid;
   }
-  li strong {
+  svg {
     display: block;
-    font-size: 20px;
-    line-height: 1.1;
-  }
-  .art {
-    width: 40px;
-    height: 40px;
   }
 `;
 
@@ -48,10 +34,8 @@ export function LabelsPage() {
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
   const { id } = useParams();
-  const pieces = layout.pieces.filter((p) => p.place !== undefined).sort((a, b) => a.place! - b.place!);
-  const labels = rowLabels(pieces);
-  const { places } = wallOf(plan, pieces.length);
-  const rows = [...new Set(labels.map((l) => l.row))].sort((a, b) => a - b);
+  const labels = blockLabels(plan, layout);
+  const rows = [...new Set(labels.map((l) => l.row))];
   return (
     <Page>
       <header>
@@ -70,22 +54,11 @@ export function LabelsPage() {
         <section key={row} aria-label={`Row ${row}`}>
           <h2>Row {row}</h2>
           <ol>
-            {places
-              .map((laid, i) => ({ laid, label: labels[i]! }))
-              .filter(({ label }) => label.row === row)
-              .sort((a, b) => a.label.number - b.label.number)
-              .map(({ laid, label }) => (
-                <li key={label.number}>
-                  <span className="art">
-                    {laid.block && <BlockArt block={laid.block} turn={laid.turn} />}
-                  </span>
-                  <span>
-                    <strong>
-                      {label.row}·{label.number}
-                    </strong>
-                    {laid.block ? laid.block.name : 'empty'}
-                    {laid.turn > 0 ? `, ${laid.turn} quarter${laid.turn === 1 ? '' : 's'} right` : ''}
-                  </span>
+            {labels
+              .filter((label) => label.row === row)
+              .map(({ number, says, scene }) => (
+                <li key={number}>
+                  <SceneDrawing scene={scene} label={says} />
                 </li>
               ))}
           </ol>

@@ -1,0 +1,118 @@
+import {
+  type LineKind,
+  ontoCorners,
+  pathData,
+  type Scene,
+  type SceneItem,
+  type SceneLayer,
+} from '@lattice/core';
+import { memo, useId } from 'react';
+import { FaceDefinitions } from './faces.tsx';
+
+/** How a line of each kind is stroked on the screen, one stroke over the other; widths in pixels at any scale. */
+const STROKES: Readonly<Record<LineKind, readonly React.SVGProps<SVGPathElement>[]>> = {
+  outline: [{ stroke: 'var(--ink)', strokeWidth: 1 }],
+  // A seam shows on light cloth and on dark.
+  seam: [{ stroke: 'rgb(110 110 110 / 55%)', strokeWidth: 0.7 }],
+  // Dashed, so that it is not taken for a seam of the design; light under dark, to show on any cloth.
+  join: [
+    { stroke: '#fbfcfc', strokeWidth: 2.4 },
+    { stroke: '#1b2433', strokeWidth: 1.2, strokeDasharray: '3 2' },
+  ],
+  cut: [{ stroke: 'var(--soft)', strokeWidth: 1, strokeDasharray: '4 3' }],
+  fold: [{ stroke: 'var(--thread)', strokeWidth: 1, strokeDasharray: '6 4' }],
+  tape: [{ stroke: 'var(--ink)', strokeWidth: 1, strokeDasharray: '1 4' }],
+  empty: [{ stroke: 'var(--soft)', strokeWidth: 1.2, strokeDasharray: '4 4', fill: 'var(--ground)' }],
+};
+
+/** The layers of a scene, in its own units, for an SVG that shows its box. */
+export function SceneLayers({ layers }: { layers: readonly SceneLayer[] }) {
+  const prefix = useId().replace(/[^\w-]/g, '');
+  const looks = new Map(
+    layers.flatMap(({ items }) =>
+      items.flatMap((item) => (item.what === 'block' ? [[item.look.key, item.look] as const] : [])),
+    ),
+  );
+  // In an order of their own: two blocks that change places leave every other one's reference as it was.
+  const keys = [...looks.keys()].sort();
+  const numbers = new Map(keys.map((key, i) => [key, i]));
+  const hrefOf = (key: string) => `#${prefix}-${numbers.get(key)}`;
+  return (
+    <g>
+      <FaceDefinitions looks={keys.map((key) => looks.get(key)!)} prefix={prefix} />
+      {layers.map((layer) => (
+        <g key={layer.id} className={layer.id}>
+          {layer.items.map((item, i) =>
+            item.what === 'block' ? (
+              <use key={item.id} href={hrefOf(item.look.key)} transform={ontoCorners(item.corners)} />
+            ) : (
+              <Item key={item.what === 'shape' ? item.id : i} item={item} />
+            ),
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** One thing of a scene but for blocks, whose faces are drawn once and used many times. */
+const Item = memo(function Item({ item }: { item: Exclude<SceneItem, { what: 'block' }> }) {
+  switch (item.what) {
+    case 'shape': {
+      const data = item.paths.map(pathData).join('');
+      const strokes = item.line === null ? [{}] : STROKES[item.line];
+      return strokes.map((look, i) => (
+        <path
+          key={i}
+          d={data}
+          fill={i === 0 ? (item.fill ?? 'none') : 'none'}
+          vectorEffect="non-scaling-stroke"
+          {...look}
+        />
+      ));
+    }
+    case 'text':
+      return (
+        <text
+          x={item.at.x}
+          y={item.at.y}
+          fontSize={item.size}
+          textAnchor={item.align}
+          fontWeight={item.strong ? 700 : 400}
+          fill="currentColor"
+        >
+          {item.text}
+        </text>
+      );
+    case 'dimension':
+      return (
+        <path
+          d={`M${item.from.x} ${item.from.y}L${item.to.x} ${item.to.y}`}
+          stroke="var(--chalk)"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      );
+  }
+});
+
+/** A whole scene as a drawing, true to size on paper and on a screen that keeps its inches. */
+export function SceneDrawing({
+  scene,
+  label,
+  ...more
+}: { scene: Scene; label: string } & React.SVGProps<SVGSVGElement>) {
+  const { unit, box, layers } = scene;
+  return (
+    <svg
+      {...more}
+      width={`${box.width}${unit}`}
+      height={`${box.height}${unit}`}
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      role="img"
+      aria-label={label}
+    >
+      <SceneLayers layers={layers} />
+    </svg>
+  );
+}
