@@ -11,7 +11,7 @@ test('a new quilt begun out of reach is there at once, over a reload, and on the
   );
   await page.getByRole('button', { name: /On-point cot quilt/ }).click();
   await expectSize(page, '34 × 45 1/4″');
-  await fill(page, 'Blocks across', '2');
+  await fill(page, 'Blocks across the top row', '2');
   await expect(page.getByText(/The server cannot be reached/)).toBeVisible();
   const size = await page.getByTestId('finished-size').textContent();
   await page.reload();
@@ -19,7 +19,7 @@ test('a new quilt begun out of reach is there at once, over a reload, and on the
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await expect(page.getByTestId('outbox')).toContainText('1 new quilt, 1 change wait in this browser');
   await context.unroute('**/api/quilts');
-  await page.getByRole('button', { name: 'Try now' }).click();
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await expect(page.getByTestId('outbox')).toBeHidden();
   await expect(page.getByRole('link', { name: 'On-point cot quilt', exact: true })).toBeVisible();
 });
@@ -83,7 +83,7 @@ test('a picture chosen out of reach waits, over a reload too, and lands on its b
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await page.getByRole('button', { name: 'Open Wheelbarrow' }).click();
   await expect(page.getByRole('dialog').locator('image')).toHaveAttribute('href', /^\/api\/pictures\//);
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await saved(page);
 });
 

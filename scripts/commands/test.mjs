@@ -34,6 +34,7 @@ export const run = stopped(async () => {
   const results = [
     check('formatting', bin('prettier'), ['--check', '.']),
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
+    check('nothing unused', bin('knip'), []),
     check('rooms depend one way', bin('depcruise'), [
       '--config',
       '.dependency-cruiser.mjs',

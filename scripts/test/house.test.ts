@@ -135,6 +135,37 @@ describe('the rooms of the core', () => {
   }, 30_000);
 });
 
+test('every name on the public face of the core is used by somebody', () => {
+  const face = readFileSync(path.join(root, 'packages/core/src/index.ts'), 'utf8');
+  const names = [...face.matchAll(/export \{([^}]*)\}/g)].flatMap(([, list]) =>
+    list!
+      .split(',')
+      .map((name) =>
+        name
+          .trim()
+          .replace(/^type /, '')
+          .split(' as ')
+          .at(-1)!,
+      )
+      .filter(Boolean),
+  );
+  const users = spawnSync(
+    'git',
+    ['ls-files', '-co', '--exclude-standard', 'apps', 'bench', 'e2e', 'packages/core/test'],
+    {
+      cwd: root,
+      encoding: 'utf8',
+    },
+  )
+    .stdout.split('\n')
+    .filter((file) => /\.tsx?$/.test(file) && existsSync(path.join(root, file)));
+  const words = new Set(
+    users.flatMap((file) => readFileSync(path.join(root, file), 'utf8').match(/\w+/g) ?? []),
+  );
+  expect(names.length).toBeGreaterThan(100);
+  expect(names.filter((name) => !words.has(name))).toEqual([]);
+});
+
 describe('starting the server badly', () => {
   const start = (...args: string[]) =>
     spawnSync(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', ...args], {

@@ -1,3 +1,4 @@
+import { type CalendarDate, isWeekday, parseDate } from '@internationalized/date';
 import {
   type EntryBody,
   formatWithUnit,
@@ -49,16 +50,16 @@ export class LongArm {
     const inch = (value: number) => (job.unit === 'in' ? value : value / 2.54);
     const area = inch(job.top.width) * inch(job.top.height);
     const price = Math.max(LEAST_PRICE, Math.round(100 * area * PRICE[job.pattern]) / 100);
-    const today = isoDate(this.now());
-    const queue = [...WAITING, ...booked.filter(({ ready }) => ready >= today).map(workingDays)];
+    const today = dayOf(this.now());
+    const queue = [...WAITING, ...booked.filter(({ ready }) => ready >= today.toString()).map(workingDays)];
     const waiting = queue.reduce((sum, days) => sum + days, 0);
-    const starts = workingDaysAfter(this.now(), waiting + 1);
+    const starts = workingDaysAfter(today, waiting + 1);
     return {
       accepted: true,
       price,
       ahead: queue.length,
-      starts: isoDate(starts),
-      ready: isoDate(workingDaysAfter(starts, daysFor(job, area))),
+      starts: starts.toString(),
+      ready: workingDaysAfter(starts, daysFor(job, area)).toString(),
       working: [
         `${Math.round(area)} square inches × ${PRICE[job.pattern]} = ${(area * PRICE[job.pattern]).toFixed(2)}${price === LEAST_PRICE ? `; the least for a job is ${LEAST_PRICE}` : ''}`,
         `${queue.length} jobs wait, ${waiting} working days`,
@@ -106,12 +107,12 @@ function reasonsAgainst({ unit, top, backing, batting }: LongArmJob): string[] {
   return reasons;
 }
 
-/** Monday to Friday only. */
-function workingDaysAfter(from: Date, days: number): Date {
-  const date = new Date(from);
+/** A working day so many after another: Monday to Friday only. */
+function workingDaysAfter(from: CalendarDate, days: number): CalendarDate {
+  let date = from;
   for (let left = days; left > 0;) {
-    date.setUTCDate(date.getUTCDate() + 1);
-    if (date.getUTCDay() !== 0 && date.getUTCDay() !== 6) left--;
+    date = date.add({ days: 1 });
+    if (isWeekday(date, 'en-US')) left--;
   }
   return date;
 }
@@ -119,8 +120,9 @@ function workingDaysAfter(from: Date, days: number): Date {
 /** Working days a booked job takes up. */
 function workingDays({ starts, ready }: Waiting): number {
   let days = 0;
-  for (let date = new Date(starts); isoDate(date) < ready; days++) date = workingDaysAfter(date, 1);
+  for (let date = parseDate(starts); date.toString() < ready; days++) date = workingDaysAfter(date, 1);
   return days;
 }
 
-const isoDate = (date: Date): string => date.toISOString().slice(0, 10);
+/** The day it is at a moment, in UTC. */
+const dayOf = (moment: Date): CalendarDate => parseDate(moment.toISOString().slice(0, 10));

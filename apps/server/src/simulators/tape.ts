@@ -1,4 +1,5 @@
 import type { Random } from '@lattice/core';
+import { randomNormal } from 'd3-random';
 
 /** One squeeze of the tape's button, as the tape sends it: it knows a length, not what it was laid on. */
 export interface TapeReading {
@@ -23,7 +24,11 @@ export class Tape {
   private squeezes = 0;
   private within = true;
 
-  constructor(private readonly random: Random) {}
+  private readonly scatter: () => number;
+
+  constructor(private readonly random: Random) {
+    this.scatter = randomNormal.source(random)(0, SCATTER_MM);
+  }
 
   get inReach(): boolean {
     return this.within;
@@ -42,9 +47,7 @@ export class Tape {
       this.random() < SLIPS
         ? (this.random() < 0.5 ? -1 : 1) * (SLIP_MM.least + this.random() * (SLIP_MM.most - SLIP_MM.least))
         : 0;
-    // Twelve even numbers added are as good as normal for a hand.
-    const scatter =
-      SCATTER_MM * (Array.from({ length: 12 }, () => this.random()).reduce((a, b) => a + b, 0) - 6);
+    const scatter = this.scatter();
     const reading = {
       number: ++this.squeezes,
       millimetres: Math.max(0, Math.round(2 * (laidOnMm + slip + scatter)) / 2),

@@ -21,7 +21,7 @@ export interface PlanItem extends Kept {
 }
 
 /** A new quilt, under an id made here. */
-export interface QuiltItem extends Kept {
+interface QuiltItem extends Kept {
   readonly kind: 'quilt';
   readonly plan: Plan;
 }
@@ -33,7 +33,7 @@ export interface EntryItem extends Kept {
 }
 
 /** A picture of a block. What the server made of it waits here too, until the quilt is open to take it. */
-export interface PictureItem extends Kept {
+interface PictureItem extends Kept {
   readonly kind: 'picture';
   readonly block: string;
   readonly file: Blob;
@@ -41,14 +41,14 @@ export interface PictureItem extends Kept {
 }
 
 /** A job to book with the finishing service; `entry` is the id its entry of the log will have. */
-export interface BookingItem extends Kept {
+interface BookingItem extends Kept {
   readonly kind: 'booking';
   readonly entry: string;
   readonly job: LongArmJob;
 }
 
 /** A booking to take back. */
-export interface CancelItem extends Kept {
+interface CancelItem extends Kept {
   readonly kind: 'cancel';
   readonly entry: string;
   readonly number: string;

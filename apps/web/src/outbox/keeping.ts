@@ -3,7 +3,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { OutboxItem } from './items.ts';
 
 /** Undo and redo of a quilt, nearest step last in the past and first in the future. */
-export interface KeptHistory {
+interface KeptHistory {
   readonly quilt: string;
   readonly past: readonly Plan[];
   readonly present: Plan;

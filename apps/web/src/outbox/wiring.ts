@@ -54,6 +54,7 @@ function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxI
 }
 
 async function hear(event: Event, dispatch: Dispatching, keeping: Keeping): Promise<void> {
+  dispatch(heardOfDraft(event));
   switch (event.what) {
     case 'changed':
       dispatch(itemsChanged(event.items.map(shown)));
@@ -70,7 +71,6 @@ async function hear(event: Event, dispatch: Dispatching, keeping: Keeping): Prom
     case 'refused':
       break;
   }
-  dispatch(heardOfDraft(event));
 }
 
 async function heardAnswer(
@@ -121,7 +121,7 @@ export async function beginKeeping({ outbox, keeping }: Around, dispatch: Dispat
 }
 
 /** Hears what the server's log has had since this browser last asked. Out of reach it stays as it is. */
-export async function hearLog(keeping: Keeping, dispatch: Dispatching): Promise<void> {
+async function hearLog(keeping: Keeping, dispatch: Dispatching): Promise<void> {
   let { heardTo } = await keeping.log();
   for (;;) {
     const asked = api.endpoints.logSince.initiate(heardTo, { forceRefetch: true, subscribe: false });

@@ -1,6 +1,7 @@
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { itemsText } from '../outbox/OutboxNote.tsx';
 import { keepMine, takeTheirs } from './saving.ts';
 import type { Saving } from './savingSlice.ts';
 
@@ -53,11 +54,19 @@ const words = ({ state, revision, message }: Saving): string => {
 /** How the quilt is saved, always in sight; and the choice when it was changed elsewhere meanwhile. */
 export function SavingNote() {
   const saving = useAppSelector((s) => s.saving);
+  const { items, message } = useAppSelector((s) => s.outbox);
+  const own = items.filter((item) => item.quilt === saving.id && item.refused === undefined);
+  const besides = own.filter((item) => item.kind !== 'plan');
+  // A quilt that is only here yet is not saved, whatever its draft is.
+  const isNew = own.some((item) => item.kind === 'quilt');
+  const state = isNew ? (message === null ? 'waiting' : 'offline') : saving.state;
+  const said = isNew ? (message ?? 'Saving…') : words(saving);
   const dispatch = useAppDispatch();
   return (
     <>
-      <Note role="status" data-state={saving.state}>
-        {words(saving)}
+      <Note role="status" data-state={state}>
+        {said}
+        {besides.length > 0 && !isNew && ` · on the way: ${itemsText(besides)}`}
       </Note>
       {saving.theirs && (
         <Banner role="alert">

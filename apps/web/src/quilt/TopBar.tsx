@@ -12,7 +12,7 @@ import { SavingNote } from './SavingNote.tsx';
 import { selectPlan } from './selectors.ts';
 import { download } from './download.ts';
 
-export const Bar = styled.header`
+const Bar = styled.header`
   display: flex;
   align-items: center;
   gap: 14px;

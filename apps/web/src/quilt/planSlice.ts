@@ -1,6 +1,6 @@
 import type { Plan } from '@lattice/core';
 import { createAction, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import undoable, { ActionCreators, type StateWithHistory } from 'redux-undo';
+import undoable, { ActionCreators } from 'redux-undo';
 
 /** The plan in hand; null until a quilt is opened. Facts only: everything worked out is selected from it. */
 const slice = createSlice({
@@ -27,8 +27,6 @@ export const { planOpened, planChanged } = slice.actions;
 export const undo = ActionCreators.undo;
 export const redo = ActionCreators.redo;
 export const clearHistory = ActionCreators.clearHistory;
-
-export type PlanHistory = StateWithHistory<Plan | null>;
 
 /** The plan with its past and future, two hundred steps deep. */
 const history = undoable(slice.reducer, {

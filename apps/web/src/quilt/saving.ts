@@ -91,9 +91,13 @@ async function keepHistory({ keeping }: Around, { plan, saving }: RootState): Pr
 export const heardOfDraft =
   (event: OutboxEvent<Answers>): Thunk<void> =>
   (dispatch, getState, { tab }) => {
-    if (event.what === 'changed' || event.item.kind !== 'plan') return;
+    if (event.what === 'changed') return;
     const { plan, saving } = getState();
     const { item } = event;
+    // Whatever cannot go keeps the draft behind it.
+    if (event.what === 'not-yet' && (saving.state === 'waiting' || saving.state === 'saving'))
+      dispatch(saveFailed({ state: 'offline', message: event.message }));
+    if (item.kind !== 'plan') return;
     if (item.quilt !== saving.id || item.tab !== tab) return;
     switch (event.what) {
       case 'sending':
@@ -104,9 +108,6 @@ export const heardOfDraft =
         dispatch(saveDone({ revision, more: plan.present !== item.plan && !same(plan.present, item.plan) }));
         break;
       }
-      case 'not-yet':
-        dispatch(saveFailed({ state: 'offline', message: event.message }));
-        break;
       case 'refused':
         if (event.code === 'stale') dispatch(foundStale(event.details as StoredQuilt));
         else dispatch(saveFailed({ state: 'refused', message: event.message }));

@@ -1,3 +1,5 @@
+import { deviation as deviationOf, mean as meanOf, sum } from 'd3-array';
+import { randomNormal } from 'd3-random';
 import type { Random } from '../random/random.ts';
 
 /** How evenly somebody cuts and sews, as standard deviations, and how many of each there are along a row. */
@@ -36,7 +38,7 @@ const CLASSES = 31;
  */
 export function simulateRow(scatter: RowScatter, tolerance: number, runs: number, random: Random): RowSpread {
   const off = new Float64Array(runs);
-  const normal = normalFrom(random);
+  const normal = randomNormal.source(random)(0, 1);
   const { slanting = 0 } = scatter;
   for (let run = 0; run < runs; run++) {
     let width = 0;
@@ -46,9 +48,9 @@ export function simulateRow(scatter: RowScatter, tolerance: number, runs: number
     off[run] = width;
   }
   off.sort();
-  const mean = off.reduce((sum, v) => sum + v, 0) / runs;
-  const deviation = Math.sqrt(off.reduce((sum, v) => sum + (v - mean) ** 2, 0) / Math.max(1, runs - 1));
-  const within = off.reduce((count, v) => count + (Math.abs(v) <= tolerance ? 1 : 0), 0) / runs;
+  const mean = meanOf(off) ?? 0;
+  const deviation = deviationOf(off) ?? 0;
+  const within = sum(off, (v) => (Math.abs(v) <= tolerance ? 1 : 0)) / runs;
   const [from, to] = [off[0]!, off[runs - 1]!];
   const step = Math.max((to - from) / CLASSES, 1e-9);
   const counts = Array.from({ length: CLASSES }, () => 0);
@@ -60,21 +62,5 @@ export function simulateRow(scatter: RowScatter, tolerance: number, runs: number
     high: off[Math.min(runs - 1, Math.floor(runs * 0.95))]!,
     within,
     classes: { from, step, counts },
-  };
-}
-
-/** Standard normal numbers from even ones, two at a time (Box and Muller, 1958). */
-function normalFrom(random: Random): () => number {
-  let kept: number | null = null;
-  return () => {
-    if (kept !== null) {
-      const value = kept;
-      kept = null;
-      return value;
-    }
-    const radius = Math.sqrt(-2 * Math.log(1 - random()));
-    const angle = 2 * Math.PI * random();
-    kept = radius * Math.sin(angle);
-    return radius * Math.cos(angle);
   };
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { countOf, type Figure } from '../figure/figure.ts';
 import {
   type Band,
@@ -25,8 +26,8 @@ export interface Bordered {
 
 /** Width of all borders together on one side, and at one end. */
 export const borderTotals = (borders: readonly Border[]): { sides: number; ends: number } => ({
-  sides: borders.reduce((sum, b) => sum + b.sides, 0),
-  ends: borders.reduce((sum, b) => sum + b.ends, 0),
+  sides: sum(borders, (b) => b.sides),
+  ends: sum(borders, (b) => b.ends),
 });
 
 /** The corners of a border, in the order their squares are drawn. */

@@ -43,6 +43,6 @@ export const FIBRE_IDS = Object.keys(FIBRES) as [FibreId, ...FibreId[]];
 export const BATTING_COLOURS = ['natural', 'white', 'dark'] as const;
 
 /** Where batting comes from. */
-export const BATTING_WAYS = ['pieces', 'package', 'roll', 'joined'] as const;
+const BATTING_WAYS = ['pieces', 'package', 'roll', 'joined'] as const;
 export type BattingWay = (typeof BATTING_WAYS)[number];
 export const BATTING_CHOICES = ['best', ...BATTING_WAYS] as const;

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { randomFrom } from '../random/random.ts';
 import { differenceOf, labOf } from './colour.ts';
 
@@ -71,4 +72,4 @@ export function mainColours(pixels: ArrayLike<number>, count: number): string[] 
 }
 
 const average = (list: readonly Lab[]): Lab =>
-  [0, 1, 2].map((i) => list.reduce((sum, v) => sum + v[i as 0], 0) / list.length) as unknown as Lab;
+  [0, 1, 2].map((i) => sum(list, (v) => v[i as 0]) / list.length) as unknown as Lab;

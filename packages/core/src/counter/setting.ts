@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import type { Role } from '../piece/piece.ts';
 import { formatLength, formatSize } from '../length/format.ts';
@@ -54,7 +55,7 @@ export const setting: Topic = {
     if (refusal) return `--${refusal.path.at(-1) === 'sash' ? 'sash' : 'block'}: ${refusal.message}`;
     const centre = found.layOut({ ...input, origin: { x: 0, y: 0 } });
     const borders = given['borders'] as readonly number[];
-    const total = borders.reduce((sum, b) => sum + b, 0);
+    const total = sum(borders);
     const bordered = (figure: Figure): Figure =>
       near(total, 0)
         ? figure
@@ -65,7 +66,7 @@ export const setting: Topic = {
           );
     const finished = { width: bordered(centre.width), height: bordered(centre.height) };
     const parts = (role: Role) => centre.parts.filter((p) => p.role === role);
-    const count = (role: Role) => parts(role).reduce((sum, p) => sum + p.count.value, 0);
+    const count = (role: Role) => sum(parts(role), (p) => p.count.value);
     return {
       headline: `${formatSize(finished.width.value, finished.height.value, unit)}, ${numberOf(count('block'), 'block')}`,
       json: {

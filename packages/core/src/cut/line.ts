@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { ClothDirection } from '../cloth/direction.ts';
 import { countOf, type Figure, numberOf } from '../figure/figure.ts';
 import { near } from '../length/tolerance.ts';
@@ -32,7 +33,7 @@ export interface CutLine extends Pick<
 }
 
 /** Triangles that one cut square gives. */
-export const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as const;
+const TRIANGLES_PER_SQUARE = { 'quarter-square': 4, 'half-square': 2 } as const;
 
 /**
  * A cutting list: pieces of the top that are alike stand on one line, so that triangles share squares; layers and
@@ -86,7 +87,7 @@ const LIES = {
 } as const;
 
 function together(counts: readonly Figure[]): Figure {
-  const total = counts.reduce((sum, c) => sum + c.value, 0);
+  const total = sum(counts, (c) => c.value);
   const working = counts.flatMap((c) => c.working);
   return countOf(total, ...working, ...(counts.length > 1 ? [`Together ${total}`] : []));
 }

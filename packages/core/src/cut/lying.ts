@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { ClothDirection } from '../cloth/direction.ts';
 import { centroidOf } from '../geometry/outline.ts';
 import type { Grain, Piece } from '../piece/piece.ts';
@@ -56,7 +57,7 @@ export function squaresLying(
   lying: Lying,
   direction: Exclude<ClothDirection, 'none'>,
 ): { squares: number; how: string } {
-  const of = (way: TriangleWay) => lying.reduce((sum, l) => sum + (l.way === way ? l.count : 0), 0);
+  const of = (way: TriangleWay) => sum(lying, (l) => (l.way === way ? l.count : 0));
   const pair = (a: TriangleWay, b: TriangleWay) =>
     direction === 'stripe' ? Math.ceil((of(a) + of(b)) / 2) : Math.max(of(a), of(b));
   if (shape === 'quarter-square') {

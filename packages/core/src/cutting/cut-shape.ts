@@ -65,7 +65,7 @@ export function cutShapeOf(
 }
 
 /** A finished length with a seam at either end, on the ruler. */
-export function withSeams(
+function withSeams(
   finished: number,
   seam: number,
   unit: Unit,

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { CutRole } from '../cut/cut.ts';
 import type { CutLine } from '../cut/line.ts';
 import type { Role } from '../piece/piece.ts';
@@ -24,7 +25,7 @@ export interface Placed {
 }
 
 /** A length of cloth that something takes, and how it reads in the working of what to buy. */
-export interface PlacedLength {
+interface PlacedLength {
   readonly lines: readonly string[];
   /** In the plan's unit. */
   readonly length: number;
@@ -59,7 +60,7 @@ function placeOn(fabric: Fabric, lines: readonly CutLine[], cloth: Cloth): Place
     ...groups.map((group) => stripsLength(group, cloth.unit)),
     ...besides,
   ];
-  const total = amounts.reduce((sum, { length }) => sum + length, 0);
+  const total = sum(amounts, ({ length }) => length);
   const says = amounts.map((amount) => amount.says);
   return {
     fabric,

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
@@ -52,7 +53,7 @@ function scallopedLines({ runs }: EdgeOutline, { sides, across, down, corner }: 
     `${numberOf(count, name)} of ${formatExact(one)} = ${formatExact(count * one)}${where}`;
   const level = sides.filter((s) => s === 'top' || s === 'bottom');
   const upright = sides.filter((s) => s === 'left' || s === 'right');
-  const straight = runs.reduce((sum, run) => sum + (run.kind === 'line' ? run.length : 0), 0);
+  const straight = sum(runs, (run) => (run.kind === 'line' ? run.length : 0));
   return [
     ...(across
       ? [each('arc', level.length * across.count, arcLength(across), ` along ${level.join(' and ')}`)]

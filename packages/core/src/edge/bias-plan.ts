@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
@@ -80,8 +81,8 @@ export function planBias({ grain, strip, usable, seam, unit }: BiasWish, length:
 }
 
 /** What the strips of a cloth come to once joined, by geometry, beside what is wanted. */
-export function givenBy({ strips, length }: BiasYield, seam: number, wanted: number): Figure {
-  const whole = strips.reduce((sum, s) => sum + s.length, 0);
+function givenBy({ strips, length }: BiasYield, seam: number, wanted: number): Figure {
+  const whole = sum(strips, (s) => s.length);
   return lengthOf(
     length,
     `${numberOf(strips.length, 'strip')}, ${formatExact(whole)} in all, less ${numberOf(Math.max(0, strips.length - 1), 'join')} × ${formatExact(biasJoinLoss(seam))} = ${formatExact(length)}`,

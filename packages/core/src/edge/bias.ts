@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Point } from '../geometry/point.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -68,7 +69,7 @@ function yieldOf(
     width,
     height,
     strips,
-    length: strips.reduce((sum, s) => sum + s.length, 0) - joins * biasJoinLoss(seam),
+    length: sum(strips, (s) => s.length) - joins * biasJoinLoss(seam),
   };
 }
 

@@ -39,7 +39,7 @@ export interface EdgePoints {
 }
 
 /** What one fabric gives for the points. */
-export interface PointCloth {
+interface PointCloth {
   readonly fabric: string;
   readonly squares: Figure | null;
   readonly strips: Figure;

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Cut, cutOf } from '../cut/cut.ts';
 import { linesOf } from '../cut/line.ts';
 import { planStrips } from '../strip/strips.ts';
@@ -139,7 +140,7 @@ export function rawEdges(
     };
   }
   const average = (three: readonly number[], says: string) => {
-    const mean = three.reduce((sum, v) => sum + v, 0) / three.length;
+    const mean = sum(three) / three.length;
     return lengthOf(
       mean,
       `${says}, measured in three places: (${three.map(show).join(' + ')}) ÷ 3 = ${formatExact(mean)}`,

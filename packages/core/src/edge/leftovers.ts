@@ -1,3 +1,4 @@
+import { sum as sumOf } from 'd3-array';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import { howManyFit } from '../length/tolerance.ts';
@@ -29,7 +30,7 @@ export function useUp(
       Array.from({ length: howManyFit(piece.width, strip) }, () => ({ length: piece.length })),
     ),
   ).map((p) => p.length);
-  const sum = lengths.reduce((a, b) => a + b, 0);
+  const sum = sumOf(lengths);
   const joins = Math.max(0, lengths.length - 1);
   const reach = Math.max(0, sum - joins * strip);
   // Where more is wanted, joining it on takes a strip's width too.

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
@@ -26,7 +27,7 @@ function alike(angles: readonly number[]): { angle: number; count: number }[] {
     else kinds.push([angle]);
   }
   return kinds.map((kind) => ({
-    angle: Math.round(kind.reduce((sum, a) => sum + a, 0) / kind.length),
+    angle: Math.round(sum(kind) / kind.length),
     count: kind.length,
   }));
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Path } from '../geometry/path.ts';
 import type { Point } from '../geometry/point.ts';
 import { type EdgeShape, type Side, SIDES } from '../choice/edge.ts';
@@ -23,7 +24,7 @@ interface RunPlace {
 }
 
 /** A place where the edge turns sharply: a corner to mitre, or a valley to pivot in. */
-export interface EdgeTurn {
+interface EdgeTurn {
   /** How far along the edge, from its beginning. */
   readonly at: number;
   /** Inside the quilt, in degrees: 90 at a square corner, above 180 in a valley. */
@@ -92,7 +93,7 @@ export function edgeOutline(
     height,
     runs,
     turns: turnsOf(runs),
-    length: runs.reduce((sum, r) => sum + r.length, 0),
+    length: sum(runs, (r) => r.length),
     scallops,
   };
 }

@@ -1,3 +1,4 @@
+import { sum as sumOf } from 'd3-array';
 import type { Random } from '../random/random.ts';
 
 /** Which of the fabrics each point is made of, in order round the quilt: one after another, or scattered with no two alike side by side. */
@@ -19,7 +20,7 @@ export function pointColours(
     );
     // One of which more is left than can be kept apart goes first; otherwise chance decides, by how many are left.
     const pressing = open.find(({ count }) => 2 * count > total - i);
-    const sum = open.reduce((all, { count }) => all + count, 0);
+    const sum = sumOf(open, ({ count }) => count);
     let at = random() * sum;
     const fabric =
       pressing?.fabric ??

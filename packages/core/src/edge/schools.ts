@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { atLeast, TOLERANCE } from '../length/tolerance.ts';
@@ -21,7 +22,7 @@ export function bindingLength(
     const ten = unit === 'in' ? 10 : 25;
     const up = (v: number) => Math.ceil((v - TOLERANCE) / ten) * ten;
     const sides = [up(width), up(width), up(height), up(height)];
-    const total = sides.reduce((a, b) => a + b, 0);
+    const total = sum(sides);
     const says = `Each side up to the next ${ten}: ${sides.join(' + ')} = ${total}`;
     const left = total - 2 * (width + height);
     if (atLeast(left, LEAST_TAIL[unit])) return lengthOf(total, says);

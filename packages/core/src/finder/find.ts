@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { lengthsOf, settingOf, type SettingOptions } from '../setting/registry.ts';
@@ -117,7 +118,7 @@ function bestOfShape(
 }
 
 /** The ranking with one more design, if it ranks. Equal scores keep the order they were found in. */
-export function withFit(best: readonly Fit[], fit: Fit): readonly Fit[] {
+function withFit(best: readonly Fit[], fit: Fit): readonly Fit[] {
   if (best.length === BEST && fit.score >= best[BEST - 1]!.score) return best;
   const at = best.findIndex((b) => fit.score < b.score);
   const placed = at < 0 ? [...best, fit] : [...best.slice(0, at), fit, ...best.slice(at)];
@@ -249,6 +250,6 @@ function split(total: number, borders: number, step: number, least: number): num
   const inner = Array.from({ length: borders - 1 }, (_, i) =>
     Math.max(leastSteps, Math.round((steps * 2 ** i) / whole)),
   );
-  const outer = steps - inner.reduce((sum, s) => sum + s, 0);
+  const outer = steps - sum(inner);
   return outer < inner.at(-1)! ? null : [...inner, outer].map((s) => s * step);
 }

@@ -12,7 +12,7 @@ const range = z
 const weight = z.number().finite().min(0).max(100);
 
 /** What weighs how much when designs are ranked; each a cost per unit named beside it. */
-export const weightsSchema = z.strictObject({
+const weightsSchema = z.strictObject({
   /** Per inch the finished size misses the target, both ways added; without a target, per square yard short of the largest. */
   size: weight,
   /** Per block left over; a missing one counts double. */

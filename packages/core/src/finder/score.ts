@@ -106,13 +106,13 @@ export const optionsWith = (
 ): SettingOptions => withLengths(options, { ...(has.sash ? { sash } : {}), ...(has.float ? { float } : {}) });
 
 /** Costs that the grid alone decides. */
-export function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {
+function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {
   const off = request.blocks === null ? 0 : request.blocks - shape.blocks;
   return { blocks: off >= 0 ? off : -2 * off, seams: shape.pieces / 100 };
 }
 
 /** Inches a sash lies outside the rule of thumb of a sixth to a quarter of the block. */
-export function sashOff({ block, toInches }: Ground, { has }: Shape, sash: number): number {
+function sashOff({ block, toInches }: Ground, { has }: Shape, sash: number): number {
   const shorter = Math.min(block.width, block.height) * toInches;
   return has.sash ? Math.max(0, shorter / 6 - sash * toInches, sash * toInches - shorter / 4) : 0;
 }

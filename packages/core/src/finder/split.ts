@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
@@ -129,9 +130,10 @@ const lengthOfCut = ({ cut }: Quilt['pieces'][number]): number =>
 
 /** All border strips of a quilt end to end, as cut. */
 const borderRun = ({ pieces }: Quilt): number =>
-  pieces
-    .filter((p) => p.role === 'border' && !p.under)
-    .reduce((sum, p) => sum + p.count.value * lengthOfCut(p), 0);
+  sum(
+    pieces.filter((p) => p.role === 'border' && !p.under),
+    (p) => p.count.value * lengthOfCut(p),
+  );
 
 /** The quilts one can be split into: two to six, as long as each has a block. */
 export const splitCounts = (blocks: number): number[] => [2, 3, 4, 5, 6].filter((n) => n <= blocks);

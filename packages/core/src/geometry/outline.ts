@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { polygonArea, polygonCentroid, polygonLength } from 'd3-polygon';
 import type { Point } from './point.ts';
 
@@ -8,8 +9,8 @@ interface Outlined {
 
 /** The middle of a piece, in quilt units: the average of its corners, right for squares, oblongs and triangles alike. */
 export const middleOf = ({ outline }: Outlined): Point => ({
-  x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
-  y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
+  x: sum(outline, (p) => p.x) / outline.length,
+  y: sum(outline, (p) => p.y) / outline.length,
 });
 
 /**

@@ -1,7 +1,7 @@
 import type { Point } from './point.ts';
 
 /** A step of a path: straight to a point, or along an arc of a circle, clockwise as one looks at it. */
-export type PathStep =
+type PathStep =
   | { readonly to: Point }
   | { readonly to: Point; readonly arc: { readonly centre: Point; readonly radius: number } };
 
@@ -21,7 +21,7 @@ export function pathRound([from, ...rest]: readonly Point[]): Path {
 export const stroke = (from: Point, to: Point): Path => ({ from, steps: [{ to }], closed: false });
 
 /** The angle an arc goes through from one of its points to another, clockwise, in radians. */
-export function sweepOf(from: Point, to: Point, centre: Point): number {
+function sweepOf(from: Point, to: Point, centre: Point): number {
   const angle = ({ x, y }: Point) => Math.atan2(y - centre.y, x - centre.x);
   const sweep = angle(to) - angle(from);
   return sweep <= 0 ? sweep + 2 * Math.PI : sweep;

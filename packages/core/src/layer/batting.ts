@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatSize, formatWithUnit } from '../length/format.ts';
 import type { Point } from '../geometry/point.ts';
@@ -245,6 +246,6 @@ function fromPieces(need: Sheet, pieces: readonly Sheet[], unit: Unit): BattingO
         : `${named} side by side, lapped ${formatWithUnit(lap, unit)}, reach ${formatWithUnit(best.reach, unit)}`,
     ],
     joins: joins.map((at) => (best.turn ? level(at, need.width) : upright(at, need.height))),
-    area: best.used.reduce((sum, { i }) => sum + pieces[i]!.width * pieces[i]!.height, 0),
+    area: sum(best.used, ({ i }) => pieces[i]!.width * pieces[i]!.height),
   };
 }

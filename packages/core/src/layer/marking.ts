@@ -1,3 +1,4 @@
+import { sum as sumOf } from 'd3-array';
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import { lengthRound } from '../geometry/outline.ts';
@@ -83,7 +84,7 @@ function slantingLines(width: number, height: number, spacing: number): { from: 
 }
 
 function totalOf(lines: readonly { from: Point; to: Point }[], unit: Unit): Figure {
-  const total = lines.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y), 0);
+  const total = sumOf(lines, ({ from, to }) => Math.hypot(to.x - from.x, to.y - from.y));
   return lengthOf(
     total,
     `${numberOf(lines.length, 'line')} from edge to edge, together ${formatExact(total)}, which is ${formatRun(total, unit)}`,
@@ -92,7 +93,7 @@ function totalOf(lines: readonly { from: Point; to: Point }[], unit: Unit): Figu
 
 /** All the seams of a top: every piece's outline counts each seam twice and the outside once. */
 function seamsOf(layout: Layout, unit: Unit): Figure {
-  const round = layout.pieces.reduce((sum, piece) => sum + lengthRound(piece.outline), 0);
+  const round = sumOf(layout.pieces, (piece) => lengthRound(piece.outline));
   const outside = 2 * (layout.finished.width.value + layout.finished.height.value);
   const seams = Math.max(0, (round - outside) / 2);
   return lengthOf(

@@ -25,7 +25,6 @@ export type LogEntry = {
   };
 }[keyof EntryBody];
 
-type Kinds = typeof ENTRY_KINDS;
 const shapes = Object.entries(ENTRY_KINDS).map(([kind, body]) =>
   z.strictObject({ ...common, kind: z.literal(kind), body }),
 );
@@ -35,6 +34,3 @@ export const logEntrySchema = z.union(shapes).transform((entry) => entry as LogE
 
 /** The most entries that are sent or fetched at once. */
 export const LOG_BATCH = 500;
-
-/** Kinds of entries there are. */
-export type EntryKind = keyof Kinds;

@@ -5,7 +5,7 @@ import type { PileBlock } from '../plan/shape.ts';
 const PLAIN: readonly [string, string] = ['#d9d2c2', '#cfc7b5'];
 
 /** Patches of one colour on the unit square. */
-export interface LookPatches {
+interface LookPatches {
   readonly colour: string;
   readonly outlines: readonly (readonly (readonly [x: number, y: number])[])[];
 }

@@ -71,7 +71,7 @@ export interface SettingLengths {
 }
 
 /** What a setting is asked for at the counter, besides blocks and grid. */
-export interface CounterWish {
+interface CounterWish {
   readonly sash: number;
   readonly outerSash: boolean;
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
@@ -18,7 +19,7 @@ export function costOf(lengths: readonly Priced[], unit: Unit): Figure | null {
   if (bought.some(({ price }) => price === null)) return null;
   const whole = unit === 'in' ? 36 : 100;
   const each = bought.map(({ cut, price }) => (cut.length.value / whole) * price!);
-  const total = Math.round(each.reduce((a, b) => a + b, 0) * 100) / 100;
+  const total = Math.round(sum(each) * 100) / 100;
   return {
     ...lengthOf(
       total,

@@ -3,7 +3,7 @@ import { plannedSize } from './planned-size.ts';
 import type { Plan } from '../plan/shape.ts';
 
 /** The plan with an edge its size has room for: square corners where the shape it has does not fit. */
-export function withEdgeThatFits(plan: Plan): Plan {
+function withEdgeThatFits(plan: Plan): Plan {
   if (shapeRefusals(plan, plannedSize(plan)).length === 0) return plan;
   const squared: Plan = { ...plan, edge: { ...plan.edge, shape: 'square' } };
   return finishRefusals(squared).length > 0 ? plan : squared;

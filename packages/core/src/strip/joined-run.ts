@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { cutRun, type Run, type RunCuts, runLength, stripsFor } from './joins.ts';
@@ -32,7 +33,7 @@ export function joinedRun(
   const straight = how === 'straight' || stripWidth > usable / 2;
   const loss = straight ? 2 * seam : stripWidth;
   const lengths = lengthsOf(long);
-  const total = lengths.reduce((sum, { length, count }) => sum + length * count, 0);
+  const total = sum(lengths, ({ length, count }) => length * count);
   const run: Run = { strips: stripsFor(total, usable, loss), usable, loss };
   const pieces = lengths.map(({ length, count }) => `${count} × ${show(length)}`).join(' + ');
   const joins = numberOf(run.strips - 1, `${straight ? 'straight' : 'diagonal'} join`);

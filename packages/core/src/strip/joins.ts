@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { howManyCover, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 
@@ -49,7 +50,7 @@ export function cutRun(
   unit: Unit,
   gaps = true,
 ): RunCuts {
-  const total = wanted.reduce((sum, w) => sum + w.length * w.count, 0);
+  const total = sum(wanted, (w) => w.length * w.count);
   const spare = Math.max(0, runLength(run) - total);
   const step = fromInches(STEP_INCHES, unit);
   const slots = gaps ? Math.floor((spare + TOLERANCE) / step) + 1 : 1;
@@ -109,7 +110,7 @@ function bestPlaced(
     const key = counts.reduce((k, c, i) => k * (wanted[i]!.count + 1) + c, passed);
     const had = known.get(key);
     if (had) return had;
-    const from = passed * step + wanted.reduce((sum, w, i) => sum + (w.count - counts[i]!) * w.length, 0);
+    const from = passed * step + sum(wanted, (w, i) => (w.count - counts[i]!) * w.length);
     let found = { clear: -1, next: PASS };
     counts.forEach((count, of) => {
       if (count === 0 || found.clear >= enough) return;

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { atLeast } from '../length/tolerance.ts';
@@ -20,7 +21,7 @@ export function cutLengthwise(wanted: readonly Wanted[], { usable, unit }: Cloth
       room.held++;
     } else lengths.push({ longest: length, left: usable - width, held: 1 });
   }
-  const total = lengths.reduce((sum, l) => sum + l.longest, 0);
+  const total = sum(lengths, (l) => l.longest);
   const says = lengths.map(
     ({ held, longest }) =>
       `${numberOf(held, 'strip')} side by side across ${show(usable)}, the longest ${show(longest)}`,

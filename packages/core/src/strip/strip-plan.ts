@@ -12,7 +12,7 @@ export interface StripGroup {
 }
 
 /** Pieces of one line, as they come out of their strips. */
-export interface StripYield {
+interface StripYield {
   /** Id of the line of the cutting list they are on. */
   readonly line: string;
   readonly name: string;

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { differenceOf, labOf } from '../colour/colour.ts';
 import { FACE_GROUND, type FaceName, FACES, type Patch } from '../face/face.ts';
 import type { PileBlock } from '../plan/shape.ts';
@@ -73,7 +74,7 @@ function holds(outline: Patch['outline'], x: number, y: number): boolean {
 export function judgeContrast(cloth: string, blocks: readonly PileBlock[], what: string): Contrast {
   const lab = labOf(cloth);
   const shareWhere = (block: PileBlock, near: (colour: string) => boolean) =>
-    edgeColours(block).reduce((sum, { colour, share }) => sum + (near(colour) ? share : 0), 0);
+    sum(edgeColours(block), ({ colour, share }) => (near(colour) ? share : 0));
   const seen = blocks.filter((b) => edgeColours(b).length > 0);
   const lost = seen.filter((b) => shareWhere(b, (c) => differenceOf(lab, c) < LOST) >= MOST_OF_EDGE);
   const greyed = seen.filter(

@@ -1,8 +1,9 @@
+import { sum as sumOf } from 'd3-array';
 import { type Lab65, differenceOf, labOf } from '../colour/colour.ts';
 import type { Arrangement, WallBlock, WallJob } from './job.ts';
 
 /** Main colours nearer than this look the same side by side: CIEDE2000 of 12 (from memory). */
-export const SAME_COLOUR = 12;
+const SAME_COLOUR = 12;
 /** Any two colours nearer than this are taken to be of one cloth: CIEDE2000 of 4 (from memory). */
 const SAME_CLOTH = 4;
 /** Corner to corner counts half as much as side by side. */
@@ -126,8 +127,7 @@ export function costsFor({ blocks, places, meetings, rules }: WallJob): Costs {
         Math.max(0, 1 - Math.abs(a.value - b.value) / 0.15),
         Math.max(0, 1 - Math.abs(a.size - b.size) / 0.125) * 0.5,
       ];
-      likeness[i * n + j] = likeness[j * n + i] =
-        (rules.spread * shares.reduce((sum, s) => sum + s, 0)) / shares.length;
+      likeness[i * n + j] = likeness[j * n + i] = (rules.spread * sumOf(shares)) / shares.length;
     }
   }
   return {

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { valueOf } from '../colour/colour.ts';
 import { measureOf } from '../block/measure.ts';
 import type { Layout } from '../layout/lay-out.ts';
@@ -16,16 +17,14 @@ export function blockValue({ value, colours }: Pick<PileBlock, 'value' | 'colour
   if (value) return VALUES[value];
   if (!colours || colours.length === 0) return VALUES.medium;
   const weights = colours.map((_, i) => (i === 0 ? 2 : 1));
-  return (
-    colours.reduce((sum, c, i) => sum + valueOf(c) * weights[i]!, 0) / weights.reduce((a, b) => a + b, 0)
-  );
+  return sum(colours, (c, i) => valueOf(c) * weights[i]!) / sum(weights);
 }
 
 /** What blocks of one kind are called. */
 export const kindOf = (block: PileBlock): string => block.kind?.toLowerCase() ?? block.face ?? 'block';
 
 /** Places that meet: beside each other along a side or the sash between, or corner to corner. */
-export function meetingsOf(blocks: readonly Piece[]): Meeting[] {
+function meetingsOf(blocks: readonly Piece[]): Meeting[] {
   const at = new Map(blocks.map((p, i) => [`${p.spot!.column},${p.spot!.row}`, i]));
   return blocks.flatMap(({ spot }, a): Meeting[] => {
     const { column, row } = spot!;

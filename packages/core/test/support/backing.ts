@@ -4,7 +4,7 @@ import { costOf } from '../../src/shopping/cost.ts';
 import { type Allowance, NO_ALLOWANCE } from '../../src/shopping/shop-cut.ts';
 
 /** A backing's cloth with its price, as a test says it. */
-export interface PricedCloth {
+interface PricedCloth {
   readonly usable: number;
   readonly price: number | null;
   readonly upright?: boolean;

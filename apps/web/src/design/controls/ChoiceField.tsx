@@ -51,7 +51,7 @@ const Item = styled(ListBoxItem)`
     margin-left: auto;
   }
 `;
-export const Swatch = styled.span<{ $colour: string }>`
+const Swatch = styled.span<{ $colour: string }>`
   flex: none;
   width: 14px;
   height: 14px;

@@ -142,7 +142,7 @@ const Tick = styled.button`
 /** The sizes a row has, in the order they are typed. */
 export const SIZES = ['width', 'height'] as const;
 export const EDGES = ['top', 'bottom', 'left', 'right'] as const;
-export type SizeField = (typeof SIZES)[number] | (typeof EDGES)[number];
+type SizeField = (typeof SIZES)[number] | (typeof EDGES)[number];
 
 /** Where the cursor is: a block of the pile by its number, and one of its sizes. */
 export interface CellAt {

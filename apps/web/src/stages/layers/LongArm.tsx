@@ -1,3 +1,4 @@
+import { DateFormatter, getLocalTimeZone, parseDate } from '@internationalized/date';
 import {
   formatSize,
   type Layers,
@@ -57,13 +58,14 @@ const NAMES: Readonly<Record<(typeof LONG_ARM_PATTERNS)[number], string>> = {
   custom: 'To each block its own',
 };
 const patterns = LONG_ARM_PATTERNS.map((id) => ({ id, name: NAMES[id] }));
-const day = (iso: string) =>
-  new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-  });
+const DAY = new DateFormatter(globalThis.navigator?.language ?? 'en', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+});
+/** A day as it is said here: "Thu, 10 December 2026". */
+const day = (iso: string) => DAY.format(parseDate(iso).toDate(getLocalTimeZone()));
 
 /** The finishing service: what is sent, what it answers and why, and booking it. */
 export function LongArm({ layers }: { layers: Layers }) {

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ArrangeJob, ArrangeNews } from '../../workers/arrange.worker.ts';
 
 /** A finished arrangement to choose, with its score. */
-export interface Proposal {
+interface Proposal {
   readonly arrangement: Arrangement;
   readonly score: WallScore;
 }
