@@ -1,15 +1,6 @@
-import { readdirSync } from 'node:fs';
-import path from 'node:path';
-import { bin, quiet, root } from './lib.mjs';
+import { bin, quiet } from './lib.mjs';
 
 const SRC = 'packages/core/src';
-
-/** The rooms of the core: its folders, by name. */
-export const roomNames = () =>
-  readdirSync(path.join(root, SRC), { withFileTypes: true })
-    .filter((entry) => entry.isDirectory())
-    .map(({ name }) => name)
-    .sort();
 
 /** Which room needs which, as `from -> to`, by what their files import. */
 export function roomEdges() {

@@ -17,7 +17,15 @@ test('fit to a target: search, weigh, pick one, one undo takes it back', async (
   await expect(designs.first()).toContainText('uses every block');
 
   // Only sashed designs.
-  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips', 'Half drop'])
+  for (const name of [
+    'Edge to edge',
+    'On point',
+    'Alternate',
+    'On point, sashed',
+    'Framed',
+    'Strips',
+    'Half drop',
+  ])
     await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
   await expect(designs.first()).toContainText('Sashed');
   await designs.nth(1).click();
@@ -66,7 +74,15 @@ test('as large as the blocks allow, and with only so much cloth in hand', async 
   await choose(page, /Aim/, 'As large as these blocks allow');
   await expect(designs.first()).not.toContainText('to make');
   await choose(page, /Aim/, 'A size');
-  for (const name of ['Edge to edge', 'On point', 'Alternate', 'On point, sashed', 'Framed', 'Strips', 'Half drop'])
+  for (const name of [
+    'Edge to edge',
+    'On point',
+    'Alternate',
+    'On point, sashed',
+    'Framed',
+    'Strips',
+    'Half drop',
+  ])
     await dialog.getByRole('checkbox', { name, exact: true }).press('Space');
   await dialog.getByRole('button', { name: /Add cloth/ }).click();
   const cloth = dialog.getByRole('textbox', { name: 'Length for sashes' });

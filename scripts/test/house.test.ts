@@ -119,19 +119,16 @@ describe('the rooms of the core', () => {
     expect(files.filter((file) => !existsSync(path.join(root, file)))).toEqual([]);
   });
 
-  test('the drawing in docs is of the house as it stands', async () => {
-    const { roomEdges, withoutShortcuts } = (await import('../rooms.mjs')) as unknown as {
-      roomEdges: () => string[];
-      withoutShortcuts: (edges: string[]) => string[];
-    };
+  test('the drawing in docs is of the house as it stands', () => {
+    const script =
+      "import('./scripts/rooms.mjs').then((m) => console.log(m.withoutShortcuts(m.roomEdges()).join(',')))";
+    const said = spawnSync('node', ['--eval', script], { cwd: root, encoding: 'utf8' }).stdout.trim();
     const drawn = [
       ...readFileSync(path.join(root, 'docs/rooms.svg'), 'utf8').matchAll(
         /<title>([a-z]+)&#45;&gt;([a-z]+)<\/title>/g,
       ),
     ];
-    expect(drawn.map(([, from, to]) => `${from} -> ${to}`).sort()).toEqual(
-      withoutShortcuts(roomEdges()).sort(),
-    );
+    expect(drawn.map(([, from, to]) => `${from} -> ${to}`).sort()).toEqual(said.split(',').sort());
   }, 30_000);
 });
 

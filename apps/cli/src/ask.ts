@@ -13,8 +13,8 @@ export function ask(
     return 2;
   }
   const answer = askCounter(topic, flags, unit);
-  if (typeof answer === 'string') {
-    around.complain(answer);
+  if (!answer.ok) {
+    around.complain(answer.line);
     return 2;
   }
   if (json) around.out(JSON.stringify(answer.json));

@@ -1,6 +1,7 @@
 /** The whole public face of the core. Everything outside imports from here. */
 export { type Advice } from './quilt/advice.ts';
-export { blockChoices, proposedCut, type SizeChoice } from './block/choices.ts';
+export { blockChoices, type SizeChoice } from './block/choices.ts';
+export { proposedCut } from './block/usual-size.ts';
 export { seamDrift, seamsAlong, testStrip, testTarget } from './block/drift.ts';
 export { measureOf } from './block/measure.ts';
 export { type Pile } from './pile/pile.ts';
@@ -117,7 +118,7 @@ export { edgeColours, judgeContrast } from './wall/contrast.ts';
 export { type Clash, type ClashReason, clashesOf, scoreOf, type WallScore } from './wall/costs.ts';
 export { type Crowd, crowdsOf } from './wall/crowds.ts';
 export { type Arrangement, type ArrangeRules, START_RULES, type WallJob } from './wall/job.ts';
-export { type Laid, type Wall, wallFrom, wallOf } from './wall/wall.ts';
+export { type WallPlace, type Wall, wallFrom, wallOf } from './wall/wall.ts';
 export {
   type RowLabel,
   rowLabels,
@@ -130,7 +131,7 @@ export {
 export { blockValue, kindOf, wallJob, withArrangement } from './wall/wall-job.ts';
 export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';
-export { type Answer, type AnswerDrawn, type Flag, type Said } from './counter/topic.ts';
+export { type Answer, type AnswerDrawn, type Flag } from './counter/topic.ts';
 export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topics.ts';
 export { bookingIn, bookingInOldPlan } from './log/booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';

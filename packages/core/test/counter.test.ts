@@ -4,12 +4,12 @@ import { biasFromLength, biasFromSquare } from '../src/edge/bias.ts';
 
 const ask = (topic: string, flags: Record<string, string>, unit: 'in' | 'cm' = 'in') => {
   const answer = askCounter(topic, flags, unit);
-  if (typeof answer === 'string') throw new Error(answer);
+  if (!answer.ok) throw new Error(answer.line);
   return answer.json as Record<string, unknown>;
 };
 const refused = (topic: string, flags: Record<string, string>) => {
   const answer = askCounter(topic, flags, 'in');
-  return typeof answer === 'string' ? answer : '';
+  return answer.ok ? '' : answer.line;
 };
 const QUILT = { width: '60', height: '72' };
 
@@ -143,10 +143,9 @@ describe('a binding that gets round', () => {
       fabric: 27.5,
     });
     const answer = askCounter('binding', { width: '90', height: '100' }, 'in');
-    const strips =
-      typeof answer === 'string'
-        ? []
-        : answer.said.find((s) => s.what === 'Strips, selvage to selvage')!.figure.working;
+    const strips = !answer.ok
+      ? []
+      : answer.said.find((s) => s.what === 'Strips, selvage to selvage')!.figure.working;
     expect(strips.join('\n')).toContain(
       'Joined: 10 × 40 − 9 joins × 2 1/2 = 377.5; the edge is 380, and 6 more is wanted for corners and tails: short',
     );
@@ -350,7 +349,7 @@ describe('asked wrongly', () => {
             ]),
           );
           const answer = askCounter(topic.name, flags, unit);
-          if (typeof answer === 'string') expect(answer).toMatch(/^--/);
+          if (!answer.ok) expect(answer.line).toMatch(/^--/);
           else expect(JSON.stringify(answer.json)).not.toMatch(/null|NaN/);
         },
       ),
@@ -402,7 +401,7 @@ describe('asked wrongly', () => {
   test('the bias square is the rule of the root, or as much more as geometry asks for; what it gives stands beside it', () => {
     const given = (flags: Record<string, string>) => {
       const answer = askCounter('binding', { ...flags, grain: 'bias' }, 'in');
-      if (typeof answer === 'string') throw new Error(answer);
+      if (!answer.ok) throw new Error(answer.line);
       return answer.said.find((s) => s.what === 'That square gives, joined')!.figure;
     };
     // Common practice: 208" of 2 1/2" from a 25" square.
@@ -426,22 +425,26 @@ describe('asked wrongly', () => {
     };
     for (const { name } of TOPICS) {
       const quilt = quiltFromCounter(name, flags[name]!, 'in');
-      if (typeof quilt === 'string') throw new Error(quilt);
-      expect(planProblems(quilt)).toEqual([]);
+      if (!quilt.ok) throw new Error(quilt.line);
+      expect(planProblems(quilt.plan)).toEqual([]);
     }
     expect(quiltFromCounter('backing', QUILT, 'in')).toMatchObject({
-      target: { of: 'size', width: 60, height: 72 },
+      plan: { target: { of: 'size', width: 60, height: 72 } },
     });
     expect(quiltFromCounter('setting', flags['setting']!, 'in')).toMatchObject({
-      borders: [{ sides: 2 }, { sides: 4 }],
-      setting: { kind: 'sashed', sash: 1.5 },
+      plan: { borders: [{ sides: 2 }, { sides: 4 }], setting: { kind: 'sashed', sash: 1.5 } },
     });
-    expect(quiltFromCounter('triangles', {}, 'in')).toMatch(/^--block/);
-    expect(quiltFromCounter('binding', { width: '3' }, 'in')).toMatch(/^--width and --height/);
+    expect(quiltFromCounter('triangles', {}, 'in')).toMatchObject({
+      flag: 'block',
+      line: expect.stringMatching(/^--block/),
+    });
+    expect(quiltFromCounter('binding', { width: '3' }, 'in')).toMatchObject({
+      line: expect.stringMatching(/^--width and --height/),
+    });
   });
   test('the headline is whole strips and a shop cut', () => {
     const headline = (topic: string, flags: Record<string, string>) =>
-      (askCounter(topic, flags, 'in') as { headline: string }).headline;
+      (askCounter(topic, flags, 'in') as unknown as { headline: string }).headline;
     expect(headline('binding', { width: '36', height: '36' })).toBe('4 strips, 1/3 yd');
     expect(headline('binding', { perimeter: '198', grain: 'bias' })).toBe('A square of 25″, 3/4 yd');
     expect(headline('backing', { width: '75', height: '84' })).toBe('2 panels, vertical seams, 5 1/8 yd');
@@ -450,7 +453,7 @@ describe('asked wrongly', () => {
   test('what is drawn is what is said: whole strips on the cloth to ask for, the square with all its strips inside', () => {
     const drawnOf = (topic: string, flags: Record<string, string>) => {
       const answer = askCounter(topic, flags, 'in');
-      if (typeof answer === 'string') throw new Error(answer);
+      if (!answer.ok) throw new Error(answer.line);
       return {
         drawn: answer.drawn!,
         json: answer.json as { strips: number; shopCut: { inches: number }; bias?: { square: number } },
@@ -491,7 +494,7 @@ describe('asked wrongly', () => {
     };
     for (const { name } of TOPICS) {
       const answer = askCounter(name, flags[name]!, 'in');
-      if (typeof answer === 'string') throw new Error(answer);
+      if (!answer.ok) throw new Error(answer.line);
       for (const { figure } of answer.said) expect(figure.working.length).toBeGreaterThan(0);
     }
   });

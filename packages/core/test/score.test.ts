@@ -6,10 +6,10 @@ import { searchStep } from '../src/finder/request.ts';
 import {
   centreOf,
   costsOf,
-  groundOf,
+  searchScale,
   lowerBound,
   optionsWith,
-  reachOf,
+  lengthRange,
   type Shape,
   weigh,
 } from '../src/finder/score.ts';
@@ -18,7 +18,7 @@ import { inchPlan } from './support/plans.ts';
 const plan = inchPlan({ block: { width: 12, height: 12 } });
 const request = { ...startRequest(plan, { width: 60, height: 72 }), blocks: 20 };
 const shapes = shapesFor(plan, request);
-const ground = groundOf(plan, request, shapes);
+const scale = searchScale(plan, request, shapes);
 const none = { sash: 0, float: 0 };
 const all = (width: number) => ({ sides: width, ends: width });
 const anyWay = (shape: Shape, pick: number) => shape.lengths[pick % shape.lengths.length]!;
@@ -29,7 +29,7 @@ describe('what a design costs', () => {
   test('each cost is what it says, by hand', () => {
     // 4 × 5 edge to edge is 48 × 60; with 6" all round 60 × 72, on target, every block used.
     const shape = edgeToEdge(4, 5);
-    const costs = costsOf(ground, shape, none, centreOf(shape, none), all(6));
+    const costs = costsOf(scale, shape, none, centreOf(shape, none), all(6));
     expect(costs).toEqual({
       size: 0,
       blocks: 0,
@@ -41,8 +41,7 @@ describe('what a design costs', () => {
   });
   test('a missing block counts double, a spare one once', () => {
     const cost = (across: number, down: number) =>
-      costsOf(ground, edgeToEdge(across, down), none, centreOf(edgeToEdge(across, down), none), all(0))
-        .blocks;
+      costsOf(scale, edgeToEdge(across, down), none, centreOf(edgeToEdge(across, down), none), all(0)).blocks;
     expect(cost(4, 4)).toBe(4);
     expect(cost(4, 6)).toBe(8);
   });
@@ -50,7 +49,7 @@ describe('what a design costs', () => {
   test('proportion: only outside the rules of thumb', () => {
     const shape = shapes.find((s) => s.kind === 'sashed')!;
     const proportion = (sash: number, border: { sides: number; ends: number }) =>
-      costsOf(ground, shape, { sash, float: 0 }, centreOf(shape, { sash, float: 0 }), border).proportion;
+      costsOf(scale, shape, { sash, float: 0 }, centreOf(shape, { sash, float: 0 }), border).proportion;
     expect(proportion(2, all(12))).toBe(0);
     expect(proportion(3, all(0))).toBe(0);
     expect(proportion(1.5, all(0))).toBeCloseTo(0.5, 12);
@@ -58,7 +57,7 @@ describe('what a design costs', () => {
     expect(proportion(2, { sides: 3, ends: 5 })).toBeCloseTo(1, 12);
   });
   test('of three borders the widest is four sevenths of all', () => {
-    const three = groundOf(plan, { ...request, borders: { ...request.borders, count: 3 } }, shapes);
+    const three = searchScale(plan, { ...request, borders: { ...request.borders, count: 3 } }, shapes);
     const shape = edgeToEdge(2, 2);
     expect(costsOf(three, shape, none, centreOf(shape, none), all(21)).proportion).toBe(0);
     expect(costsOf(three, shape, none, centreOf(shape, none), all(22.75)).proportion).toBeCloseTo(1, 12);
@@ -66,10 +65,12 @@ describe('what a design costs', () => {
   test('without a target the cost is what the quilt is smaller than the largest, in square yards', () => {
     const free = { ...request, target: null };
     const wide = shapesFor(plan, free);
-    const whole = groundOf(plan, free, wide);
+    const whole = searchScale(plan, free, wide);
     expect(Math.max(...wide.map((s) => s.blocks))).toBe(20);
     const sizes = wide.map(
-      (s) => costsOf(whole, s, reachOf(s).most, centreOf(s, reachOf(s).most), all(request.borders.most)).size,
+      (s) =>
+        costsOf(whole, s, lengthRange(s).most, centreOf(s, lengthRange(s).most), all(request.borders.most))
+          .size,
     );
     expect(Math.min(...sizes)).toBeCloseTo(0, 9);
   });
@@ -81,7 +82,7 @@ describe('a bound', () => {
     ['none', { ...request, target: null }],
   ] as const)('with %s, is never above any design of its shape', (_, asked) => {
     const found = shapesFor(plan, asked);
-    const whole = groundOf(plan, asked, found);
+    const whole = searchScale(plan, asked, found);
     const { most } = borderSteps(whole, searchStep('in'));
     fc.assert(
       fc.property(
@@ -95,7 +96,7 @@ describe('a bound', () => {
             costsOf(whole, shape, lengths, centreOf(shape, lengths), { sides: sides / 8, ends: ends / 8 }),
             asked,
           );
-          expect(score).toBeGreaterThanOrEqual(lowerBound(whole, shape, reachOf(shape)) - 1e-9);
+          expect(score).toBeGreaterThanOrEqual(lowerBound(whole, shape, lengthRange(shape)) - 1e-9);
           expect(score).toBeGreaterThanOrEqual(
             lowerBound(whole, shape, { least: lengths, most: lengths }) - 1e-9,
           );

@@ -21,8 +21,8 @@ export function AnswerDrawing({ topic, asked, unit, answer: { drawn } }: AnswerD
   if (drawn?.what === 'strips') return <Strips {...drawn} unit={unit} />;
   if (drawn?.what === 'bias') return <BiasSquare {...drawn} unit={unit} />;
   if (!QUILTS.includes(topic)) return null;
-  const plan = quiltFromCounter(topic, asked, unit);
-  return typeof plan === 'string' ? null : <Thumbnail plan={plan} />;
+  const quilt = quiltFromCounter(topic, asked, unit);
+  return quilt.ok ? <Thumbnail plan={quilt.plan} /> : null;
 }
 
 /** Drawn to scale in whatever units its box is in, as large as there is room. */

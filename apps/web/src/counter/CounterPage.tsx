@@ -215,13 +215,13 @@ export function CounterPage() {
   // A length all round stands for the two sides.
   if (asked['perimeter'] !== undefined) for (const side of ['width', 'height']) delete asked[side];
   const answer = askCounter(topic.name, asked, unit);
-  const wrong = typeof answer === 'string' ? /^--([a-z-]+)[^:]*: (.*)$/.exec(answer) : null;
+  const wrong = answer.ok ? null : answer;
   const set = (key: string, text: string) =>
     setTyped((had) => ({ ...had, [question.name]: { ...had[question.name], [key]: text } }));
   const make = async () => {
-    const plan = quiltFromCounter(topic.name, asked, unit);
-    if (typeof plan === 'string') return setProblem(plan);
-    await navigate(`/quilts/${await dispatch(addQuilt(plan))}/setting`);
+    const made = quiltFromCounter(topic.name, asked, unit);
+    if (!made.ok) return setProblem(made.line);
+    await navigate(`/quilts/${await dispatch(addQuilt(made.plan))}/setting`);
   };
   return (
     <Page>
@@ -267,7 +267,7 @@ export function CounterPage() {
                 key={`${question.name}-${flag.key}-${unit}`}
                 value={own[flag.key] ?? begin(flag) ?? ''}
                 onChange={(text) => set(flag.key, text)}
-                isInvalid={wrong?.[1] === flag.key}
+                isInvalid={wrong?.flag === flag.key}
                 validationBehavior="aria"
               >
                 <FieldLabel>{flag.label}</FieldLabel>
@@ -276,15 +276,15 @@ export function CounterPage() {
                   placeholder={placeholderOf(flag, unit)}
                   autoComplete="off"
                 />
-                <Wrong>{wrong?.[1] === flag.key ? wrong[2] : ''}</Wrong>
+                <Wrong>{wrong?.flag === flag.key ? wrong.message : ''}</Wrong>
               </Row>
             ),
           )}
         </section>
         <Answered className="answer" aria-label="Answer" aria-live="polite">
-          {typeof answer === 'string' ? (
+          {!answer.ok ? (
             <p className="problem">
-              <Lengths text={wrong ? wrong[2]! : answer} />
+              <Lengths text={answer.message} />
             </p>
           ) : (
             <>

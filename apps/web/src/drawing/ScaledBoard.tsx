@@ -106,7 +106,7 @@ interface ScaledBoardProps {
   readonly ground?: string | null;
   /** Drawn in units. */
   readonly children: React.ReactNode | ((lying: Lying) => React.ReactNode);
-  /** Laid over it in pixels. */
+  /** WallPlace over it in pixels. */
   readonly over?: (lying: Lying) => React.ReactNode;
   /** At the left of the legend, and at its right before the floor's scale. */
   readonly said?: React.ReactNode;

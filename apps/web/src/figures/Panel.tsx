@@ -1,4 +1,4 @@
-import { formatSize } from '@lattice/core';
+import { formatLength, formatWithUnit } from '@lattice/core';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
@@ -103,17 +103,9 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
           {measured.length > 0 ? 'Finished size, from what was measured' : 'Finished size'}
         </h2>
         <div className="size" data-testid="finished-size">
-          <Why
-            figure={width}
-            text={formatSize(width.value, height.value, unit).split(' × ')[0]!}
-            what="this width"
-          />
+          <Why figure={width} text={formatLength(width.value, unit)} what="this width" />
           {' × '}
-          <Why
-            figure={height}
-            text={formatSize(width.value, height.value, unit).split(' × ')[1]!}
-            what="this height"
-          />
+          <Why figure={height} text={formatWithUnit(height.value, unit)} what="this height" />
         </div>
         {target && (
           <div className="chip" data-met={target.against.met || undefined} role="status">

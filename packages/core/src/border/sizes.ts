@@ -31,8 +31,8 @@ export interface TopSize {
 
 /** Sides that differ by about an inch are squared up first (rule BO-6); "about" is from three quarters up (from memory). */
 const SQUARE_UP_INCHES = 3 / 4;
-/** A difference a tape cannot be trusted on: 1/8". */
-const TRUE_INCHES = 1 / 8;
+/** A difference of a whole top that a tape cannot be trusted on: 1/8". */
+const TRUE_TOP_INCHES = 1 / 8;
 
 /**
  * The size of the top at each step, from the bare centre to the last border. A size is theoretical until
@@ -48,26 +48,30 @@ export function sizesAlong(
 ): TopSize[] {
   const sizes: TopSize[] = [];
   for (let on = 0; on <= borders.length; on++) {
-    const before = sizes[on - 1];
-    const border = borders[on - 1];
-    const planned = before && border ? grownBy(before.planned, border, unit) : centre;
-    const raw = measured.findLast((m) => m.borders === on);
-    const used = raw
-      ? measuredSize(raw, by, seam, unit)
-      : before && border
-        ? before.real
-          ? grownBy(before.used, border, unit)
-          : planned
-        : centre;
+    const raw = measured.findLast((m) => m.borders === on) ?? null;
+    const next = nextSize(centre, sizes[on - 1], borders[on - 1], unit);
+    const used = raw ? measuredSize(raw, by, seam, unit) : next.used;
     sizes.push({
       borders: on,
-      planned,
+      planned: next.planned,
       used,
-      real: raw !== undefined || (before?.real ?? false),
-      measured: raw ? { raw, verdict: judgeTop(raw, unit) } : null,
+      real: raw !== null || next.real,
+      measured: raw && { raw, verdict: judgeTop(raw, unit) },
     });
   }
   return sizes;
+}
+
+/** The size before anything is measured at this step: the bare centre, or the last size with the next border on. */
+function nextSize(
+  centre: Size,
+  before: TopSize | undefined,
+  border: Border | undefined,
+  unit: Unit,
+): Pick<TopSize, 'planned' | 'used' | 'real'> {
+  if (!before || !border) return { planned: centre, used: centre, real: false };
+  const planned = grownBy(before.planned, border, unit);
+  return { planned, used: before.real ? grownBy(before.used, border, unit) : planned, real: before.real };
 }
 
 function measuredSize(raw: Measured, by: 'middle' | 'average', seam: number, unit: Unit): Size {
@@ -100,7 +104,7 @@ export function judgeTop(raw: Measured, unit: Unit): TopVerdict {
       text: `The ${which} differ by ${apart}. Square the top up first, or the border will wave.`,
     };
   }
-  if (worst > fromInches(TRUE_INCHES, unit) + TOLERANCE) {
+  if (worst > fromInches(TRUE_TOP_INCHES, unit) + TOLERANCE) {
     return {
       kind: 'ease',
       text: `The ${which} differ by ${apart}: fine. Cut the border to the measurement, pin middle and ends, and ease the edge to it.`,

@@ -1,7 +1,7 @@
 import { planBacking } from '../layer/backing.ts';
 import { numberOf } from '../figure/figure.ts';
 import { USUAL } from '../usual/lengths.ts';
-import { counterCut, lengthIn, quiltOfSize, shopCutJson, type Topic } from './topic.ts';
+import { counterCut, lengthIn, quiltOfSize, shopCutJson, type Topic, wrongFlag } from './topic.ts';
 
 const SEAMS = { none: 'no seam', vertical: 'vertical seams', horizontal: 'horizontal seams' } as const;
 
@@ -19,7 +19,7 @@ export const backing: Topic = {
   answer: (question) => {
     const { unit } = question;
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
-    if (2 * seam >= usable) return '--seam: a seam as wide as that leaves nothing of the fabric.';
+    if (2 * seam >= usable) return wrongFlag('seam', 'a seam as wide as that leaves nothing of the fabric.');
     const overhang = lengthIn(question, 'overhang');
     const { width, height, options } = planBacking(
       { width: lengthIn(question, 'width'), height: lengthIn(question, 'height') },
@@ -27,6 +27,7 @@ export const backing: Topic = {
     );
     const [best] = options;
     return {
+      ok: true,
       headline: `${numberOf(best.panels, 'panel')}, ${SEAMS[best.seams]}, ${counterCut(best.fabric.value, unit).text}`,
       json: {
         options: options.map(({ seams, panels, fabric }) => ({

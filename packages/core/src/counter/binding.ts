@@ -7,15 +7,17 @@ import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts'
 import { USUAL } from '../usual/lengths.ts';
 import {
   type Answer,
+  type FlagRefusal,
   counterCut,
   lengthIn,
   type Question,
   quiltOfSize,
-  type Said,
+  type AnswerLine,
   shopCutJson,
   stripsAndCut,
   stripsDrawn,
   type Topic,
+  wrongFlag,
 } from './topic.ts';
 
 /** Binding by the strip, seen to that it gets round, and on the bias (rules BD-1 to BD-3, BI-1, BI-2). */
@@ -47,9 +49,9 @@ export const binding: Topic = {
   ],
   answer: (question) => {
     const asked = edgeAsked(question);
-    if (typeof asked === 'string') return asked;
+    if (!asked.ok) return asked;
     if (lengthIn(question, 'strip') >= lengthIn(question, 'usable') / 2)
-      return '--strip: a binding strip is far narrower than its fabric.';
+      return wrongFlag('strip', 'a binding strip is far narrower than its fabric.');
     return question.given['grain'] === 'bias' ? onTheBias(question, asked) : byStrips(question, asked);
   },
   quilt: quiltOfSize,
@@ -57,22 +59,32 @@ export const binding: Topic = {
 
 /** The edge that is asked about: all round, and with what the school adds. */
 interface EdgeAsked {
+  readonly ok: true;
   readonly around: number;
   readonly length: Figure;
 }
 
-function edgeAsked({ given, unit }: Question): EdgeAsked | string {
+function edgeAsked({ given, unit }: Question): EdgeAsked | FlagRefusal {
   const school = given['school'] as BindingSchool;
   const [width, height, perimeter] = [given['width'], given['height'], given['perimeter']] as (
     number | null
   )[];
   if (typeof width === 'number' && typeof height === 'number' && perimeter === null)
-    return { around: 2 * (width + height), length: bindingLength({ width, height }, school, unit) };
+    return { ok: true, around: 2 * (width + height), length: bindingLength({ width, height }, school, unit) };
   if (width !== null || height !== null || typeof perimeter !== 'number')
-    return '--width and --height, or --perimeter: give the two sides, or the length all round.';
+    return wrongFlag(
+      'width',
+      'give the two sides, or the length all round.',
+      '--width and --height, or --perimeter',
+    );
   if (school === 'round-up-sides')
-    return '--school round-up-sides: it rounds each side, so give --width and --height.';
+    return wrongFlag(
+      'school',
+      'it rounds each side, so give --width and --height.',
+      '--school round-up-sides',
+    );
   return {
+    ok: true,
     around: perimeter,
     length: withAdded(lengthOf(perimeter, `All round, measured: ${formatExact(perimeter)}`), school, unit),
   };
@@ -115,7 +127,7 @@ const answerOf = (
 });
 
 /** What is said of either way on the bias, geometry having seen to it that it is enough. */
-const biasSaid = ({ square, rectangle }: ReturnType<typeof counted>): Said[] => [
+const biasSaid = ({ square, rectangle }: ReturnType<typeof counted>): AnswerLine[] => [
   { what: 'On the bias, from a square of', figure: square.cloth },
   { what: 'On the bias, from a strip of fabric', figure: rectangle.cloth },
 ];
@@ -130,6 +142,7 @@ function byStrips(question: Question, asked: EdgeAsked): Answer {
   } = counts;
   const needed = cut.value * strip;
   return {
+    ok: true,
     headline: stripsAndCut(cut.value, needed, unit),
     ...answerOf(question, asked, needed, counts),
     drawn: stripsDrawn(asked.length.value + (cut.value - 1) * strip, cut.value, strip, usable, unit),
@@ -159,6 +172,7 @@ function onTheBias(question: Question, asked: EdgeAsked): Answer {
   const { square } = counts;
   const side = square.cloth.value;
   return {
+    ok: true,
     headline: `A square of ${formatWithUnit(side, unit)}, ${counterCut(side, unit).text}`,
     ...answerOf(question, asked, side, counts),
     drawn: { what: 'bias', side, strips: square.cut!.strips },

@@ -11,6 +11,7 @@ import {
   stripsAndCut,
   stripsDrawn,
   type Topic,
+  wrongFlag,
 } from './topic.ts';
 
 const QUILT: readonly Flag[] = [
@@ -43,9 +44,10 @@ export const flange: Topic = {
       unit,
     };
     const refusal = flangeRefusal(wish);
-    if (refusal !== null) return `--visible: ${refusal}`;
+    if (refusal !== null) return wrongFlag('visible', refusal);
     const { cutWidth, sides, ends, strips, fabric } = planFlange(wish);
     return {
+      ok: true,
       headline: stripsAndCut(strips.value, fabric.value, unit),
       json: {
         cutWidth: cutWidth.value,
@@ -92,18 +94,20 @@ export const prairiePoints: Topic = {
       lengthIn(question, 'overlap'),
       lengthIn(question, 'usable'),
     ];
-    if (overlap >= square) return '--overlap: it has to be less than the square.';
-    if (square > usable) return '--square: it is wider than the fabric.';
+    if (overlap >= square) return wrongFlag('overlap', 'it has to be less than the square.');
+    if (square > usable) return wrongFlag('square', 'it is wider than the fabric.');
     const quilt = quiltOf(question);
     const seam = USUAL.seam[unit];
-    if (square <= 2 * seam) return '--square: it leaves no point beyond its seam.';
-    if (square > Math.min(quilt.width, quilt.height)) return '--square: it is wider than the quilt.';
+    if (square <= 2 * seam) return wrongFlag('square', 'it leaves no point beyond its seam.');
+    if (square > Math.min(quilt.width, quilt.height))
+      return wrongFlag('square', 'it is wider than the quilt.');
     const points = planPrairiePoints(quilt, { square, overlap, seam, usable, unit });
     const both = (pick: (side: PointsOnSide) => number) => ({
       across: pick(points.across),
       down: pick(points.down),
     });
     return {
+      ok: true,
       headline: `${points.total.value} points, ${stripsAndCut(points.strips.value, points.fabric.value, unit)}`,
       json: {
         pitch: points.pitch.value,

@@ -5,7 +5,7 @@ import { formatLength, formatWithUnit } from '../length/format.ts';
 import { planProblems } from '../soundness/problems.ts';
 import type { Plan } from '../plan/shape.ts';
 import { USUAL } from '../usual/lengths.ts';
-import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
+import { blankQuilt, lengthIn, type Question, type Topic, wrongFlag } from './topic.ts';
 
 /** Covered sashing between blocks that are quilted already (rule ST-8): the cutting list of such a quilt. `block` is the cut size. */
 export const quiltedBlocks: Topic = {
@@ -22,8 +22,15 @@ export const quiltedBlocks: Topic = {
     const quilt = quiltedQuilt(question);
     const { seam } = quilt;
     const [problem] = planProblems(quilt);
-    if (problem)
-      return `--${{ setting: 'sash', block: 'block', grid: String(problem.path[1]) }[String(problem.path[0])] ?? 'block'}: ${problem.message}`;
+    if (problem) {
+      const [place, key] = problem.path.map(String);
+      const flags: Readonly<Record<string, string>> = {
+        setting: 'sash',
+        block: 'block',
+        grid: key ?? 'across',
+      };
+      return wrongFlag(flags[place ?? ''] ?? 'block', problem.message);
+    }
     const layout = layOut(quilt);
     // However many there are, a sash is made of the same three strips; a single row or column has only one kind.
     const pair = layOut({ ...quilt, grid: { across: 2, down: 2 } });
@@ -41,6 +48,7 @@ export const quiltedBlocks: Topic = {
     );
     const count = (key: string) => layout.parts[key]?.count.value ?? 0;
     return {
+      ok: true,
       headline: `Front strips ${formatWithUnit(front.value, unit)}, batting ${formatWithUnit(batting.value, unit)}, back ${formatWithUnit(back.value, unit)}`,
       json: {
         frontStrip: front.value,

@@ -12,7 +12,7 @@ import {
   type SettingOptions,
   SETTINGS,
 } from '../setting/registry.ts';
-import { blankQuilt, lengthIn, type Question, type Topic } from './topic.ts';
+import { blankQuilt, lengthIn, type Question, type Topic, wrongFlag } from './topic.ts';
 
 /** Settings that are asked about at the counter: each knows how. */
 const KINDS = SETTINGS.filter((s: AnySetting) => s.atCounter !== undefined).map((s) => s.kind);
@@ -52,7 +52,7 @@ export const setting: Topic = {
     const grid = gridOf(question);
     const input = { unit, block: { width: side, height: side }, grid, options, seam: USUAL.seam[unit] };
     const [refusal] = found.refusals(input);
-    if (refusal) return `--${refusal.path.at(-1) === 'sash' ? 'sash' : 'block'}: ${refusal.message}`;
+    if (refusal) return wrongFlag(refusal.path.at(-1) === 'sash' ? 'sash' : 'block', refusal.message);
     const centre = found.layOut({ ...input, origin: { x: 0, y: 0 } });
     const borders = given['borders'] as readonly number[];
     const total = sum(borders);
@@ -68,6 +68,7 @@ export const setting: Topic = {
     const parts = (role: Role) => centre.parts.filter((p) => p.role === role);
     const count = (role: Role) => sum(parts(role), (p) => p.count.value);
     return {
+      ok: true,
       headline: `${formatSize(finished.width.value, finished.height.value, unit)}, ${numberOf(count('block'), 'block')}`,
       json: {
         centre: { width: centre.width.value, height: centre.height.value },

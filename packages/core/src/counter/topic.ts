@@ -32,7 +32,7 @@ export type Flag = {
 export type Given = Readonly<Record<string, number | string | readonly number[] | null>>;
 
 /** One line of an answer. */
-export interface Said {
+export interface AnswerLine {
   readonly what: string;
   readonly figure: Figure;
 }
@@ -67,10 +67,11 @@ export type AnswerDrawn =
 
 /** A quick answer: the contract for scripts, and the same figures with their working for people. */
 export interface Answer {
+  readonly ok: true;
   /** What to say first: whole strips and a shop cut, or the size. */
   readonly headline: string;
   readonly json: Readonly<Record<string, unknown>>;
-  readonly said: readonly Said[];
+  readonly said: readonly AnswerLine[];
   /** Where it takes more than the quilt it would begin. */
   readonly drawn?: AnswerDrawn;
 }
@@ -81,12 +82,30 @@ export interface Question {
   readonly unit: Unit;
 }
 
-/** One thing people ask at the counter. Its answer may be a refusal: one line that says which flag, and what would be right. */
+/** A question that cannot be answered: which flag is wrong, and what would be right. */
+export interface FlagRefusal {
+  readonly ok: false;
+  readonly flag: string;
+  /** What is wrong, without the flag: as it stands beside a field. */
+  readonly message: string;
+  /** The same in one line, for scripts: "--strip: a binding strip is far narrower than its fabric." */
+  readonly line: string;
+}
+
+/** A refusal of a flag; `written` is how it stands in the line, where not by its name alone. */
+export const wrongFlag = (flag: string, message: string, written = `--${flag}`): FlagRefusal => ({
+  ok: false,
+  flag,
+  message,
+  line: `${written}: ${message}`,
+});
+
+/** One thing people ask at the counter. */
 export interface Topic {
   readonly name: string;
   readonly describes: string;
   readonly flags: readonly Flag[];
-  readonly answer: (question: Question) => Answer | string;
+  readonly answer: (question: Question) => Answer | FlagRefusal;
   /** A quilt that begins with what was asked. It has been answered, so it can be laid out. */
   readonly quilt: (question: Question) => Plan;
 }

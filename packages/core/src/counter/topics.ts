@@ -7,7 +7,16 @@ import { binding } from './binding.ts';
 import { flange, prairiePoints } from './edges.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
 import { setting } from './setting.ts';
-import type { Answer, Flag, Given, Question, Topic } from './topic.ts';
+import { type Granted, granted, refused } from '../refusal/refusal.ts';
+import {
+  type Answer,
+  type Flag,
+  type FlagRefusal,
+  type Given,
+  type Question,
+  type Topic,
+  wrongFlag,
+} from './topic.ts';
 import { triangles } from './triangles.ts';
 
 /** Everything that can be asked at the counter. A new topic is its own file and one name here. */
@@ -29,41 +38,56 @@ const MOST_COUNT = 200;
  * Answers a topic from flags as they were typed. Never throws; a wrong flag or value is one line that
  * says which, and what would be right.
  */
-export function askCounter(name: string, typed: Typed, unit: Unit): Answer | string {
+export function askCounter(name: string, typed: Typed, unit: Unit): Answer | FlagRefusal {
   const asked = understand(name, typed, unit);
-  return typeof asked === 'string' ? asked : asked.topic.answer(asked.question);
+  return asked.ok ? asked.topic.answer(asked.question) : asked;
 }
 
 /** A quilt that begins with a question that has an answer; the one line that is wrong with it otherwise. */
-export function quiltFromCounter(name: string, typed: Typed, unit: Unit): Plan | string {
+export function quiltFromCounter(
+  name: string,
+  typed: Typed,
+  unit: Unit,
+): { readonly ok: true; readonly plan: Plan } | FlagRefusal {
   const asked = understand(name, typed, unit);
-  if (typeof asked === 'string') return asked;
+  if (!asked.ok) return asked;
   const answer = asked.topic.answer(asked.question);
-  return typeof answer === 'string' ? answer : asked.topic.quilt(asked.question);
+  return answer.ok ? { ok: true, plan: asked.topic.quilt(asked.question) } : answer;
 }
 
 /** Flags as they were typed, by key. */
 type Typed = Readonly<Record<string, string | undefined>>;
 
-function understand(name: string, typed: Typed, unit: Unit): { topic: Topic; question: Question } | string {
+function understand(
+  name: string,
+  typed: Typed,
+  unit: Unit,
+): { ok: true; topic: Topic; question: Question } | FlagRefusal {
   const topic = TOPICS.find((t) => t.name === name);
   if (!topic)
-    return `${name}: nothing is known about that. Ask about ${TOPICS.map((t) => t.name).join(', ')}.`;
+    return wrongFlag(
+      'topic',
+      `nothing is known about that. Ask about ${TOPICS.map((t) => t.name).join(', ')}.`,
+      name,
+    );
   const given: Record<string, Given[string]> = {};
   for (const key of Object.keys(typed)) {
     if (!topic.flags.some((f) => f.key === key))
-      return `--${key}: ${name} does not ask for that. It asks for ${topic.flags.map((f) => `--${f.key}`).join(', ')}.`;
+      return wrongFlag(
+        key,
+        `${name} does not ask for that. It asks for ${topic.flags.map((f) => `--${f.key}`).join(', ')}.`,
+      );
   }
   for (const flag of topic.flags) {
     const text = typed[flag.key];
-    const value = text === undefined ? flagStart(flag, unit) : read(flag, text, unit);
-    if (typeof value === 'object' && value !== null && 'wrong' in value)
-      return `--${flag.key} ${text}: ${value.wrong}`;
+    const read: Read = text === undefined ? taken(flagStart(flag, unit)) : readFlag(flag, text, unit);
+    if (!read.ok) return wrongFlag(flag.key, read.message, `--${flag.key} ${text}`);
+    const { value } = read;
     if (value === null && !('instead' in flag && flag.instead))
-      return `--${flag.key}: ${flag.label.toLowerCase()} is missing; ${wanted(flag)}`;
+      return wrongFlag(flag.key, `${flag.label.toLowerCase()} is missing; ${wanted(flag)}`);
     given[flag.key] = value;
   }
-  return { topic, question: { given, unit } };
+  return { ok: true, topic, question: { given, unit } };
 }
 
 /** Where a flag begins in this unit: its own start, as it would be said there. */
@@ -84,30 +108,39 @@ function wanted(flag: Flag): string {
   }
 }
 
-function read(flag: Flag, text: string, unit: Unit): Given[string] | { wrong: string } {
-  if (flag.type === 'choice') return flag.choices.includes(text) ? text : { wrong: wanted(flag) };
-  if (flag.type === 'count') {
-    const count = Number(text);
-    return Number.isInteger(count) && count >= 1 && count <= MOST_COUNT && text.trim() !== ''
-      ? count
-      : { wrong: wanted(flag) };
+/** What was typed for a flag, understood; or why not. */
+type Read = Granted<Given[string]>;
+const taken = (value: Given[string]): Read => granted(value);
+
+function readFlag(flag: Flag, text: string, unit: Unit): Read {
+  switch (flag.type) {
+    case 'choice':
+      return flag.choices.includes(text) ? taken(text) : refused(wanted(flag));
+    case 'count': {
+      const count = Number(text);
+      const sound = Number.isInteger(count) && count >= 1 && count <= MOST_COUNT && text.trim() !== '';
+      return sound ? taken(count) : refused(wanted(flag));
+    }
+    case 'length':
+      return readLength(text, flag.least, unit);
+    case 'lengths': {
+      const lengths: number[] = [];
+      for (const part of text.split(',')) {
+        const length = readLength(part, undefined, unit);
+        if (!length.ok) return length;
+        lengths.push(length.value);
+      }
+      return taken(lengths);
+    }
   }
-  const one = (part: string, least: number | undefined) => {
-    const parsed = parseLength(part, unit);
-    if (!parsed.ok) return { wrong: parsed.message };
-    const enough = least === undefined ? parsed.value > 0 : parsed.value >= least;
-    return enough && parsed.value <= limitIn(MOST_INCHES, unit)
-      ? parsed.value
-      : {
-          wrong: `a length ${least === undefined ? 'above nothing' : `of ${least} or more`}, and no longer than ${limitIn(MOST_INCHES, unit)}.`,
-        };
-  };
-  if (flag.type === 'length') return one(text, flag.least);
-  const lengths: number[] = [];
-  for (const part of text.split(',')) {
-    const length = one(part, undefined);
-    if (typeof length !== 'number') return length;
-    lengths.push(length);
-  }
-  return lengths;
+}
+
+function readLength(text: string, least: number | undefined, unit: Unit): Granted<number> {
+  const parsed = parseLength(text, unit);
+  if (!parsed.ok) return refused(parsed.message);
+  const most = limitIn(MOST_INCHES, unit);
+  const enough = least === undefined ? parsed.value > 0 : parsed.value >= least;
+  if (enough && parsed.value <= most) return granted(parsed.value);
+  const from = least === undefined ? 'above nothing' : `of ${least} or more`;
+  return refused(`a length ${from}, and no longer than ${most}.`);
 }

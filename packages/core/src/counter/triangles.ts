@@ -35,6 +35,7 @@ export const triangles: Topic = {
       frame: halfSquareSide(frame, a, unit),
     };
     return {
+      ok: true,
       headline: `Side squares ${formatWithUnit(cuts.side.value, unit)}, corner squares ${formatWithUnit(cuts.corner.value, unit)}`,
       json: {
         diagonal,

@@ -31,7 +31,7 @@ export const biasJoinLoss = (seam: number): number => 2 * seam * Math.SQRT2;
  * strip along the diagonal; every other one lies beside it (rule BI-3).
  */
 export const biasFromSquare = (side: number, strip: number, seam: number, unit: Unit): BiasYield =>
-  yieldOf(side, side, strip, side - strip / Math.SQRT2, seam, unit);
+  yieldOf({ width: side, height: side }, strip, side - strip / Math.SQRT2, seam, unit);
 
 /** Bias strips from a length of cloth across its usable width; the first cut runs from a corner. */
 export const biasFromLength = (
@@ -40,63 +40,76 @@ export const biasFromLength = (
   strip: number,
   seam: number,
   unit: Unit,
-): BiasYield => yieldOf(usable, length, strip, Math.min(usable, length), seam, unit);
+): BiasYield => yieldOf({ width: usable, height: length }, strip, Math.min(usable, length), seam, unit);
 
-/**
- * Strips lie along x − y; `u = x + y` counts across them. One begins at `from`, the rest lie on both
- * sides of it, as long as they give a hand's breadth. Ends are cut on the straight grain, so that any two
- * can be joined on the diagonal.
- */
-function yieldOf(
-  width: number,
-  height: number,
-  strip: number,
-  from: number,
-  seam: number,
-  unit: Unit,
-): BiasYield {
-  const pitch = strip * Math.SQRT2;
-  const shortest = fromInches(SHORTEST_INCHES, unit);
-  const strips: BiasStrip[] = [];
-  const first = Math.ceil(-from / pitch - TOLERANCE);
-  for (let i = first; from + (i + 1) * pitch <= width + height + TOLERANCE; i++) {
-    const cut = stripBetween(width, height, from + i * pitch, from + (i + 1) * pitch);
-    if (cut && cut.length >= shortest - TOLERANCE)
-      strips.push({ ...cut, from: i === 0 ? 'fold' : i < 0 ? 'before' : 'after' });
-  }
-  const joins = Math.max(0, strips.length - 1);
-  return {
-    width,
-    height,
-    strips,
-    length: sum(strips, (s) => s.length) - joins * biasJoinLoss(seam),
-  };
+/** An oblong of cloth that bias strips are cut from. */
+interface Oblong {
+  readonly width: number;
+  readonly height: number;
 }
 
-/** The longest strip with ends at 45° that lies in the oblong between two bias lines; null where there is none. */
-function stripBetween(width: number, height: number, u1: number, u2: number): Omit<BiasStrip, 'from'> | null {
-  const middle = (u1 + u2) / 2;
-  type Line = { readonly slope: 1 | -1; readonly at: number };
-  const value = ({ slope, at }: Line, u: number) => slope * u + at;
-  // v = x − y. The left end lies right of both v = −u and v = u − 2h; the right end left of both v = u and v = 2w − u.
-  const lefts: Line[] = [
-    { slope: -1, at: Math.max(0, 2 * u2 - 2 * height) },
-    { slope: 1, at: -2 * height + Math.max(0, 2 * height - 2 * u1) },
+/**
+ * Bias lines run at 45°, where x + y is the same all along; a strip lies between two of them, a pitch of
+ * `strip × √2` apart in x + y. The first strip begins at `from`; the rest lie on both sides of it, as long as they
+ * give a hand's breadth. Ends are cut on the straight grain, so that any two can be joined on the diagonal.
+ */
+function yieldOf(cloth: Oblong, strip: number, from: number, seam: number, unit: Unit): BiasYield {
+  const pitch = strip * Math.SQRT2;
+  const shortest = fromInches(SHORTEST_INCHES, unit);
+  const farCorner = cloth.width + cloth.height;
+  const strips: BiasStrip[] = [];
+  for (let i = Math.ceil(-from / pitch - TOLERANCE); from + (i + 1) * pitch <= farCorner + TOLERANCE; i++) {
+    const cut = stripBetween(cloth, from + i * pitch, from + (i + 1) * pitch);
+    if (cut && cut.length >= shortest - TOLERANCE) strips.push({ ...cut, from: sideOf(i) });
+  }
+  const joins = Math.max(0, strips.length - 1);
+  return { ...cloth, strips, length: sum(strips, (s) => s.length) - joins * biasJoinLoss(seam) };
+}
+
+const sideOf = (number: number): BiasStrip['from'] =>
+  number === 0 ? 'fold' : number < 0 ? 'before' : 'after';
+
+/** An end of a strip, cut on the straight grain: x − y along it is `slope × (x + y) + at`. */
+interface StraightEnd {
+  readonly slope: 1 | -1;
+  readonly at: number;
+}
+
+/** x − y where an end meets the bias line of this x + y. */
+const alongAt = ({ slope, at }: StraightEnd, line: number): number => slope * line + at;
+
+/**
+ * The longest strip with straight-grain ends that lies in the oblong between two bias lines; null where there is
+ * none. In the plane of x + y and x − y the oblong's sides run at 45°: left of a strip lie x = 0, where x − y is
+ * −(x + y), and y = h, where it is (x + y) − 2h; right of it y = 0, where it is x + y, and x = w, where it is
+ * 2w − (x + y). An end that keeps inside a side along the whole width of the strip is moved in by as much as the
+ * strip reaches past the side's corner; of the two possible ends the longer strip is taken.
+ */
+function stripBetween({ width, height }: Oblong, from: number, to: number): Omit<BiasStrip, 'from'> | null {
+  const middle = (from + to) / 2;
+  const pastBottom = Math.max(0, 2 * to - 2 * height);
+  const beforeBottom = Math.max(0, 2 * height - 2 * from);
+  const pastRight = Math.max(0, 2 * to - 2 * width);
+  const beforeRight = Math.max(0, 2 * width - 2 * from);
+  const lefts: StraightEnd[] = [
+    { slope: -1, at: pastBottom },
+    { slope: 1, at: beforeBottom - 2 * height },
   ];
-  const rights: Line[] = [
-    { slope: 1, at: -Math.max(0, 2 * u2 - 2 * width) },
-    { slope: -1, at: 2 * width - Math.max(0, 2 * width - 2 * u1) },
+  const rights: StraightEnd[] = [
+    { slope: 1, at: -pastRight },
+    { slope: -1, at: 2 * width - beforeRight },
   ];
-  const left = lefts.reduce((a, b) => (value(b, middle) < value(a, middle) ? b : a));
-  const right = rights.reduce((a, b) => (value(b, middle) > value(a, middle) ? b : a));
-  if ([u1, u2].some((u) => value(right, u) < value(left, u) - TOLERANCE)) return null;
-  const point = (u: number, line: Line): Point => ({
-    x: (u + value(line, u)) / 2,
-    y: (u - value(line, u)) / 2,
+  const left = lefts.reduce((a, b) => (alongAt(b, middle) < alongAt(a, middle) ? b : a));
+  const right = rights.reduce((a, b) => (alongAt(b, middle) > alongAt(a, middle) ? b : a));
+  const crossed = [from, to].some((line) => alongAt(right, line) < alongAt(left, line) - TOLERANCE);
+  if (crossed) return null;
+  const point = (line: number, end: StraightEnd): Point => ({
+    x: (line + alongAt(end, line)) / 2,
+    y: (line - alongAt(end, line)) / 2,
   });
   return {
-    outline: [point(u1, left), point(u1, right), point(u2, right), point(u2, left)],
-    length: (value(right, middle) - value(left, middle)) / Math.SQRT2,
+    outline: [point(from, left), point(from, right), point(to, right), point(to, left)],
+    length: (alongAt(right, middle) - alongAt(left, middle)) / Math.SQRT2,
   };
 }
 

@@ -1,118 +1,123 @@
-import { formatLength, formatWithUnit } from '../length/format.ts';
-import { fromInches } from '../length/unit.ts';
-import type { Plan } from '../plan/shape.ts';
-import type { Edge } from './edge.ts';
-import type { Layout } from '../layout/lay-out.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
+import { fromInches } from '../length/unit.ts';
+import type { Layout } from '../layout/lay-out.ts';
+import type { Plan } from '../plan/shape.ts';
+import type { Refusal } from '../refusal/refusal.ts';
+import type { Binding } from './binding.ts';
 import { bestStart } from './binding-joins.ts';
+import type { Edge, EdgePoints } from './edge.ts';
+import { edgeWords } from './edge-words.ts';
 import { pointsTouchEdge } from './points-at-edge.ts';
 
 /** A join nearer to a corner than this makes it bulky: 2" (from memory). */
 const BULKY_INCHES = 2;
+/** A better beginning is worth a word when it takes the nearest join so much farther off: 1/4" (from memory). */
+const BETTER_BY = 0.25;
 /** Scallops flatter than a sixth of their width are gentle enough for the straight grain (rule SC-2; the sixth from memory). */
 const GENTLE = 1 / 6;
-
 /** A tape and the drawing differ by more than this only where they are of two edges (from memory). */
 const MEASURED_APART = 0.04;
+/** The narrowest binding that can be sewn so that both sides show alike: 1/8" (from memory). */
+const LEAST_FINISHED_INCHES = 1 / 8;
 
 /** What is worth knowing of an edge that can be sewn: grain against curves, joins at corners, cloth too narrow, points that gape. */
-export function edgeAdvice(
-  plan: Plan,
-  { binding, outline, points, around }: Edge,
-  layout: Layout,
-): { readonly path: readonly (string | number)[]; readonly message: string }[] {
-  const said: { path: readonly (string | number)[]; message: string }[] = [];
-  const say = (path: string, message: string) => said.push({ path: path.split('.'), message });
-  const { edge, unit } = plan;
-  const show = (v: number) => formatWithUnit(v, unit);
-  if (edge.around !== null && Math.abs(edge.around - outline.length) > MEASURED_APART * outline.length) {
-    say(
-      'edge.around',
-      `The edge was measured ${show(edge.around)} and comes to ${show(outline.length)} now. If the quilt or its edge was changed since, measure again, or forget the measurement.`,
-    );
-  }
-  if (binding) {
-    const { grain, fold, start } = plan.binding;
-    const curved = edge.shape === 'rounded' || edge.shape === 'scalloped';
-    if (curved && grain === 'straight') {
-      const gentle = edge.shape === 'scalloped' && edge.scallop.depth <= GENTLE * edge.scallop.width + 1e-9;
-      say(
-        'binding.grain',
-        gentle
-          ? 'Scallops as gentle as these take a straight-grain binding pulled taut through the valleys; bias lies flatter.'
-          : 'Curves need a bias binding: straight grain puckers round them.',
-      );
-    }
-    if (!curved && grain !== 'straight')
-      say(
-        'binding.grain',
-        'Straight edges do not need bias: it takes more cloth and stretches. It does show stripes and checks on the slant.',
-      );
-    if (fold === 'single')
-      say(
-        'binding.fold',
-        'A single fold wears through first: good for small hangings and tight curves, not for a quilt in use.',
-      );
-    const sewn = plan.binding.seam ?? plan.seam;
-    if (binding.behind.value < sewn - 1e-6)
-      say(
-        'binding.stripWidth',
-        `Sewn ${show(sewn)} from the edge, this strip leaves ${show(Math.max(0, binding.behind.value))} behind and does not cover its seam there${binding.finished.value >= fromInches(1 / 8, unit) ? `: sew it at ${show(binding.finished.value)}` : ''}, or cut it wider.`,
-      );
-    const bulky = fromInches(BULKY_INCHES, unit);
-    if (binding.joins.clear < bulky && edge.shape !== 'scalloped') {
-      const better = start === null ? null : bestStart(outline, binding.joined, around.value, unit);
-      say(
-        'binding.start',
-        `A join falls ${show(binding.joins.clear)} from a corner. ${better && better.clear > binding.joins.clear + 0.25 ? `Begin ${show(better.start)} from the left and the nearest is ${show(better.clear)} away.` : 'Shorten the first strip, or cut one strip more.'}`,
-      );
-    }
-    if (binding.bias?.tooWide)
-      say(
-        'binding.grain',
-        `A square of ${show(binding.bias.cloth.value)} is wider than this cloth. Cut the bias from a length of fabric instead.`,
-      );
-    if (binding.bias && binding.bias.cloth.value > binding.bias.rule.value)
-      say(
-        'binding.stripWidth',
-        `The rule of the root says ${formatLength(binding.bias.rule.value, unit)}, which comes out short; ${show(binding.bias.cloth.value)} is enough.`,
-      );
-    for (const i of binding.leftovers?.tooNarrow ?? [])
-      said.push({
-        path: ['binding', 'leftovers', i],
-        message: `This one is narrower than the strip of ${show(binding.cutWidth)} and gives nothing.`,
-      });
-    if (binding.seam > plan.seam + TOLERANCE && pointsTouchEdge(layout)) {
-      say(
-        'binding.seam',
-        `Points of the blocks reach the quilt’s edge, a seam of ${show(plan.seam)} inside the raw one, and the binding is sewn ${show(binding.seam)} deep: it covers their tips by ${show(binding.seam - plan.seam)}. Sew it at ${show(plan.seam)} with a narrower strip, or float the blocks, or add a border.`,
-      );
-    }
-    if (plan.binding.flange && plan.edge.finishes.includes('flange'))
-      say(
-        'binding.flange',
-        'There is a flange built into this binding and another beside it: two will show.',
-      );
-  }
-  if (points) {
-    const widest = Math.max(points.across.gap.value, points.down.gap.value);
-    const closest = Math.max(points.across.overlap.value, points.down.overlap.value);
-    const least = Math.min(points.across.overlap.value, points.down.overlap.value);
-    if (least < -1e-6)
-      say(
-        'edge.points.overlap',
-        `Spread over the side, points stand ${show(-least)} apart at their raw edges. Choose another square or overlap.`,
-      );
-    else if (widest > 1e-6)
-      say(
-        'edge.points.overlap',
-        `At the seam a gap of up to ${show(widest)} lies between two points. With an overlap of ${show(2 * plan.seam)} they just meet; with this one, slide the two at a corner out until they touch.`,
-      );
-    if (points.strip === null && closest > plan.edge.points.square / 2 + 1e-6)
-      say(
-        'edge.points.spread',
-        'The last three lie more than half over one another: spread the difference over all.',
-      );
-  }
-  return said;
+export function edgeAdvice(plan: Plan, edge: Edge, layout: Layout): Refusal[] {
+  const { binding, points } = edge;
+  return [
+    ...measuredAdvice(plan, edge),
+    ...(binding
+      ? [
+          ...grainAdvice(plan),
+          ...foldAdvice(plan, binding),
+          ...joinAdvice(plan, binding, edge),
+          ...clothAdvice(plan, binding),
+          ...seamAdvice(plan, binding, layout),
+        ]
+      : []),
+    ...(points ? pointsAdvice(plan, points) : []),
+  ];
+}
+
+const said = (path: string, message: string): Refusal => ({ path: path.split('.'), message });
+
+/** A tape that says another edge than the drawing has. */
+function measuredAdvice({ edge: { around }, unit }: Plan, { outline: { length } }: Edge): Refusal[] {
+  if (around === null || Math.abs(around - length) <= MEASURED_APART * length) return [];
+  return [said('edge.around', edgeWords(unit).measuredOtherwise(around, length))];
+}
+
+/** Bias for curves, straight grain for straight edges (rule SC-2). */
+function grainAdvice({ edge: { shape, scallop }, binding: { grain }, unit }: Plan): Refusal[] {
+  const words = edgeWords(unit);
+  const curved = shape === 'rounded' || shape === 'scalloped';
+  const onBias = grain !== 'straight';
+  if (curved === onBias) return [];
+  if (onBias) return [said('binding.grain', words.biasOnStraight)];
+  const gentle = shape === 'scalloped' && scallop.depth <= GENTLE * scallop.width + 1e-9;
+  return [said('binding.grain', gentle ? words.gentleCurve : words.curve)];
+}
+
+/** How it wears, and whether it covers its own seam on the back. */
+function foldAdvice({ binding: { fold, seam }, seam: usual, unit }: Plan, binding: Binding): Refusal[] {
+  const words = edgeWords(unit);
+  const sewn = seam ?? usual;
+  const { behind, finished } = binding;
+  const better = finished.value >= fromInches(LEAST_FINISHED_INCHES, unit) ? finished.value : null;
+  return [
+    ...(fold === 'single' ? [said('binding.fold', words.singleFold)] : []),
+    ...(behind.value < sewn - 1e-6
+      ? [said('binding.stripWidth', words.seamShowsBehind(sewn, Math.max(0, behind.value), better))]
+      : []),
+  ];
+}
+
+/** A join so near a corner that it is bulky, and a beginning that keeps it away. */
+function joinAdvice(
+  { binding: { start }, edge: { shape }, unit }: Plan,
+  { joins, joined }: Binding,
+  { outline, around }: Edge,
+): Refusal[] {
+  if (shape === 'scalloped' || joins.clear >= fromInches(BULKY_INCHES, unit)) return [];
+  const best = start === null ? null : bestStart(outline, joined, around.value, unit);
+  const better = best && best.clear > joins.clear + BETTER_BY ? best : null;
+  return [said('binding.start', edgeWords(unit).bulkyJoin(joins.clear, better))];
+}
+
+/** Cloth too narrow for its bias square, a rule that comes out short, leftovers that give nothing. */
+function clothAdvice({ unit }: Plan, { bias, leftovers, cutWidth }: Binding): Refusal[] {
+  const words = edgeWords(unit);
+  const found: Refusal[] = [];
+  if (bias?.tooWide) found.push(said('binding.grain', words.squareTooWide(bias.cloth.value)));
+  if (bias && bias.cloth.value > bias.rule.value)
+    found.push(said('binding.stripWidth', words.ruleOfRootShort(bias.rule.value, bias.cloth.value)));
+  const narrow = (leftovers?.tooNarrow ?? []).map((i) => ({
+    path: ['binding', 'leftovers', i],
+    message: words.leftoverTooNarrow(cutWidth),
+  }));
+  return [...found, ...narrow];
+}
+
+/** A binding sewn so deep that it covers the blocks' points, and a flange too many. */
+function seamAdvice(plan: Plan, { seam }: Binding, layout: Layout): Refusal[] {
+  const words = edgeWords(plan.unit);
+  const deep = seam > plan.seam + TOLERANCE && pointsTouchEdge(layout);
+  const twice = plan.binding.flange !== null && plan.edge.finishes.includes('flange');
+  return [
+    ...(deep ? [said('binding.seam', words.tipsCovered(plan.seam, seam))] : []),
+    ...(twice ? [said('binding.flange', words.twoFlanges)] : []),
+  ];
+}
+
+/** Points that stand apart, gape at the seam, or crowd at the end of a side. */
+function pointsAdvice({ edge, seam, unit }: Plan, { across, down, strip }: EdgePoints): Refusal[] {
+  const words = edgeWords(unit);
+  const overlaps = [across.overlap.value, down.overlap.value];
+  const [least, closest] = [Math.min(...overlaps), Math.max(...overlaps)];
+  const widest = Math.max(across.gap.value, down.gap.value);
+  const found: Refusal[] = [];
+  if (least < -1e-6) found.push(said('edge.points.overlap', words.pointsApart(-least)));
+  else if (widest > 1e-6) found.push(said('edge.points.overlap', words.pointsGape(widest, 2 * seam)));
+  if (strip === null && closest > edge.points.square / 2 + 1e-6)
+    found.push(said('edge.points.spread', words.lastPointsCrowd));
+  return found;
 }

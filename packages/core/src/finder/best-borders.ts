@@ -2,7 +2,7 @@ import { howManyCover, howManyFit } from '../length/tolerance.ts';
 import {
   type BorderTotal,
   costsOf,
-  type Ground,
+  type SearchScale,
   type Lengths,
   type Shape,
   weigh,
@@ -17,7 +17,7 @@ export interface BorderSteps {
 }
 
 /** The totals a request allows. */
-export function borderSteps({ request: { borders } }: Ground, step: number): BorderSteps {
+export function borderSteps({ request: { borders } }: SearchScale, step: number): BorderSteps {
   const least = Math.max(1, howManyCover(borders.least, step));
   const most = borders.count === 0 ? -1 : howManyFit(borders.most, step);
   return { least, most, even: borders.even };
@@ -31,7 +31,7 @@ export function borderSteps({ request: { borders } }: Ground, step: number): Bor
  * leads to its least, or bowed downward between breaks. Of equal ones the narrower is kept.
  */
 export function bestBorders(
-  ground: Ground,
+  scale: SearchScale,
   shape: Shape,
   lengths: Lengths,
   centre: { width: number; height: number },
@@ -39,13 +39,10 @@ export function bestBorders(
   step: number,
   look: () => void,
 ): { border: BorderTotal; score: number } {
-  const { request, block } = ground;
+  const { request, block } = scale;
   const scoreAt = (sides: number, ends: number) => {
     look();
-    return weigh(
-      costsOf(ground, shape, lengths, centre, { sides: sides * step, ends: ends * step }),
-      request,
-    );
+    return weigh(costsOf(scale, shape, lengths, centre, { sides: sides * step, ends: ends * step }), request);
   };
   let best = { sides: 0, ends: 0, score: scoreAt(0, 0) };
   const take = (sides: number, ends: number) => {

@@ -12,13 +12,13 @@ import {
   centreOf,
   type Costs,
   costsOf,
-  type Ground,
-  groundOf,
-  growthOf,
+  type SearchScale,
+  searchScale,
+  growingSize,
   type Lengths,
   lowerBound,
   optionsWith,
-  reachOf,
+  lengthRange,
   type Shape,
   weigh,
 } from './score.ts';
@@ -49,7 +49,7 @@ export interface Progress {
 }
 
 /** How many designs a search brings back. */
-export const BEST = 20;
+const BEST = 20;
 
 /** Grids are tried whose centre is at most this much over the target: nothing larger could rank. */
 const OVERSIZE = 1.25;
@@ -67,10 +67,10 @@ const REPORT_EVERY = 16;
  */
 export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, readonly Fit[]> {
   const shapes = shapesFor(plan, request);
-  const ground = groundOf(plan, request, shapes);
+  const scale = searchScale(plan, request, shapes);
   const step = searchStep(plan.unit);
   const bounded = shapes
-    .map((shape) => ({ shape, bound: lowerBound(ground, shape, reachOf(shape)) }))
+    .map((shape) => ({ shape, bound: lowerBound(scale, shape, lengthRange(shape)) }))
     .sort((a, b) => a.bound - b.bound);
   const enough = clothCheck(plan, request);
   let best: readonly Fit[] = [];
@@ -79,7 +79,7 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
   for (let i = 0; i < bounded.length; i++) {
     const { shape, bound } = bounded[i]!;
     if (bound > worst()) break;
-    const fit = bestOfShape(ground, shape, step, worst(), enough, () => looked++);
+    const fit = bestOfShape(scale, shape, step, worst(), enough, () => looked++);
     if (fit) best = withFit(best, fit);
     if (i % REPORT_EVERY === REPORT_EVERY - 1) yield { done: i + 1, of: bounded.length, looked, best };
   }
@@ -89,22 +89,22 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
 
 /** The best design of a shape that there is cloth for and that scores below `limit`; null when there is none. */
 function bestOfShape(
-  ground: Ground,
+  scale: SearchScale,
   shape: Shape,
   step: number,
   limit: number,
   enough: (shape: Shape, lengths: Lengths) => boolean,
   look: () => void,
 ): Fit | null {
-  const steps = borderSteps(ground, step);
-  const checks = ground.request.inHand.length > 0;
+  const steps = borderSteps(scale, step);
+  const checks = scale.request.inHand.length > 0;
   const ways: { lengths: Lengths; border: BorderTotal; score: number }[] = [];
   let least = limit;
   for (const lengths of shape.lengths) {
-    if (lowerBound(ground, shape, { least: lengths, most: lengths }) > least) continue;
+    if (lowerBound(scale, shape, { least: lengths, most: lengths }) > least) continue;
     const found = {
       lengths,
-      ...bestBorders(ground, shape, lengths, centreOf(shape, lengths), steps, step, look),
+      ...bestBorders(scale, shape, lengths, centreOf(shape, lengths), steps, step, look),
     };
     if (found.score >= least) continue;
     ways.push(found);
@@ -114,7 +114,7 @@ function bestOfShape(
   const best = ways
     .sort((a, b) => a.score - b.score)
     .find(({ lengths }) => !checks || enough(shape, lengths));
-  return best ? fitOf(ground, shape, best.lengths, best.border, step) : null;
+  return best ? fitOf(scale, shape, best.lengths, best.border, step) : null;
 }
 
 /** The ranking with one more design, if it ranks. Equal scores keep the order they were found in. */
@@ -164,8 +164,8 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
             grid,
             blocks,
             pieces: setting.pieceCount(grid, options),
-            width: growthOf({ kind, options, has }, 'across', across, block.width),
-            height: growthOf({ kind, options, has }, 'down', down, block.height),
+            width: growingSize({ kind, options, has }, 'across', across, block.width),
+            height: growingSize({ kind, options, has }, 'down', down, block.height),
           };
           if (target || !isRibbon(shape.width.base, shape.height.base)) shapes.push(shape);
         }
@@ -206,15 +206,15 @@ function lengthsFor(has: Shape['has'], { sash, float }: FitRequest, step: number
 
 /** The whole design of a shape with these lengths and border totals. */
 export function fitOf(
-  ground: Ground,
+  scale: SearchScale,
   shape: Shape,
   lengths: Lengths,
   border: BorderTotal,
   step: number,
 ): Fit {
-  const { request } = ground;
+  const { request } = scale;
   const centre = centreOf(shape, lengths);
-  const costs = costsOf(ground, shape, lengths, centre, border);
+  const costs = costsOf(scale, shape, lengths, centre, border);
   return {
     setting: optionsWith(shape, lengths),
     grid: shape.grid,

@@ -27,7 +27,7 @@ const weightsSchema = z.strictObject({
 export type Weights = z.infer<typeof weightsSchema>;
 
 /** The mix that ranks when nobody shifts it. */
-export const START_WEIGHTS: Weights = { size: 1, blocks: 0.5, proportion: 2, fabric: 0.25, seams: 0.25 };
+const START_WEIGHTS: Weights = { size: 1, blocks: 0.5, proportion: 2, fabric: 0.25, seams: 0.25 };
 
 /** A search for designs that come to a size. Lengths in the unit of the plan searched for. */
 export const fitRequestSchema = z

@@ -11,7 +11,7 @@ export interface Lengths {
 }
 
 /** A size along one direction as it grows with the searched lengths: `base + sash·s + float·f`. */
-interface Growth extends Lengths {
+interface GrowingSize extends Lengths {
   readonly base: number;
 }
 
@@ -25,8 +25,8 @@ export interface Shape {
   readonly grid: Grid;
   readonly blocks: number;
   readonly pieces: number;
-  readonly width: Growth;
-  readonly height: Growth;
+  readonly width: GrowingSize;
+  readonly height: GrowingSize;
 }
 
 /** Finished widths of all borders together, on one side and at one end. */
@@ -45,7 +45,7 @@ export interface Costs {
 }
 
 /** The search's constants, in inches, so that weights mean the same in either unit. */
-export interface Ground {
+export interface SearchScale {
   readonly request: FitRequest;
   readonly block: { readonly width: number; readonly height: number };
   readonly toInches: number;
@@ -61,12 +61,12 @@ const UNEVEN = 0.5;
 
 const SQUARE_YARD = 36 * 36;
 
-/** The ground of a search over these shapes. */
-export function groundOf(plan: Plan, request: FitRequest, shapes: readonly Shape[]): Ground {
+/** The scale of a search over these shapes. */
+export function searchScale(plan: Plan, request: FitRequest, shapes: readonly Shape[]): SearchScale {
   const toInches = convertLength(1, plan.unit, 'in');
   const border = request.borders.count === 0 ? 0 : request.borders.most;
   const areaOf = (shape: Shape) => {
-    const { width, height } = centreOf(shape, reachOf(shape).most);
+    const { width, height } = centreOf(shape, lengthRange(shape).most);
     return (width + 2 * border) * (height + 2 * border);
   };
   const largest = request.target
@@ -75,15 +75,16 @@ export function groundOf(plan: Plan, request: FitRequest, shapes: readonly Shape
   return { request, block: plan.block, toInches, largest };
 }
 
-const grown = ({ base, sash, float }: Growth, s: number, f: number): number => base + sash * s + float * f;
+const grown = ({ base, sash, float }: GrowingSize, s: number, f: number): number =>
+  base + sash * s + float * f;
 
 /** How a setting grows along one direction with the lengths searched. Every setting's extent is linear in them: a test holds it. */
-export function growthOf(
+export function growingSize(
   way: Pick<Shape, 'kind' | 'options' | 'has'>,
   direction: 'across' | 'down',
   count: number,
   size: number,
-): Growth {
+): GrowingSize {
   const at = (sash: number, float: number) =>
     settingOf(way.kind).extent(direction, count, size, optionsWith(way, { sash, float }));
   const base = at(0, 0);
@@ -106,37 +107,37 @@ export const optionsWith = (
 ): SettingOptions => withLengths(options, { ...(has.sash ? { sash } : {}), ...(has.float ? { float } : {}) });
 
 /** Costs that the grid alone decides. */
-function gridCosts({ request }: Ground, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {
+function gridCosts({ request }: SearchScale, shape: Shape): Pick<Costs, 'blocks' | 'seams'> {
   const off = request.blocks === null ? 0 : request.blocks - shape.blocks;
   return { blocks: off >= 0 ? off : -2 * off, seams: shape.pieces / 100 };
 }
 
 /** Inches a sash lies outside the rule of thumb of a sixth to a quarter of the block. */
-function sashOff({ block, toInches }: Ground, { has }: Shape, sash: number): number {
+function sashOff({ block, toInches }: SearchScale, { has }: Shape, sash: number): number {
   const shorter = Math.min(block.width, block.height) * toInches;
   return has.sash ? Math.max(0, shorter / 6 - sash * toInches, sash * toInches - shorter / 4) : 0;
 }
 
 /** Every cost of a shape with these lengths, which give it its centre, and borders of these widths in all. */
 export function costsOf(
-  ground: Ground,
+  scale: SearchScale,
   shape: Shape,
   { sash }: Lengths,
   centre: { width: number; height: number },
   { sides, ends }: BorderTotal,
 ): Costs {
-  const { request, block, toInches } = ground;
+  const { request, block, toInches } = scale;
   const width = (centre.width + 2 * sides) * toInches;
   const height = (centre.height + 2 * ends) * toInches;
   const widest = Math.max(sides, ends) * WIDEST_SHARE[request.borders.count]! * toInches;
   const { target } = request;
   return {
-    ...gridCosts(ground, shape),
+    ...gridCosts(scale, shape),
     size: target
       ? Math.abs(width - target.width * toInches) + Math.abs(height - target.height * toInches)
-      : (ground.largest - width * height) / SQUARE_YARD,
+      : (scale.largest - width * height) / SQUARE_YARD,
     proportion:
-      sashOff(ground, shape, sash) +
+      sashOff(scale, shape, sash) +
       Math.max(0, widest - Math.min(block.width, block.height) * toInches) +
       UNEVEN * Math.abs(sides - ends) * toInches,
     fabric: (width * height - shape.blocks * block.width * block.height * toInches ** 2) / SQUARE_YARD,
@@ -155,13 +156,13 @@ export function weigh(costs: Costs, { weights }: FitRequest): number {
 }
 
 /** The lengths between which a centre can lie. */
-export interface Reach {
+export interface LengthRange {
   readonly least: Lengths;
   readonly most: Lengths;
 }
 
 /** The reach of all the lengths a shape has. */
-export function reachOf({ lengths }: Shape): Reach {
+export function lengthRange({ lengths }: Shape): LengthRange {
   const ends = (pick: (...values: number[]) => number): Lengths => ({
     sash: pick(...lengths.map((l) => l.sash)),
     float: pick(...lengths.map((l) => l.float)),
@@ -173,29 +174,31 @@ export function reachOf({ lengths }: Shape): Reach {
  * A score no design of this shape, with lengths inside the reach and any borders allowed, can be below:
  * the nearest the size can come each way on its own, the smallest top for the cloth.
  */
-export function lowerBound(ground: Ground, shape: Shape, { least, most }: Reach): number {
-  const { request, block, toInches } = ground;
+export function lowerBound(scale: SearchScale, shape: Shape, { least, most }: LengthRange): number {
+  const { request, block, toInches } = scale;
   const { target, weights, borders } = request;
   const border = borders.count === 0 ? 0 : borders.most;
-  const [small, large] = [centreOf(shape, least), centreOf(shape, most)];
-  const blocks = shape.blocks * block.width * block.height * toInches ** 2;
-  const least2 = small.width * small.height * toInches ** 2;
-  const most2 = (large.width + 2 * border) * (large.height + 2 * border) * toInches ** 2;
-  const miss = (reached: number, furthest: number, wanted: number) =>
-    Math.max(0, reached - wanted, wanted - furthest) * toInches;
-  const grid = gridCosts(ground, shape);
-  const common =
-    grid.blocks * weights.blocks +
-    grid.seams * weights.seams +
-    (least.sash === most.sash ? sashOff(ground, shape, least.sash) * weights.proportion : 0);
+  const [narrowest, widest] = [centreOf(shape, least), centreOf(shape, most)];
+  const reached = { width: widest.width + 2 * border, height: widest.height + 2 * border };
+  const squareInches = (size: { width: number; height: number }) => size.width * size.height * toInches ** 2;
+  const ofBlocks = shape.blocks * squareInches(block);
+
+  const { blocks, seams } = gridCosts(scale, shape);
+  const oneSash = least.sash === most.sash;
+  const proportion = oneSash ? sashOff(scale, shape, least.sash) : 0;
+  const ofGrid = blocks * weights.blocks + seams * weights.seams + proportion * weights.proportion;
+
   if (!target) {
-    // Size and cloth pull the same area either way: its ends tell.
-    const at = (area: number) =>
-      ((ground.largest - area) * weights.size + (area - blocks) * weights.fabric) / SQUARE_YARD;
-    return common + Math.min(at(least2), at(most2));
+    // Size and cloth pull the same area either way, so one of its two ends costs least.
+    const costAt = (area: number) =>
+      ((scale.largest - area) * weights.size + (area - ofBlocks) * weights.fabric) / SQUARE_YARD;
+    return ofGrid + Math.min(costAt(squareInches(narrowest)), costAt(squareInches(reached)));
   }
+  const missed = (from: number, to: number, wanted: number) =>
+    Math.max(0, from - wanted, wanted - to) * toInches;
   const size =
-    miss(small.width, large.width + 2 * border, target.width) +
-    miss(small.height, large.height + 2 * border, target.height);
-  return common + size * weights.size + ((least2 - blocks) / SQUARE_YARD) * weights.fabric;
+    missed(narrowest.width, reached.width, target.width) +
+    missed(narrowest.height, reached.height, target.height);
+  const cloth = (squareInches(narrowest) - ofBlocks) / SQUARE_YARD;
+  return ofGrid + size * weights.size + cloth * weights.fabric;
 }

@@ -3,7 +3,7 @@ import { formatSize, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import { wallOf } from '../wall/wall.ts';
-import { meantCut, proposedCut } from '../block/choices.ts';
+import { meantCut, proposedCut } from '../block/usual-size.ts';
 import { type CutTo, type Verdict, verdictOn } from '../block/verdict.ts';
 
 /** The pile of finished blocks held against the places the setting has for them. */

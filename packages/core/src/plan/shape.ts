@@ -161,7 +161,7 @@ export const planShape = z.strictObject({
   squaring: length('What squaring an end takes'),
   block: z.strictObject({ width: length('The block’s width'), height: length('The block’s height') }),
   pile: z.array(pileBlockSchema).max(PILE_LIMIT, `A pile holds at most ${PILE_LIMIT} blocks.`),
-  /** Laid out on the wall, place by place; empty while blocks lie in the pile’s order. Places beyond its end are filled from what is left of the pile. */
+  /** WallPlace out on the wall, place by place; empty while blocks lie in the pile’s order. Places beyond its end are filled from what is left of the pile. */
   wall: z
     .array(wallPlaceSchema, 'The wall is a list of places; empty while nothing is laid out.')
     .max(PILE_LIMIT, `A wall has at most ${PILE_LIMIT} places.`),

@@ -6,7 +6,7 @@ import { lieOf } from '../layout/lie.ts';
 import type { Piece } from '../piece/piece.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
-import { type Laid, wallOf } from '../wall/wall.ts';
+import { type WallPlace, wallOf } from '../wall/wall.ts';
 import { type BlockLook, lookOf } from './look.ts';
 import type { Scene, SceneItem, SceneLayer } from './scene.ts';
 
@@ -25,7 +25,11 @@ export function clothLayer(fabrics: Plan['fabrics'], layout: Layout): SceneLayer
 }
 
 /** How a block lies in the place of a piece: its look, and its quarter turns by rule and by hand. One-way prints stay upright. */
-export function laidLook(plan: Plan, piece: Piece, { block, turn }: Laid): { look: BlockLook; turn: number } {
+export function laidLook(
+  plan: Plan,
+  piece: Piece,
+  { block, turn }: WallPlace,
+): { look: BlockLook; turn: number } {
   const lie = lieOf(plan.places, piece.spot!);
   return { look: lookOf(block ?? undefined, lie.swapped), turn: block?.upright ? 0 : (lie.turn + turn) % 4 };
 }

@@ -14,6 +14,7 @@ import {
   triangleOptions,
   triangleRuleField,
 } from './edge-triangles.ts';
+import type { Unit } from '../length/unit.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleFloat, sensibleSash, squareBlocksOnly } from './refusals.ts';
 import type { Grid, Setting, SettingPart } from './setting.ts';
@@ -104,135 +105,175 @@ export const onPointSashed: Setting<'on-point-sashed', OnPointSashedOptions, typ
   ],
 
   layOut: ({ unit, block, grid, options: chosen, origin }) => {
-    const { sash } = chosen;
-    const { across: n, down: m } = grid;
-    const f = block.width;
-    // Half diagonals of a block, a cornerstone, and of the step from one crossing to the next.
-    const half = (f * Math.SQRT2) / 2;
-    const stone = (sash * Math.SQRT2) / 2;
-    const step = half + stone;
-    // Crossings lie on a lattice of steps, the outermost a cornerstone's half diagonal inside the edge.
-    const float = edgeAt(chosen);
-    const halved = chosen.edgeStones === 'halved';
-    const first: Point = { x: origin.x + stone + float, y: origin.y + stone + float };
-    const at = (column: number, row: number, dx = 0, dy = 0): Point => ({
-      x: first.x + column * step + dx,
-      y: first.y + row * step + dy,
-    });
-    const pieces: Piece[] = [];
-    let place = 0;
-    for (let row = 1; row < 2 * m; row++) {
-      for (let column = row % 2 === 1 ? 1 : 2; column < 2 * n; column += 2) {
-        const middle = at(column, row);
-        const outline = diamond(middle.x, middle.y, half);
-        if (row % 2 === 0 && chosen.plainBetween)
-          pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
-        else
-          pieces.push({
-            id: `block-${row}-${column}`,
-            part: 'block',
-            outline,
-            place: place++,
-            spot: chosen.plainBetween
-              ? { column: (column - 1) / 2, row: (row - 1) / 2 }
-              : slanting(column, row),
-          });
-      }
-    }
-    for (let row = 0; row <= 2 * m; row++) {
-      for (let column = row % 2 === 0 ? 1 : 0; column <= 2 * n; column += 2) {
-        const middle = at(column, row);
-        const whole = diamond(middle.x, middle.y, stone);
-        // Corner of the diamond that an edge cuts away: its top one at the top edge, and so round.
-        const lost = !halved ? -1 : [row === 0, column === 2 * n, row === 2 * m, column === 0].indexOf(true);
-        if (lost < 0)
-          pieces.push({ id: `cornerstone-${row}-${column}`, part: 'cornerstone', outline: whole });
-        else
-          pieces.push({
-            id: `cornerstone-${row}-${column}`,
-            part: 'edge-cornerstone',
-            outline: whole.filter((_, i) => i !== lost),
-          });
-      }
-    }
-    // Sashes run from the right corner of one cornerstone to the next, falling (\) or rising (/).
-    const crossing = (column: number, row: number) =>
-      (column + row) % 2 === 1 && column >= 0 && column <= 2 * n && row >= 0 && row <= 2 * m;
-    for (let row = 0; row < 2 * m; row++) {
-      for (let column = 0; column <= 2 * n; column++) {
-        if (!crossing(column, row)) continue;
-        if (crossing(column + 1, row + 1)) {
-          pieces.push({
-            id: `falling-${row}-${column}`,
-            part: 'falling',
-            outline: [
-              at(column, row, stone),
-              at(column + 1, row + 1, 0, -stone),
-              at(column + 1, row + 1, -stone),
-              at(column, row, 0, stone),
-            ],
-          });
-        }
-        if (crossing(column - 1, row + 1)) {
-          pieces.push({
-            id: `rising-${row}-${column}`,
-            part: 'rising',
-            outline: [
-              at(column, row, 0, stone),
-              at(column - 1, row + 1, stone),
-              at(column - 1, row + 1, 0, -stone),
-              at(column, row, -stone),
-            ],
-          });
-        }
-      }
-    }
+    const { across, down } = grid;
+    const lattice = latticeOf(block.width, chosen, origin);
+    const { stone, step, float } = lattice;
     const edge: EdgeGeometry = { lead: step + stone, pitch: 2 * step, float };
-    pieces.push(...edgePieces(grid, edge, { x: origin.x + float, y: origin.y + float }));
-
-    const show = (v: number) => formatWorking(v, unit);
-    const size = (count: number): Figure => {
-      if (halved)
-        return lengthOf(
-          count * 2 * step,
-          `${count} × (block ${show(f)} + sash ${show(sash)}) × √2 = ${formatExact(count * 2 * step)}`,
-        );
-      const points = (count * f + (count + 1) * sash) * Math.SQRT2;
-      const value = points + 2 * float;
-      const working = `(${count} blocks × ${show(f)} + ${count + 1} sashes × ${show(sash)}) × √2 = ${formatExact(points)}`;
-      return lengthOf(
-        value,
-        working,
-        ...(float > 0 ? [`+ 2 × ${show(float)} float = ${formatExact(value)}`] : []),
-      );
-    };
-    const bands = (count: number, start: number): Band[] => {
-      const end = start + count * 2 * step + 2 * (stone + float);
-      const stones = Array.from({ length: count + 1 }, (_, i): Band => {
-        const middle = start + float + stone + i * 2 * step;
-        return {
-          role: 'cornerstone',
-          part: 'cornerstone',
-          from: Math.max(start, middle - stone),
-          to: Math.min(end, middle + stone),
-        };
-      });
-      const tape = stones.flatMap((band, i): Band[] =>
-        i === count
-          ? [band]
-          : [band, { role: 'block', part: 'block', from: band.to, to: stones[i + 1]!.from }],
-      );
-      return floatTape(tape, float, start);
-    };
     return {
-      width: size(n),
-      height: size(m),
+      width: sizeOf(across, block.width, chosen, lattice, unit),
+      height: sizeOf(down, block.width, chosen, lattice, unit),
       parts: parts(grid, chosen, edge),
-      pieces,
-      bands: { across: bands(n, origin.x), down: bands(m, origin.y) },
+      pieces: [
+        ...blockPieces(grid, chosen, lattice),
+        ...stonePieces(grid, chosen, lattice),
+        ...sashPieces(grid, lattice),
+        ...edgePieces(grid, edge, { x: origin.x + float, y: origin.y + float }),
+      ],
+      bands: { across: tapeOf(across, origin.x, lattice), down: tapeOf(down, origin.y, lattice) },
     };
   },
 };
+
+/**
+ * The lattice everything lies on: sashes cross wherever column and row of it add up to an odd number, blocks and
+ * plain blocks lie where they add up to an even one. Lengths in the plan's unit.
+ */
+interface Lattice {
+  /** Half diagonals of a block and of a cornerstone, and the two together: the step from one crossing to the next. */
+  readonly half: number;
+  readonly stone: number;
+  readonly step: number;
+  /** How far the edge lies outside the cornerstones' points. */
+  readonly float: number;
+  /** A point of the lattice, moved by so much. */
+  readonly at: (column: number, row: number, right?: number, down?: number) => Point;
+}
+
+function latticeOf(block: number, chosen: OnPointSashedOptions, origin: Point): Lattice {
+  const half = (block * Math.SQRT2) / 2;
+  const stone = (chosen.sash * Math.SQRT2) / 2;
+  const step = half + stone;
+  const float = edgeAt(chosen);
+  // The outermost crossings lie a cornerstone's half diagonal inside the edge.
+  const first = { x: origin.x + stone + float, y: origin.y + stone + float };
+  const at = (column: number, row: number, right = 0, down = 0): Point => ({
+    x: first.x + column * step + right,
+    y: first.y + row * step + down,
+  });
+  return { half, stone, step, float, at };
+}
+
+/** Blocks on the odd rows of the lattice; on the even ones, nested between, more blocks or plain ones. */
+function blockPieces(
+  { across, down }: Grid,
+  { plainBetween }: OnPointSashedOptions,
+  { at, half }: Lattice,
+): Piece[] {
+  const pieces: Piece[] = [];
+  let place = 0;
+  for (let row = 1; row < 2 * down; row++) {
+    const nestedRow = row % 2 === 0;
+    for (let column = nestedRow ? 2 : 1; column < 2 * across; column += 2) {
+      const middle = at(column, row);
+      const outline = diamond(middle.x, middle.y, half);
+      if (nestedRow && plainBetween) {
+        pieces.push({ id: `plain-${row}-${column}`, part: 'plain', outline });
+        continue;
+      }
+      const spot = plainBetween ? { column: (column - 1) / 2, row: (row - 1) / 2 } : slanting(column, row);
+      pieces.push({ id: `block-${row}-${column}`, part: 'block', outline, place: place++, spot });
+    }
+  }
+  return pieces;
+}
+
+/** A cornerstone at every crossing; one that the edge halves loses the corner outside it. */
+function stonePieces(
+  { across, down }: Grid,
+  { edgeStones }: OnPointSashedOptions,
+  { at, stone }: Lattice,
+): Piece[] {
+  const pieces: Piece[] = [];
+  for (let row = 0; row <= 2 * down; row++) {
+    for (let column = row % 2 === 0 ? 1 : 0; column <= 2 * across; column += 2) {
+      const middle = at(column, row);
+      const whole = diamond(middle.x, middle.y, stone);
+      const id = `cornerstone-${row}-${column}`;
+      // The corner an edge cuts away: the top one at the top edge, and so round.
+      const edges = [row === 0, column === 2 * across, row === 2 * down, column === 0];
+      const lost = edgeStones === 'halved' ? edges.indexOf(true) : -1;
+      if (lost < 0) pieces.push({ id, part: 'cornerstone', outline: whole });
+      else pieces.push({ id, part: 'edge-cornerstone', outline: whole.filter((_, i) => i !== lost) });
+    }
+  }
+  return pieces;
+}
+
+/** Sashes from each crossing to the two below it, falling (\) to the right and rising (/) from the left. */
+function sashPieces({ across, down }: Grid, { at, stone }: Lattice): Piece[] {
+  const isCrossing = (column: number, row: number) =>
+    (column + row) % 2 === 1 && column >= 0 && column <= 2 * across && row >= 0 && row <= 2 * down;
+  const pieces: Piece[] = [];
+  for (let row = 0; row < 2 * down; row++) {
+    for (let column = 0; column <= 2 * across; column++) {
+      if (!isCrossing(column, row)) continue;
+      if (isCrossing(column + 1, row + 1)) {
+        const outline = [
+          at(column, row, stone),
+          at(column + 1, row + 1, 0, -stone),
+          at(column + 1, row + 1, -stone),
+          at(column, row, 0, stone),
+        ];
+        pieces.push({ id: `falling-${row}-${column}`, part: 'falling', outline });
+      }
+      if (isCrossing(column - 1, row + 1)) {
+        const outline = [
+          at(column, row, 0, stone),
+          at(column - 1, row + 1, stone),
+          at(column - 1, row + 1, 0, -stone),
+          at(column, row, -stone),
+        ];
+        pieces.push({ id: `rising-${row}-${column}`, part: 'rising', outline });
+      }
+    }
+  }
+  return pieces;
+}
+
+/** Finished size of so many blocks along one direction (rule ST-6). */
+function sizeOf(
+  count: number,
+  block: number,
+  { sash, edgeStones }: OnPointSashedOptions,
+  { step, float }: Lattice,
+  unit: Unit,
+): Figure {
+  const show = (v: number) => formatWorking(v, unit);
+  if (edgeStones === 'halved') {
+    const value = count * 2 * step;
+    return lengthOf(
+      value,
+      `${count} × (block ${show(block)} + sash ${show(sash)}) × √2 = ${formatExact(value)}`,
+    );
+  }
+  const points = (count * block + (count + 1) * sash) * Math.SQRT2;
+  const value = points + 2 * float;
+  const sashes = `${count + 1} sashes × ${show(sash)}`;
+  return lengthOf(
+    value,
+    `(${count} blocks × ${show(block)} + ${sashes}) × √2 = ${formatExact(points)}`,
+    ...(float > 0 ? [`+ 2 × ${show(float)} float = ${formatExact(value)}`] : []),
+  );
+}
+
+/** The tape along one direction: a cornerstone at each crossing, a block between each two. */
+function tapeOf(count: number, start: number, { stone, step, float }: Lattice): Band[] {
+  const end = start + count * 2 * step + 2 * (stone + float);
+  const stones = Array.from({ length: count + 1 }, (_, i): Band => {
+    const middle = start + float + stone + i * 2 * step;
+    return {
+      role: 'cornerstone',
+      part: 'cornerstone',
+      from: Math.max(start, middle - stone),
+      to: Math.min(end, middle + stone),
+    };
+  });
+  const blocks = stones
+    .slice(0, -1)
+    .map(({ to }, i): Band => ({ role: 'block', part: 'block', from: to, to: stones[i + 1]!.from }));
+  const tape = stones.flatMap((band, i) => (blocks[i] ? [band, blocks[i]] : [band]));
+  return floatTape(tape, float, start);
+}
 
 function parts(grid: Grid, chosen: OnPointSashedOptions, edge: EdgeGeometry): SettingPart[] {
   const { across: n, down: m } = grid;

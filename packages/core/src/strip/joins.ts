@@ -94,59 +94,48 @@ function oneAfterAnother(
   return { pieces, left: spare > TOLERANCE ? [spare] : [], clear };
 }
 
-/** The best order and places, by what is still to be cut and how much of the spare length has been passed over. */
-function bestPlaced(
-  wanted: readonly { length: number; count: number }[],
-  run: Run,
-  room: { spare: number; step: number; slots: number; unit: Unit },
-): RunCuts {
-  const { spare, step, slots, unit } = room;
-  const enough = fromInches(FAR_ENOUGH_INCHES, unit);
-  const known = new Map<number, { clear: number; next: number }>();
-  const PASS = -1;
-  /** How far off the nearest join can be kept for all that is left to cut, and what to do next for that. */
-  const best = (counts: readonly number[], passed: number): { clear: number; next: number } => {
-    if (counts.every((c) => c === 0)) return { clear: Infinity, next: PASS };
-    const key = counts.reduce((k, c, i) => k * (wanted[i]!.count + 1) + c, passed);
-    const had = known.get(key);
-    if (had) return had;
-    const from = passed * step + sum(wanted, (w, i) => (w.count - counts[i]!) * w.length);
-    let found = { clear: -1, next: PASS };
-    counts.forEach((count, of) => {
-      if (count === 0 || found.clear >= enough) return;
-      const { length } = wanted[of]!;
-      const here = Math.min(enough, clearance(joinsOn(run, from, length), length));
-      if (here <= found.clear) return;
-      const clear = Math.min(
-        here,
-        best(
-          counts.map((c, i) => (i === of ? c - 1 : c)),
-          passed,
-        ).clear,
-      );
-      if (clear > found.clear) found = { clear, next: of };
-    });
-    if (found.clear < enough && passed < slots - 1) {
-      const { clear } = best(counts, passed + 1);
-      if (clear > found.clear) found = { clear, next: PASS };
-    }
-    known.set(key, found);
-    return found;
-  };
+/** A piece that is wanted of a run, and how many of it. */
+interface WantedLength {
+  readonly length: number;
+  readonly count: number;
+}
 
-  let counts = wanted.map((w) => w.count);
+/** What is left over of a run, in steps that may be passed over before any piece. */
+interface Room {
+  readonly spare: number;
+  readonly step: number;
+  readonly slots: number;
+  readonly unit: Unit;
+}
+
+/** What to do next, and how far off the nearest join can then be kept for all that is still to be cut. */
+interface NextCut {
+  readonly clear: number;
+  readonly next: number;
+}
+
+/** In place of a piece: pass over a step of what is left over. */
+const PASS = -1;
+
+const without = (counts: readonly number[], piece: number): number[] =>
+  counts.map((count, i) => (i === piece ? count - 1 : count));
+
+/** The best order and places, by what is still to be cut and how much of the spare length has been passed over. */
+function bestPlaced(wanted: readonly WantedLength[], run: Run, room: Room): RunCuts {
+  const nextCut = planCuts(wanted, run, room);
+  let counts = wanted.map(({ count }) => count);
   let passed = 0;
   let gap = 0;
   let at = 0;
   let clear = Infinity;
   const pieces: { of: number; joins: readonly number[] }[] = [];
   const left: number[] = [];
-  while (counts.some((c) => c > 0)) {
-    const { next } = best(counts, passed);
+  while (counts.some((count) => count > 0)) {
+    const { next } = nextCut(counts, passed);
     if (next === PASS) {
       passed++;
-      gap += step;
-      at += step;
+      gap += room.step;
+      at += room.step;
       continue;
     }
     if (gap > 0) left.push(gap);
@@ -156,8 +145,43 @@ function bestPlaced(
     clear = Math.min(clear, clearance(joins, length));
     pieces.push({ of: next, joins });
     at += length;
-    counts = counts.map((c, i) => (i === next ? c - 1 : c));
+    counts = without(counts, next);
   }
-  const end = spare - passed * step;
+  const end = room.spare - passed * room.step;
   return { pieces, left: end > TOLERANCE ? [...left, end] : left, clear };
+}
+
+/**
+ * Finds what to cut next, for any number of pieces still to be cut and of steps passed over: by trying each piece
+ * and a pass, and remembering every answer (dynamic programming).
+ */
+function planCuts(wanted: readonly WantedLength[], run: Run, { step, slots, unit }: Room) {
+  const enough = fromInches(FAR_ENOUGH_INCHES, unit);
+  const known = new Map<number, NextCut>();
+  const keyOf = (counts: readonly number[], passed: number): number =>
+    counts.reduce((key, count, i) => key * (wanted[i]!.count + 1) + count, passed);
+
+  const find = (counts: readonly number[], passed: number): NextCut => {
+    if (counts.every((count) => count === 0)) return { clear: Infinity, next: PASS };
+    const key = keyOf(counts, passed);
+    const had = known.get(key);
+    if (had) return had;
+    const from = passed * step + sum(wanted, ({ length, count }, i) => (count - counts[i]!) * length);
+    let best: NextCut = { clear: -1, next: PASS };
+    counts.forEach((count, piece) => {
+      if (count === 0 || best.clear >= enough) return;
+      const { length } = wanted[piece]!;
+      const here = Math.min(enough, clearance(joinsOn(run, from, length), length));
+      if (here <= best.clear) return;
+      const clear = Math.min(here, find(without(counts, piece), passed).clear);
+      if (clear > best.clear) best = { clear, next: piece };
+    });
+    if (best.clear < enough && passed < slots - 1) {
+      const { clear } = find(counts, passed + 1);
+      if (clear > best.clear) best = { clear, next: PASS };
+    }
+    known.set(key, best);
+    return best;
+  };
+  return find;
 }

@@ -1,12 +1,17 @@
 import type { Piece, Spot } from '../piece/piece.ts';
 import type { Plan } from '../plan/shape.ts';
-import { type Laid, wallFrom, wallOf } from './wall.ts';
+import { type WallPlace, wallFrom, wallOf } from './wall.ts';
 
 /** The plan with another wall in its `places` places. */
-const withWall = (plan: Plan, places: readonly Laid[]): Plan => ({ ...plan, wall: wallFrom(places) });
+const withWall = (plan: Plan, places: readonly WallPlace[]): Plan => ({ ...plan, wall: wallFrom(places) });
 
 /** The plan with some places of its wall changed. */
-function changed(plan: Plan, count: number, places: readonly number[], change: (laid: Laid) => Laid): Plan {
+function changed(
+  plan: Plan,
+  count: number,
+  places: readonly number[],
+  change: (laid: WallPlace) => WallPlace,
+): Plan {
   return withWall(
     plan,
     wallOf(plan, count).places.map((laid, i) => (places.includes(i) ? change(laid) : laid)),
@@ -18,7 +23,7 @@ export const withTurned = (plan: Plan, count: number, places: readonly number[],
   changed(plan, count, places, (laid) =>
     laid.locked || !laid.block || laid.block.upright
       ? laid
-      : { ...laid, turn: ((laid.turn + by + 4) % 4) as Laid['turn'] },
+      : { ...laid, turn: ((laid.turn + by + 4) % 4) as WallPlace['turn'] },
   );
 
 /** Places locked, so that nothing moves what lies there, or free again. */

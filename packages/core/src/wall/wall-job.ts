@@ -7,7 +7,7 @@ import type { Piece } from '../piece/piece.ts';
 import { convertLength } from '../length/unit.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import type { Arrangement, ArrangeRules, Meeting, WallBlock, WallJob } from './job.ts';
-import { type Laid, wallFrom, wallOf } from './wall.ts';
+import { type WallPlace, wallFrom, wallOf } from './wall.ts';
 
 /** Lightness of the three values a quilter sorts by. */
 const VALUES = { light: 0.85, medium: 0.55, dark: 0.25 } as const;
@@ -87,9 +87,9 @@ export function wallJob(plan: Plan, layout: Layout, rules: ArrangeRules): WallJo
 /** The plan with an arrangement of its job on the wall. */
 export function withArrangement(plan: Plan, { blocks, locked }: WallJob, { at, turns }: Arrangement): Plan {
   const byId = new Map(plan.pile.map((b) => [b.id, b]));
-  const places = at.map((block, i): Laid => ({
+  const places = at.map((block, i): WallPlace => ({
     block: block < 0 ? null : (byId.get(blocks[block]!.id) ?? null),
-    turn: block < 0 ? 0 : (turns[block] as Laid['turn']),
+    turn: block < 0 ? 0 : (turns[block] as WallPlace['turn']),
     locked: locked[i] ?? false,
   }));
   return { ...plan, wall: wallFrom(places) };

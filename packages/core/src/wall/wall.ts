@@ -1,7 +1,7 @@
 import type { PileBlock, Plan, WallSpot } from '../plan/shape.ts';
 
 /** What lies in one place of the wall. */
-export interface Laid {
+export interface WallPlace {
   readonly block: PileBlock | null;
   /** Quarters to the right, besides what the rule for odd and even places does. */
   readonly turn: WallSpot['turn'];
@@ -10,7 +10,7 @@ export interface Laid {
 
 /** The blocks in their places, and those parked beside. */
 export interface Wall {
-  readonly places: readonly Laid[];
+  readonly places: readonly WallPlace[];
   readonly spare: readonly PileBlock[];
 }
 
@@ -26,7 +26,7 @@ export function wallOf({ pile, wall }: Plan, places: number): Wall {
   );
   const rest = pile.filter((b) => !kept.has(b.id));
   let next = 0;
-  const filled = Array.from({ length: places }, (_, i): Laid => {
+  const filled = Array.from({ length: places }, (_, i): WallPlace => {
     const spot = laid[i];
     if (spot?.block === null) return { block: null, turn: 0, locked: spot.locked };
     if (spot && kept.has(spot.block!))
@@ -37,5 +37,5 @@ export function wallOf({ pile, wall }: Plan, places: number): Wall {
 }
 
 /** A wall as the plan keeps it. */
-export const wallFrom = (places: readonly Laid[]): WallSpot[] =>
+export const wallFrom = (places: readonly WallPlace[]): WallSpot[] =>
   places.map(({ block, turn, locked }) => ({ block: block?.id ?? null, turn, locked }));

@@ -3,14 +3,14 @@ import { borderSteps } from '../../src/finder/best-borders.ts';
 import { clothCheck } from '../../src/finder/cloth.ts';
 import { fitOf, shapesFor } from '../../src/finder/find.ts';
 import { searchStep } from '../../src/finder/request.ts';
-import { centreOf, costsOf, groundOf, weigh } from '../../src/finder/score.ts';
+import { centreOf, costsOf, searchScale, weigh } from '../../src/finder/score.ts';
 
 /** The best designs by trying every sash and float with every border on every grid. */
 export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looked: number } {
   const shapes = shapesFor(plan, request);
-  const ground = groundOf(plan, request, shapes);
+  const scale = searchScale(plan, request, shapes);
   const step = searchStep(plan.unit);
-  const { least, most, even } = borderSteps(ground, step);
+  const { least, most, even } = borderSteps(scale, step);
   const enough = clothCheck(plan, request);
   let looked = 0;
   const fits = shapes.flatMap((shape) => {
@@ -25,7 +25,7 @@ export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looke
       const look = (sides: number, ends: number) => {
         looked++;
         const border = { sides: sides * step, ends: ends * step };
-        const score = weigh(costsOf(ground, shape, lengths, centre, border), request);
+        const score = weigh(costsOf(scale, shape, lengths, centre, border), request);
         if (!best || score < best.score) best = { lengths, border, score };
       };
       look(0, 0);
@@ -39,7 +39,7 @@ export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looke
       border: { sides: number; ends: number };
       score: number;
     } | null;
-    return found ? [fitOf(ground, shape, found.lengths, found.border, step)] : [];
+    return found ? [fitOf(scale, shape, found.lengths, found.border, step)] : [];
   });
   return { best: fits.sort((a, b) => a.score - b.score).slice(0, 20), looked };
 }

@@ -85,7 +85,7 @@ const TextCell = styled.input`
     box-shadow: 0 0 0 1px var(--chalk);
   }
 `;
-const Said = styled.span`
+const VerdictCell = styled.span`
   display: flex;
   align-items: baseline;
   gap: 8px;
@@ -327,12 +327,12 @@ const Row = memo(function Row({
       <span role="cell">{text('maker', `Maker of ${block.name}`)}</span>
       {SIZES.map((field) => size(field, block[field]))}
       {edges && EDGES.map((field) => size(field, block.edges?.[field] ?? null))}
-      <Said role="cell" data-kind={verdict.kind} title={verdict.text}>
+      <VerdictCell role="cell" data-kind={verdict.kind} title={verdict.text}>
         <b>{VERDICT_NAMES[verdict.kind]}</b>
         <span>
           <Lengths text={verdict.text} />
         </span>
-      </Said>
+      </VerdictCell>
       <span role="cell">
         {['trim', 'small', 'crooked', 'ease'].includes(verdict.kind) || block.settled ? (
           <Tick

@@ -9,7 +9,7 @@ import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { Chance } from './Chance.tsx';
 
-const Said = styled.div`
+const Words = styled.div`
   font-size: 13px;
   color: var(--soft);
   li {
@@ -41,7 +41,7 @@ export function SeamTest() {
   const close = fromInches(1, unit);
   return (
     <Section title="Test the seam">
-      <Said>
+      <Words>
         <p>
           Sew three strips cut <Lengths text={formatWithUnit(testStrip(unit), unit)} /> wide side by side.
           Together they should measure <Lengths text={formatWithUnit(target, unit)} />.
@@ -90,7 +90,7 @@ export function SeamTest() {
             </ul>
           </>
         )}
-      </Said>
+      </Words>
       <Chance fat={drift.fat.value} />
     </Section>
   );

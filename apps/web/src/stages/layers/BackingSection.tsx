@@ -26,7 +26,7 @@ import { useEdit } from '../../quilt/useEdit.ts';
 import { BackingSlabs, SeamLines } from './LayersBoard.tsx';
 import { Ways } from './Ways.tsx';
 
-const Said = styled.p`
+const Words = styled.p`
   margin: 4px 0;
   font-size: 13px;
   color: var(--soft);
@@ -94,13 +94,13 @@ export function BackingSection({ layers }: { layers: Layers }) {
           ),
         }))}
       />
-      <Said data-testid="backing-because">
+      <Words data-testid="backing-because">
         <Lengths text={layers.backing.because} />
-      </Said>
+      </Words>
       {layers.backing.remarks.map((remark) => (
-        <Said key={remark} role="note">
+        <Words key={remark} role="note">
           <Lengths text={remark} />
-        </Said>
+        </Words>
       ))}
       <ul>
         <FigureLine name="Backing, across" figure={layers.backing.width} unit={unit} />
@@ -140,10 +140,10 @@ export function BackingSection({ layers }: { layers: Layers }) {
       />
       <FabricChoice labelled use={{ what: 'back-stripe' }} label="Stripe’s cloth" />
       {backing.overhang < fromInches(2, unit) - 0.2 && (
-        <Said role="note">
+        <Words role="note">
           Layers shift while they are quilted: below{' '}
           <Lengths text={formatWithUnit(unit === 'in' ? 2 : 5, unit)} /> a corner can run short.
-        </Said>
+        </Words>
       )}
     </Section>
   );

@@ -2,7 +2,7 @@ import {
   BEDS,
   type BedId,
   formatLength,
-  formatSize,
+  formatWithUnit,
   mattress,
   startBed,
   type Target,
@@ -126,11 +126,7 @@ export function TargetSection() {
           <strong>
             <Why figure={asked.width} text={formatLength(asked.width.value, unit)} what="this width" />
             {' × '}
-            <Why
-              figure={asked.height}
-              text={formatSize(0, asked.height.value, unit).split(' × ')[1]!}
-              what="this height"
-            />
+            <Why figure={asked.height} text={formatWithUnit(asked.height.value, unit)} what="this height" />
           </strong>
           {asked.says && (
             <span className="says">

@@ -1,4 +1,4 @@
-import type { Clash, ClashReason, Crowd, Laid, RowLabel } from '@lattice/core';
+import type { Clash, ClashReason, Crowd, WallPlace, RowLabel } from '@lattice/core';
 import { memo, useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
@@ -42,7 +42,7 @@ interface ClashListProps {
   readonly clashes: readonly Clash[];
   /** Blocks of which some must meet, however they lie. */
   readonly crowds: readonly Crowd[];
-  readonly places: readonly Laid[];
+  readonly places: readonly WallPlace[];
   readonly labels: readonly RowLabel[];
   readonly onPoint: (clash: Clash | null) => void;
   readonly onChoose: (clash: Clash) => void;

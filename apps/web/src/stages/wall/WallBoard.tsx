@@ -1,7 +1,7 @@
 import {
   type Clash,
   fromInches,
-  type Laid,
+  type WallPlace,
   type Layout,
   middleOf,
   type Piece,
@@ -77,7 +77,7 @@ interface WallBoardProps {
   readonly plan: Plan;
   readonly layout: Layout;
   readonly pieces: readonly Piece[];
-  readonly places: readonly Laid[];
+  readonly places: readonly WallPlace[];
   readonly labels: readonly RowLabel[];
   readonly showLabels: boolean;
   readonly view: ViewId;
@@ -298,7 +298,7 @@ const Threads = memo(function Threads({
 const TURNS = ['', ', turned a quarter', ', turned half round', ', turned three quarters'];
 
 /** What is read out of a place. */
-export function placeWords({ block, turn, locked }: Laid, { row, number }: RowLabel): string {
+export function placeWords({ block, turn, locked }: WallPlace, { row, number }: RowLabel): string {
   const what = block ? `${block.name}${block.maker ? ` by ${block.maker}` : ''}` : 'empty';
   return `Row ${row}, place ${number}: ${what}${block ? TURNS[turn] : ''}${locked ? ', locked' : ''}`;
 }

@@ -3,7 +3,7 @@ import {
   type Clash,
   clashesOf,
   crowdsOf,
-  type Laid,
+  type WallPlace,
   type Plan,
   rowLabels,
   START_RULES,
@@ -218,7 +218,7 @@ export function WallStage() {
         ) {
           setCarried(null);
           setChosen([]);
-          setSaid('Laid there.');
+          setSaid('WallPlace there.');
         }
       }
     } else if (event.key === ' ') tap({ place }, true);
@@ -243,7 +243,7 @@ export function WallStage() {
 
   const acting = chosen.length > 0 ? chosen : [];
   const allLocked = acting.length > 0 && acting.every((p) => wall.places[p]?.locked);
-  const only: Laid | undefined = acting.length === 1 ? wall.places[acting[0]!] : undefined;
+  const only: WallPlace | undefined = acting.length === 1 ? wall.places[acting[0]!] : undefined;
   return (
     <StageGrid>
       <Hanging>
