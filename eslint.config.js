@@ -41,7 +41,8 @@ export default tseslint.config(
       ...walls(
         {
           regex: '^(?!\\.{1,2}/|zod$|papaparse$|culori/fn$|d3-(array|polygon|random)$)',
-          message: 'The core imports nothing outside itself but zod, papaparse, culori and d3’s small pure modules.',
+          message:
+            'The core imports nothing outside itself but zod, papaparse, culori and d3’s small pure modules.',
         },
         {
           regex: '/(apps|node_modules)/',

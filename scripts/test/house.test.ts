@@ -132,6 +132,27 @@ describe('the rooms of the core', () => {
   }, 30_000);
 });
 
+test('everything the core exports says what it is, but for types that follow from a value', () => {
+  const files = spawnSync('git', ['ls-files', '-co', '--exclude-standard', 'packages/core/src'], {
+    cwd: root,
+    encoding: 'utf8',
+  })
+    .stdout.split('\n')
+    .filter((file) => file.endsWith('.ts') && existsSync(path.join(root, file)));
+  const bare = files.flatMap((file) => {
+    const lines = readFileSync(path.join(root, file), 'utf8').split('\n');
+    return lines.flatMap((line, i) => {
+      const exported = /^export (?:async )?(?:const|function\*?|interface|class|type) (\w+)/.exec(line);
+      const follows = /^export type \w+ = .*(?:typeof|z\.infer|\[')/.test(line);
+      return exported && !follows && !/^ ?\*\/|\*\/$/.test(lines[i - 1] ?? '')
+        ? [`${file}: ${exported[1]}`]
+        : [];
+    });
+  });
+  expect(files.length).toBeGreaterThan(100);
+  expect(bare).toEqual([]);
+});
+
 test('every name on the public face of the core is used by somebody', () => {
   const face = readFileSync(path.join(root, 'packages/core/src/index.ts'), 'utf8');
   const names = [...face.matchAll(/export \{([^}]*)\}/g)].flatMap(([, list]) =>

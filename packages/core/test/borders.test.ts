@@ -18,7 +18,7 @@ const areas = (corners: Plan['borders'][number]['corners']) =>
   Object.fromEntries(
     bordered(corners)
       .layout.pieces.filter((p) => p.id.startsWith('border'))
-      .map((p) => [p.id.replace('border-0-', ''), areaOf(p.outline)]),
+      .map((p) => [p.id.replace(/^border-\d+-/, ''), areaOf(p.outline)]),
   );
 
 // Rules BO-1, BO-2. By hand: strips 3 and 5 wide round 20 × 30; a mitred one is a trapezium, half the sum of its sides × its width.
@@ -33,10 +33,10 @@ describe('how a border turns its corners', () => {
         'side-right': 90,
         'end-top': 100,
         'end-bottom': 100,
-        'corner-0': 15,
-        'corner-1': 15,
-        'corner-2': 15,
-        'corner-3': 15,
+        'corner-top-left': 15,
+        'corner-top-right': 15,
+        'corner-bottom-right': 15,
+        'corner-bottom-left': 15,
       },
     ],
     ['mitred', { 'side-left': 105, 'side-right': 105, 'end-top': 115, 'end-bottom': 115 }],
@@ -54,9 +54,9 @@ describe('how a border turns its corners', () => {
       .pieces.filter((p) => p.role !== 'block')
       .map((p) => [p.name, p.fabric, p.count.value, p.use]);
     expect(lines).toEqual([
-      ['Border sides', 'border', 2, { what: 'border', index: 0 }],
-      ['Border top and bottom', 'border', 2, { what: 'border', index: 0 }],
-      ['Border corners', 'accent', 4, { what: 'border-corner', index: 0 }],
+      ['Border sides', 'border', 2, { what: 'border', border: expect.any(String) }],
+      ['Border top and bottom', 'border', 2, { what: 'border', border: expect.any(String) }],
+      ['Border corners', 'accent', 4, { what: 'border-corner', border: expect.any(String) }],
     ]);
     expect(bordered('sides-first').pieces.map((p) => p.role)).not.toContain('border-corner');
   });

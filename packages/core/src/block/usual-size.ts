@@ -24,6 +24,7 @@ export interface Difference {
   readonly height: number;
 }
 
+/** The two ways a block is measured. */
 export const WAYS = ['width', 'height'] as const;
 type Way = (typeof WAYS)[number];
 

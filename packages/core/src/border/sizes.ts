@@ -6,6 +6,7 @@ import { fromInches, type Unit } from '../length/unit.ts';
 import type { Measured } from '../plan/shape.ts';
 import type { Border } from './border.ts';
 
+/** A finished size with its working, in the plan's unit. */
 export interface Size {
   readonly width: Figure;
   readonly height: Figure;

@@ -38,11 +38,14 @@ export const FIBRES = {
 } as const satisfies Record<string, Fibre>;
 
 export type FibreId = keyof typeof FIBRES;
+/** Their ids, in the order they are offered. */
 export const FIBRE_IDS = Object.keys(FIBRES) as [FibreId, ...FibreId[]];
 
+/** Colours batting comes in. */
 export const BATTING_COLOURS = ['natural', 'white', 'dark'] as const;
 
 /** Where batting comes from. */
 const BATTING_WAYS = ['pieces', 'package', 'roll', 'joined'] as const;
 export type BattingWay = (typeof BATTING_WAYS)[number];
+/** What a quilter can choose: a source, or whichever is best. */
 export const BATTING_CHOICES = ['best', ...BATTING_WAYS] as const;

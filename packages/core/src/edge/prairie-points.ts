@@ -16,6 +16,7 @@ export interface PointsOnSide {
 
 /** How wide a point's base is at the sewing line, and how high it stands from there (rule PP-1): `q − 2a`, `q/2 − a`. */
 export const pointBase = (square: number, seam: number): number => square - 2 * seam;
+/** How high a point stands beyond the sewing line: `q/2 − a`, in the plan's unit (rule PP-1). */
 export const pointHeight = (square: number, seam: number): number => square / 2 - seam;
 
 /** Points all round a quilt, and what they are cut from. */

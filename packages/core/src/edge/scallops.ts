@@ -210,4 +210,5 @@ export function scallopRefusal(
 /** Length of one arc along a side, and of a corner's. */
 export const arcLength = ({ radius, half }: { readonly radius: number; readonly half: number }): number =>
   2 * radius * half;
+/** Length of the arc that turns a corner, in the plan's unit. */
 export const cornerLength = ({ radius, half }: ScallopCorner): number => radius * (Math.PI / 2 + 2 * half);

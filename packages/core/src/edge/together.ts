@@ -4,40 +4,28 @@ import { leastIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import { EDGE_SHAPE_NAMES, type EdgeFinish } from '../choice/edge.ts';
+import type { EdgeFinish } from '../choice/edge.ts';
 import { bindingSeamOf } from './binding-seam.ts';
+import { finishOf } from './finishes.ts';
 import { flangeRefusal } from './flange.ts';
 import { scallopRefusal } from './scallops.ts';
 
+/** In the order they are asked what they go with: what closes an edge first. */
+const ASKED: readonly EdgeFinish[] = ['prairie-points', 'binding', 'flange'];
+
 /** Why these finishes do not go together on an edge of this shape; empty when they do (rule ED-2; common practice). */
 export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>): Refusal[] {
-  const has = (finish: EdgeFinish) => finishes.includes(finish);
-  const path = ['edge', 'finishes'];
-  const said: Refusal[] = [];
-  const say = (message: string) => said.push({ path, message });
-  if (!has('binding') && !has('prairie-points'))
-    say(
-      has('flange')
-        ? 'A flange is only basted on: the seam of a binding is what holds it. Keep the binding with it.'
-        : 'A raw edge frays: finish it with a binding or with prairie points.',
-    );
-  if (has('prairie-points') && has('binding'))
-    say(
-      'Prairie points close the edge by themselves: their raw edges lie between top and backing, so nothing is left to bind, and a binding would cover their bases. Choose one of the two.',
-    );
-  if (has('prairie-points') && has('flange'))
-    say(
-      'A flange is held by the seam of a binding and lies against it; beside prairie points there is none. Take the flange off, or bind the quilt.',
-    );
-  if (has('prairie-points') && shape !== 'square')
-    say(
-      `Prairie points need straight sides that meet square: on an edge with ${EDGE_SHAPE_NAMES[shape].toLowerCase()} their bases gape. Bind it, or choose square corners.`,
-    );
-  if (has('flange') && shape !== 'square')
-    say(
-      `A flange is a folded straight strip and cannot follow ${shape === 'clipped' ? 'corners that are cut off without eight pieces' : 'a curve'}. Choose square corners, or a binding with a flange built in.`,
-    );
-  return said;
+  const chosen = ASKED.filter((finish) => finishes.includes(finish));
+  const closed = chosen.some((finish) => finishOf(finish).closes);
+  const open = chosen.includes('flange')
+    ? 'A flange is only basted on: the seam of a binding is what holds it. Keep the binding with it.'
+    : 'A raw edge frays: finish it with a binding or with prairie points.';
+  const messages = [
+    ...(closed ? [] : [open]),
+    ...chosen.flatMap((finish) => chosen.flatMap((other) => finishOf(finish).against(other) ?? [])),
+    ...chosen.flatMap((finish) => finishOf(finish).around(shape) ?? []),
+  ];
+  return messages.map((message) => ({ path: ['edge', 'finishes'], message }));
 }
 
 /** Why an edge of this shape cannot go round a quilt of this size; empty when it can. */

@@ -22,11 +22,13 @@ export const triangleOptions = {
   triangles: z.enum(['trade', 'exact'], 'Triangles are cut by the "trade" rule or the "exact" one.'),
 };
 
+/** The field of a float. */
 export const floatField = {
   key: 'float',
   label: 'Float round the points',
   type: 'length',
 } as const satisfies SettingField;
+/** The field of the rule squares for triangles are cut by. */
 export const triangleRuleField = {
   key: 'triangles',
   label: 'Triangle squares',
@@ -40,6 +42,7 @@ export const triangleRuleField = {
 /** Why a setting triangle's square is cut as it is (rule TR-1): the straight grain lies on the quilt's edge, the bias inside. */
 const CUT_TWICE =
   'Cut twice, corner to corner: so the straight grain lies on the long side, along the quilt’s edge, and the bias lies inside, where a seam holds it.';
+/** Why a corner triangle's square is cut as it is (rule TR-1). */
 export const CUT_ONCE =
   'Cut once, corner to corner: so the straight grain lies on both short sides, along the outside, and the bias lies inside, where a seam holds it.';
 

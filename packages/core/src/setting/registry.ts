@@ -37,6 +37,7 @@ export type AnySetting = Setting<SettingKind, SettingOptions>;
 const optionsIn = <const T extends readonly { readonly options: z.ZodType }[]>(settings: T) =>
   settings.map((setting) => setting.options) as { [I in keyof T]: T[I]['options'] };
 
+/** The options of any setting, told apart by their kind. */
 export const settingOptionsSchema = z.discriminatedUnion(
   'kind',
   optionsIn(SETTINGS),

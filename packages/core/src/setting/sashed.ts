@@ -108,7 +108,9 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
     });
     y.sashAt.forEach(({ line, at: top }) => {
       if (!cornerstones) {
-        pieces.push(...sashPieces(`level-${line}`, 'level', origin.x, top, width.value, sash, widths, false));
+        pieces.push(
+          ...sashPieces(`level-${line}-0`, 'level', origin.x, top, width.value, sash, widths, false),
+        );
         return;
       }
       x.blockAt.forEach((left, column) =>

@@ -14,7 +14,9 @@ import type { Plan } from '../plan/shape.ts';
 /** What stops a plan from being drawn, where it stands in the plan, and what to do about it. */
 export type Problem = Refusal;
 
+/** The most blocks across or down. */
 export const GRID_LIMIT = 50;
+/** The most borders a stack holds. */
 export const BORDER_LIMIT = 6;
 
 /**

@@ -4,6 +4,7 @@ import type { Problem } from './problems.ts';
 import { planSchema } from './schema.ts';
 import { type Plan, SCHEMA_VERSION } from '../plan/shape.ts';
 
+/** A plan that was read, or every fault with its place. */
 export type ReadPlan =
   { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
 
