@@ -18,6 +18,10 @@ test('a new quilt begun out of reach is there at once, over a reload, and on the
   await expect(page.getByTestId('finished-size')).toHaveText(size!);
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await expect(page.getByTestId('outbox')).toContainText('1 new quilt, 1 change wait in this browser');
+  // It is not on the server's shelf yet, and can be gone on with all the same.
+  await page.getByRole('link', { name: 'Open “On-point cot quilt”' }).click();
+  await expect(page.getByTestId('finished-size')).toHaveText(size!);
+  await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await context.unroute('**/api/quilts');
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await expect(page.getByTestId('outbox')).toBeHidden();

@@ -1,4 +1,5 @@
 import { numberOf } from '@lattice/core';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -63,6 +64,13 @@ export function OutboxNote() {
             {message} {itemsText(waiting)} {waiting.length === 1 ? 'waits' : 'wait'} in this browser and{' '}
             {waiting.length === 1 ? 'goes' : 'go'} by {waiting.length === 1 ? 'itself' : 'themselves'}.
           </p>
+          {waiting.map(({ id, quilt, title }) =>
+            title === undefined ? null : (
+              <Link key={id} to={`/quilts/${quilt}/setting`}>
+                Open “{title}”
+              </Link>
+            ),
+          )}
           <Button onPress={() => dispatch(sendNow())}>Try now</Button>
         </Note>
       )}

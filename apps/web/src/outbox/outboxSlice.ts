@@ -5,6 +5,8 @@ import type { OutboxItem } from './items.ts';
 /** An item as the screen knows it: what it is of, without what it carries. */
 export type ShownItem = Pick<OutboxItem, 'id' | 'kind' | 'quilt' | 'tab' | 'order' | 'refused'> & {
   readonly block?: string;
+  /** Of a new quilt: what it is called. */
+  readonly title?: string;
 };
 
 /** What waits to be sent, and how the last try went. */

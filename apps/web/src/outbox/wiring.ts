@@ -106,6 +106,7 @@ const shown = (item: OutboxItem): ShownItem => {
     order,
     ...(refused === undefined ? {} : { refused }),
     ...(item.kind === 'picture' ? { block: item.block } : {}),
+    ...(item.kind === 'quilt' ? { title: item.plan.title } : {}),
   };
 };
 
