@@ -2,6 +2,7 @@ import { startPlan } from '@lattice/core';
 import type { StoredQuilt } from '../src/app/api.ts';
 import { createStore } from '../src/app/store.ts';
 import type { PlanItem } from '../src/outbox/items.ts';
+import { takeUpEarlierDrafts } from '../src/outbox/earlierDrafts.ts';
 import { inMemory, type Keeping } from '../src/outbox/keeping.ts';
 import { planChanged, undo } from '../src/quilt/planSlice.ts';
 import { keepMine, openQuilt, takeTheirs } from '../src/quilt/saving.ts';
@@ -164,6 +165,42 @@ describe('a draft from an earlier visit', () => {
     // It waits for whoever opens the quilt.
     expect((await drafts()).map((d) => d.plan.title)).toEqual(['Too late']);
   });
+});
+
+describe('drafts as they were kept before there was an outbox', () => {
+  afterEach(() => localStorage.clear());
+  test('are taken up, whatever version they are of; what cannot be read stays where it is', async () => {
+    const { borders, ...rest } = plan;
+    const old = { ...rest, schemaVersion: 5, title: 'Old', borders: borders.map(({ id: _, ...b }) => b) };
+    localStorage.setItem('lattice-draft-q', JSON.stringify({ revision: 1, plan: old }));
+    localStorage.setItem('lattice-draft-r', '{"revision":1,"plan":{"schemaVersion":1}}');
+    localStorage.setItem('lattice-theme', 'day');
+    await takeUpEarlierDrafts(store.around, localStorage);
+    expect((await drafts()).map((d) => [d.quilt, d.revision, d.plan.title])).toEqual([['q', 1, 'Old']]);
+    expect(Object.keys(localStorage).sort()).toEqual(['lattice-draft-r', 'lattice-theme']);
+    await store.dispatch(openQuilt('q'));
+    expect(store.getState().plan.present!.title).toBe('Old');
+    await until(() => state().state === 'saved');
+    expect(server.quilt.plan.title).toBe('Old');
+  });
+});
+
+test('a drag of a hundred steps is kept a few times, and as it ended', async () => {
+  const kept: string[] = [];
+  const put = keeping.putItem;
+  keeping.putItem = async (item) => {
+    await new Promise((done) => setTimeout(done, 5));
+    if (item.kind === 'plan') kept.push(item.plan.title);
+    await put(item);
+  };
+  for (let i = 1; i <= 100; i++) {
+    store.dispatch(planChanged({ ...plan, title: `Step ${i}` }, 'drag'));
+    await jest.advanceTimersByTimeAsync(1);
+  }
+  await until(() => state().state === 'saved');
+  expect(kept.length).toBeLessThan(40);
+  expect(kept.at(-1)).toBe('Step 100');
+  expect(server.quilt.plan.title).toBe('Step 100');
 });
 
 describe('two tabs', () => {

@@ -3,6 +3,7 @@ import type { Dispatch, UnknownAction } from '@reduxjs/toolkit';
 import { api, type LogPage } from '../app/api.ts';
 import { takeLandedPictures } from '../quilt/pictures.ts';
 import { heardOfDraft } from '../quilt/saving.ts';
+import { takeUpEarlierDrafts } from './earlierDrafts.ts';
 import type { OutboxItem } from './items.ts';
 import type { Keeping } from './keeping.ts';
 import { entriesHeard } from './logSlice.ts';
@@ -111,12 +112,18 @@ const shown = (item: OutboxItem): ShownItem => {
 };
 
 /** Takes up what this browser kept: the log, and whatever was not sent; from then on tries whenever it may work. */
-export async function beginKeeping({ outbox, keeping }: Around, dispatch: Dispatching): Promise<void> {
+export async function beginKeeping(around: Around, dispatch: Dispatching): Promise<void> {
+  const { outbox, keeping } = around;
   if (!(await keeping.lasts())) dispatch(keptInMemory());
   const { entries } = await keeping.log();
   dispatch(entriesHeard(entries));
   globalThis.addEventListener?.('online', () => void outbox.send());
   globalThis.addEventListener?.('focus', () => void outbox.send());
+  try {
+    await takeUpEarlierDrafts(around, localStorage);
+  } catch {
+    // A browser that keeps nothing kept no drafts either.
+  }
   await outbox.send();
   await hearLog(keeping, dispatch);
 }

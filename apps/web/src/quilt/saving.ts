@@ -35,6 +35,7 @@ const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
  */
 export function savingMiddleware(around: Around) {
   const listening = createListenerMiddleware<RootState>();
+  const keepLatest = oneAtATime((state: RootState) => keepDraft(around, state));
   listening.startListening({
     matcher: (action): action is UnknownAction =>
       isUndoOrRedo(action) || isAnyOf(planChanged, staleSettled)(action),
@@ -46,7 +47,7 @@ export function savingMiddleware(around: Around) {
         return;
       }
       dispatch(saveWaiting());
-      if (!(await keepDraft(around, getState()))) return;
+      await keepLatest(getState);
       await delay(PAUSE_MS);
       void around.outbox.send();
       await keepHistory(around, getState());
@@ -56,9 +57,9 @@ export function savingMiddleware(around: Around) {
 }
 
 /** The plan in hand as this tab's draft; while a newer version elsewhere waits to be settled it is not sent. */
-async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): Promise<boolean> {
+async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): Promise<void> {
   const { id: quilt, revision, state } = saving;
-  if (!plan.present || !quilt) return false;
+  if (!plan.present || !quilt) return;
   const draft: PlanItem = {
     kind: 'plan',
     id: draftId(quilt, tab),
@@ -69,7 +70,25 @@ async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): 
     plan: plan.present,
   };
   await outbox.keep(state === 'stale' ? { ...draft, refused: 'Changed elsewhere' } : draft);
-  return true;
+}
+
+/**
+ * Work on what then is, one at a time: while it is at work, whatever is asked for meanwhile is one more round, so that
+ * a drag does not write its quilt a hundred times.
+ */
+function oneAtATime(work: (state: RootState) => Promise<unknown>) {
+  let running: Promise<void> | null = null;
+  let again = false;
+  return (getState: () => RootState): Promise<void> => {
+    again = true;
+    running ??= (async () => {
+      while (again) {
+        again = false;
+        await work(getState());
+      }
+    })().finally(() => (running = null));
+    return running;
+  };
 }
 
 async function keepHistory({ keeping }: Around, { plan, saving }: RootState): Promise<void> {

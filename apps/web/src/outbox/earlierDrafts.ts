@@ -1,0 +1,38 @@
+import { readPlan } from '@lattice/core';
+import { draftId } from './items.ts';
+import { nextOrder } from './tabs.ts';
+import type { Around } from './wiring.ts';
+
+const PREFIX = 'lattice-draft-';
+
+/**
+ * Drafts as this browser kept them before there was an outbox, one slot a quilt: taken up as what a closed tab left,
+ * and let go there once they are kept here. What cannot be read stays where it is.
+ */
+export async function takeUpEarlierDrafts(
+  { outbox }: Pick<Around, 'outbox'>,
+  storage: Storage,
+): Promise<void> {
+  const keys = Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter(
+    (key): key is string => key?.startsWith(PREFIX) ?? false,
+  );
+  for (const key of keys) {
+    const draft = draftIn(storage.getItem(key));
+    if (!draft) continue;
+    const quilt = key.slice(PREFIX.length);
+    const tab = 'earlier';
+    await outbox.keep({ kind: 'plan', id: draftId(quilt, tab), quilt, tab, order: nextOrder(), ...draft });
+    storage.removeItem(key);
+  }
+}
+
+function draftIn(text: string | null) {
+  try {
+    const raw = JSON.parse(text ?? 'null') as { revision?: unknown; plan?: unknown } | null;
+    if (!raw || typeof raw.revision !== 'number') return null;
+    const read = readPlan(raw.plan);
+    return read.ok ? { revision: raw.revision, plan: read.plan } : null;
+  } catch {
+    return null;
+  }
+}
