@@ -82,10 +82,12 @@ export { near } from './length/tolerance.ts';
 export { convertLength, fromInches, rulerStep, type Unit } from './length/unit.ts';
 export { fabricById, fabricFor, fabricUses, withFabric } from './plan/fabric-use.ts';
 export { convertPlan } from './plan/convert.ts';
-export { BORDER_LIMIT, planProblems } from './soundness/problems.ts';
-export { readPlan } from './soundness/read.ts';
+export { excessIn } from './soundness/bounds.ts';
+export { planProblems, type Problem } from './soundness/problems.ts';
+export { readPlan, readPlanShape } from './soundness/read.ts';
 export {
   BLOCK_VALUES,
+  BORDER_LIMIT,
   type Fabric,
   type Measured,
   type PileBlock,
@@ -137,6 +139,9 @@ export { bookingIn, bookingInOldPlan } from './log/booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
 export { type EntryBody } from './log/kinds.ts';
 export { mergeLogs } from './log/merge.ts';
+export { mergePlans, type MergedPlans, withTheirs } from './merge/merge-plans.ts';
+export { type BothChanged } from './merge/three-way.ts';
+export { nameOfField } from './merge/words.ts';
 export { ontoCorners, sceneSvg } from './format/scene-svg.ts';
 export { type Path, pathData, pathRound } from './geometry/path.ts';
 export { blockLabels } from './scene/label-scene.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { edgeOutline, edgePath, edgePolygon, pathData, pointAt, SIDES } from '../src/index.ts';
 import { areaOf, lengthRound } from '../src/geometry/outline.ts';
 import { lengthAround } from '../src/edge/around.ts';
-import { alongBottom, bottomSpan, sideAt } from '../src/edge/along.ts';
+import { bottomSide, sideAt } from '../src/edge/along.ts';
 import type { EdgeForm } from '../src/edge/outline.ts';
 import { arcLength, arcRadius, scallopRefusal, solveScallops } from '../src/edge/scallops.ts';
 import { measureTiling } from './support/tiling.ts';
@@ -87,11 +87,12 @@ describe('the edge of a quilt', () => {
     fc.assert(
       fc.property(anyEdge, fc.double({ min: 0.01, max: 0.99, noNaN: true }), ({ size, form }, t) => {
         const outline = edgeOutline(size, form);
-        const [a, b] = bottomSpan(outline);
+        const { span, along: alongBottom } = bottomSide(outline);
+        const [a, b] = span;
         const along = a + t * (b - a);
         const { side, from } = sideAt(outline, along);
         expect(side).toBe('bottom');
-        expect(pointAt(outline, alongBottom(outline, from)).x).toBeCloseTo(pointAt(outline, along).x, 5);
+        expect(pointAt(outline, alongBottom(from)).x).toBeCloseTo(pointAt(outline, along).x, 5);
       }),
       { numRuns: 80 },
     );

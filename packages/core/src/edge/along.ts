@@ -1,3 +1,4 @@
+import { bisector } from 'd3-array';
 import type { Point } from '../geometry/point.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { type Side, SIDES } from '../choice/edge.ts';
@@ -45,32 +46,42 @@ export function sideAt(outline: EdgeOutline, along: number): { readonly side: Si
   return { side, from: side === 'top' || side === 'bottom' ? x : y };
 }
 
-/** How far along the edge the bottom side's point lies that is so far from its left end; its corners' ends where it would lie beyond. */
-export function alongBottom(outline: EdgeOutline, fromLeft: number): number {
-  const [first, last] = bottomSpan(outline);
-  let along = 0;
+/** The bottom side, made ready to be asked often: a search through many beginnings must not walk the edge for each. */
+export interface BottomSide {
+  /** Where it begins and ends along the edge, its corners left out. */
+  readonly span: readonly [first: number, last: number];
+  /** How far along the edge its point lies that is so far from its left end; its own ends where it would lie beyond. */
+  readonly along: (fromLeft: number) => number;
+}
+
+/** The bottom side of an edge. */
+export function bottomSide(outline: EdgeOutline): BottomSide {
+  const span = bottomSpan(outline);
+  const [first, last] = span;
+  const stretches: { readonly run: EdgeRun; readonly at: number }[] = [];
+  let at = 0;
   for (const run of outline.runs) {
-    // Along the bottom the edge runs from right to left.
-    if (
-      along >= first - TOLERANCE &&
-      along < last - TOLERANCE &&
-      run.to.x <= fromLeft &&
-      fromLeft <= run.from.x
-    ) {
-      if (run.kind === 'line') return along + run.from.x - fromLeft;
-      return (
-        along +
-        run.radius *
-          (Math.acos(Math.min(1, Math.max(-1, (fromLeft - run.centre.x) / run.radius))) - run.start)
-      );
-    }
-    along += run.length;
+    if (at >= first - TOLERANCE && at < last - TOLERANCE) stretches.push({ run, at });
+    at += run.length;
   }
-  return fromLeft > pointAt(outline, first + TOLERANCE).x ? first : last;
+  const rightEnd = pointAt(outline, first + TOLERANCE).x;
+  // Along the bottom the edge runs from right to left.
+  const toTheLeft = bisector(({ run }: (typeof stretches)[number]) => -run.to.x);
+  return {
+    span,
+    along(fromLeft) {
+      const stretch = stretches[toTheLeft.left(stretches, -fromLeft)];
+      if (!stretch || fromLeft > stretch.run.from.x) return fromLeft > rightEnd ? first : last;
+      const { run } = stretch;
+      if (run.kind === 'line') return stretch.at + run.from.x - fromLeft;
+      const cosine = Math.min(1, Math.max(-1, (fromLeft - run.centre.x) / run.radius));
+      return stretch.at + run.radius * (Math.acos(cosine) - run.start);
+    },
+  };
 }
 
 /** Where the bottom side begins and ends along the edge, its corners left out. */
-export function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, number] {
+function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, number] {
   let along = 0;
   let span: [number, number] | null = null;
   const turned = (side: Side) =>

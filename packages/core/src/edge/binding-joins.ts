@@ -1,5 +1,6 @@
+import { ascending, bisectLeft, min } from 'd3-array';
 import { fromInches, type Unit } from '../length/unit.ts';
-import { alongBottom, bottomSpan, pointAt, sideAt } from './along.ts';
+import { bottomSide, pointAt, sideAt } from './along.ts';
 import type { Side } from '../choice/edge.ts';
 import type { EdgeOutline } from './outline.ts';
 import type { Point } from '../geometry/point.ts';
@@ -45,32 +46,47 @@ function middlesOf({ lengths, loss }: Joined): number[] {
   });
 }
 
-/** How far along the edge each join lies of a binding that begins `start` from the left end of the bottom; the first is where it begins. A measured edge is drawn as the computed one: places go by proportion. */
-function placesFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): number[] {
+/**
+ * How far along the edge each join lies of a binding that begins `start` from the left end of the bottom; the first is
+ * where it begins. A measured edge is drawn as the computed one: places go by proportion.
+ */
+function placesAlong(outline: EdgeOutline, joined: Joined, around: number): (start: number) => number[] {
   const scale = outline.length / around;
-  const begin = alongBottom(outline, start);
-  return [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)].map(
-    (place) => (begin + place * scale) % outline.length,
-  );
+  const bottom = bottomSide(outline);
+  const places = [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)].map((place) => place * scale);
+  return (start) => {
+    const begin = bottom.along(start);
+    return places.map((place) => (begin + place) % outline.length);
+  };
 }
 
 /** Joins of a binding that begins `start` from the left end of the bottom; `around` is what is bound, which a tape may have measured. */
 export function joinsFrom(outline: EdgeOutline, joined: Joined, start: number, around: number): BindingJoins {
   const scale = outline.length / around;
-  const joins = placesFrom(outline, joined, start, around).map((along, i): BindingJoin => ({
+  const turns = turnsInOrder(outline);
+  const joins = placesAlong(
+    outline,
+    joined,
+    around,
+  )(start).map((along, i): BindingJoin => ({
     point: pointAt(outline, along),
     ...sideAt(outline, along),
-    clear: clearOf(outline, along) / scale,
+    clear: clearOf(turns, outline.length, along) / scale,
     last: i === 0,
   }));
   return { start, joins, clear: Math.min(...joins.map((j) => j.clear)) };
 }
 
-/** From a place on the edge to the nearest turn, either way round. */
-function clearOf({ turns, length }: EdgeOutline, along: number): number {
-  return turns.reduce((least, turn) => {
-    const apart = Math.abs(turn.at - along) % length;
-    return Math.min(least, apart, length - apart);
+/** Where the edge's turns lie along it, in order: what a search through many beginnings looks among. */
+const turnsInOrder = ({ turns }: EdgeOutline): number[] => turns.map(({ at }) => at).sort(ascending);
+
+/** From a place on the edge to the nearest turn, either way round: one of the two it lies between. */
+function clearOf(turns: readonly number[], around: number, along: number): number {
+  const next = bisectLeft(turns, along);
+  return [turns.at(next - 1), turns[next % turns.length]].reduce<number>((least, turn) => {
+    if (turn === undefined) return least;
+    const apart = Math.abs(turn - along) % around;
+    return Math.min(least, apart, around - apart);
   }, Infinity);
 }
 
@@ -78,18 +94,19 @@ function clearOf({ turns, length }: EdgeOutline, along: number): number {
 export function bestStart(outline: EdgeOutline, joined: Joined, around: number, unit: Unit): BindingJoins {
   const step = fromInches(STEP_INCHES, unit);
   const enough = fromInches(FAR_ENOUGH_INCHES, unit);
-  const [a, b] = bottomSpan(outline);
+  const [a, b] = bottomSide(outline).span;
   const [left, right] = [pointAt(outline, b - 1e-9).x, pointAt(outline, a + 1e-9).x];
   const middle = (left + right) / 2;
+  const turns = turnsInOrder(outline);
+  const placesFrom = placesAlong(outline, joined, around);
   const tries = Math.max(1, Math.floor((right - left) / step));
   let best = { start: middle, clear: -1 };
   for (let i = 0; i <= tries && best.clear < enough; i++) {
     // From the middle outward, so that the first of equal ones is the nearest to it.
     const start = Math.round((middle + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * step) / step) * step;
     if (start < left || start > right) continue;
-    const clear = Math.min(
-      ...placesFrom(outline, joined, start, around).map((along) => clearOf(outline, along)),
-    );
+    const clears = placesFrom(start).map((along) => clearOf(turns, outline.length, along));
+    const clear = min(clears) ?? Infinity;
     if (clear > best.clear + 1e-9) best = { start, clear };
   }
   return joinsFrom(outline, joined, best.start, around);

@@ -17,6 +17,8 @@ export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
 
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
+/** The most borders a stack holds. */
+export const BORDER_LIMIT = 6;
 
 const pileBlockSchema = z.strictObject({
   id: name('The block’s id', 40),
@@ -167,7 +169,7 @@ export const planShape = z.strictObject({
     .max(PILE_LIMIT, `A wall has at most ${PILE_LIMIT} places.`),
   grid: z.strictObject({ across: whole('Blocks across'), down: whole('Blocks down') }),
   setting: settingOptionsSchema,
-  borders: z.array(borderSchema),
+  borders: z.array(borderSchema).max(BORDER_LIMIT, `A plan holds at most ${BORDER_LIMIT} borders.`),
   /** How blocks lie in their places: turned by quarters, backgrounds swapped, on odd and even places. */
   places: z.strictObject({
     turn: z.enum(['none', 'odd', 'round'], 'Blocks are turned "none", on "odd" places, or "round" in fours.'),

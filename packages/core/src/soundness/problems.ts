@@ -9,15 +9,13 @@ import { fabricFor, fabricUsePath, fabricUses } from '../plan/fabric-use.ts';
 import { plannedSize } from './planned-size.ts';
 import { edgeLengths, layerLengths } from './layers-and-edge-lengths.ts';
 import { type Range, RANGES } from './ranges.ts';
-import type { Plan } from '../plan/shape.ts';
+import { BORDER_LIMIT, type Plan } from '../plan/shape.ts';
 
 /** What stops a plan from being drawn, where it stands in the plan, and what to do about it. */
 export type Problem = Refusal;
 
 /** The most blocks across or down. */
 export const GRID_LIMIT = 50;
-/** The most borders a stack holds. */
-export const BORDER_LIMIT = 6;
 
 /**
  * Every reason this plan cannot be drawn or cut, in the quilter's words. Empty when it can. The plan
@@ -102,9 +100,26 @@ export function planProblems(plan: Plan): Problem[] {
       ...finishRefusals(plan),
     );
   }
+  if (problems.length === 0) problems.push(...sizeProblems(plan));
   // An edge is judged against a size that there is.
   if (problems.length === 0) problems.push(...shapeRefusals(plan, plannedSize(plan)));
   return problems;
+}
+
+/** A quilt larger than any bed, wall or hall shows: a slipped decimal point, or blocks counted twice. */
+function sizeProblems(plan: Plan): Problem[] {
+  const { unit } = plan;
+  const { width, height } = plannedSize(plan);
+  const sides = [
+    ['across', width, 'wide'],
+    ['down', height, 'high'],
+  ] as const;
+  return sides.flatMap(([key, size, way]): Problem[] => {
+    const { most } = RANGES.finished;
+    if (atLeast(mostIn(most, unit), size)) return [];
+    const message = `${RANGES.finished.what} ${formatWithUnit(size, unit)} ${way} cannot be right: at most ${formatWithUnit(limitIn(most, unit), unit)}. Lay out fewer or smaller blocks.`;
+    return [{ path: ['grid', key], message }];
+  });
 }
 
 /** Things of a list that share an id: each needs its own, or what is recorded of one would be taken for another's. */

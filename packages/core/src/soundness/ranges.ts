@@ -16,6 +16,8 @@ export const RANGES = {
   squaring: { what: 'What squaring an end takes', least: 0, most: 4 },
   block: { what: 'A block', least: 1, most: 60 },
   measured: { what: 'A measured block', least: 1, most: 62 },
+  /** Five metres a side: no quilt is (common practice; the largest beds ask for three). */
+  finished: { what: 'A quilt', least: 1, most: 200 },
   border: { what: 'A border', least: 1 / 4, most: 30 },
   repeat: { what: 'A repeat', least: 1 / 2, most: 40 },
   top: { what: 'A measured top', least: 2, most: 220 },

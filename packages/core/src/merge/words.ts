@@ -1,0 +1,69 @@
+import type { Plan } from '../plan/shape.ts';
+import { settingOf } from '../setting/registry.ts';
+import type { BothChanged } from './three-way.ts';
+
+/** What the parts of a plan are called, in the quilter's words. */
+const PARTS: Readonly<Record<keyof Plan, string>> = {
+  schemaVersion: 'The plan’s version',
+  title: 'The quilt’s name',
+  unit: 'Inches or centimetres',
+  seam: 'The seam allowance',
+  squaring: 'What squaring an end takes',
+  block: 'The block’s size',
+  pile: 'The blocks',
+  wall: 'How the blocks are laid out',
+  grid: 'How many blocks',
+  setting: 'The setting',
+  borders: 'The borders',
+  places: 'How blocks lie in their places',
+  measured: 'What was measured',
+  measureBy: 'How the top is measured',
+  target: 'The size to come to',
+  backing: 'The backing',
+  batting: 'The batting',
+  quilting: 'The quilting',
+  edge: 'The edge',
+  binding: 'The binding',
+  fabrics: 'The fabrics',
+  fabricFor: 'Which fabric is for what',
+};
+
+/** What a field is called within its part, where its own name is not a word of the trade. */
+const FIELDS: Readonly<Record<string, string>> = {
+  across: 'across',
+  down: 'down',
+  sides: 'width at the sides',
+  ends: 'width at top and bottom',
+  cut: 'cutting direction',
+  cornerFabric: 'fabric of the corners',
+  stripWidth: 'strip width',
+  usableWidth: 'usable width',
+  rollWidth: 'roll width',
+  settled: 'verdict done',
+  by: 'who quilts',
+  way: 'where it comes from',
+  made: 'as it was made',
+};
+
+/**
+ * What a field is called that both changed: "The borders: border 2, width at the sides".
+ *
+ * @param plan one that has what is named
+ */
+export function nameOfField(plan: Plan, { path }: Pick<BothChanged, 'path'>): string {
+  const [part, ...rest] = path as [keyof Plan, ...string[]];
+  const list = plan[part];
+  const words = rest.map((step, i) => {
+    if (i === 0 && Array.isArray(list)) return entryName(part, list as { id: string; name?: string }[], step);
+    if (part === 'setting')
+      return settingOf(plan.setting.kind).fields.find((f) => f.key === step)?.label ?? step;
+    return FIELDS[step] ?? step.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+  });
+  return [PARTS[part], words.join(', ')].filter((word) => word !== '').join(': ');
+}
+
+function entryName(part: keyof Plan, list: readonly { id: string; name?: string }[], id: string): string {
+  const at = list.findIndex((entry) => entry.id === id);
+  if (part === 'borders') return `border ${at + 1}`;
+  return list[at]?.name ?? id;
+}
