@@ -15,6 +15,8 @@ export default defineConfig({
   reporter: report ? [['list'], ['json', { outputFile: report }]] : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
+    // What the app keeps for being offline has tests of its own; all others see the network as it is.
+    serviceWorkers: 'block',
     launchOptions: { executablePath: process.env['LATTICE_CHROMIUM'] ?? 'chromium', args: CHROMIUM_FLAGS },
     colorScheme: 'light',
     trace: 'off',

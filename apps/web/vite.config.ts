@@ -1,9 +1,52 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** Kept so long, and so many, for opening without the network. */
+const MONTH_S = 30 * 24 * 3600;
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      // A newer app is offered, and taken when the quilter says so.
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Dapper Lattice',
+        short_name: 'Lattice',
+        description: 'From finished blocks to a finished quilt.',
+        display: 'standalone',
+        start_url: '/',
+        theme_color: '#1f2b42',
+        background_color: '#f3f0e8',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // Letters of alphabets this app is not written in stay where they are until they are asked for.
+        globIgnores: ['**/*-{vietnamese,cyrillic,greek,latin-ext}*'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api/],
+        cleanupOutdatedCaches: true,
+        runtimeCaching: [
+          {
+            urlPattern: ({ url, sameOrigin }) => sameOrigin && /^\/api\/pictures\//.test(url.pathname),
+            handler: 'CacheFirst',
+            options: { cacheName: 'pictures', expiration: { maxEntries: 600, maxAgeSeconds: MONTH_S } },
+          },
+          {
+            // The shelf and its quilts as they were last seen, when the server cannot be reached.
+            urlPattern: ({ url, sameOrigin }) =>
+              sameOrigin && /^\/api\/(quilts(\/[^/]+)?|house)$/.test(url.pathname),
+            handler: 'NetworkFirst',
+            options: { cacheName: 'quilts', expiration: { maxEntries: 300, maxAgeSeconds: MONTH_S } },
+          },
+        ],
+      },
+    }),
+  ],
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': 'http://127.0.0.1:4173' } },
   build: { target: 'es2022', chunkSizeWarningLimit: 600, assetsInlineLimit: 0 },
 });

@@ -28,10 +28,13 @@ export const DEMO = 'Potting-shed raffle quilt';
 
 /** Puts a copy of a demo quilt on the shelf under a name of its own, so that tests do not meet; answers its id. */
 export async function addCopy(page: Page, server: DemoServer, name: string, title = DEMO): Promise<string> {
-  const quilts = (await (await page.request.get(`${server.address}api/quilts`)).json()) as {
-    plan: { title: string };
-  }[];
-  const { plan } = quilts.find((q) => q.plan.title === title)!;
+  const { quilts } = (await (await page.request.get(`${server.address}api/quilts`)).json()) as {
+    quilts: { id: string; card: { title: string } }[];
+  };
+  const { id } = quilts.find(({ card }) => card.title === title)!;
+  const { plan } = (await (await page.request.get(`${server.address}api/quilts/${id}`)).json()) as {
+    plan: object;
+  };
   const added = await page.request.post(`${server.address}api/quilts`, {
     data: { plan: { ...plan, title: name } },
   });

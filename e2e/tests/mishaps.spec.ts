@@ -116,6 +116,7 @@ test('a lost connection: said at once, kept in the browser over a reload, saved 
   await expectSize(page, '73 × 85″');
   await expect(page.getByText(/cannot be reached/)).toBeVisible();
   await context.unroute('**/api/quilts/*');
+  await page.evaluate(() => dispatchEvent(new Event('online')));
   await saved(page);
 });
 

@@ -221,7 +221,7 @@ describe('starting the server badly', () => {
       ['apps/server/src/main.ts', '--port', '0', '--data', folder],
       { cwd: root },
     );
-    await once(child.stdout, 'data');
+    while (!/at http/.test(String((await once(child.stdout, 'data'))[0])));
     child.kill('SIGTERM');
     expect((await once(child, 'exit'))[0]).toBe(0);
     rmSync(folder, { recursive: true });

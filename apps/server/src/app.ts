@@ -1,28 +1,49 @@
-import { existsSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
-import helmet from 'helmet';
-import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import type { Backups } from './backup/backups.ts';
+import { backupRoutes } from './backup/routes.ts';
+import type { Database } from './database/open.ts';
 import { answerErrors, Refusal } from './errors.ts';
+import { jsonBody } from './gate/body.ts';
+import { gate, isLoopback } from './gate/gate.ts';
+import { headers } from './gate/headers.ts';
+import { onlyWhileWritable } from './gate/writable.ts';
 import { LogRepository } from './log/repository.ts';
 import { logRoutes } from './log/routes.ts';
 import { PictureRepository } from './pictures/repository.ts';
 import { pictureRoutes } from './pictures/routes.ts';
+import { Workshop } from './pictures/workshop.ts';
 import { QuiltRepository } from './quilts/repository.ts';
 import { quiltRoutes } from './quilts/routes.ts';
 import { QuiltService, type Surroundings } from './quilts/service.ts';
+import { Links } from './share/links.ts';
+import { linkRoutes } from './share/routes.ts';
+import { permissions, whoIs } from './share/who.ts';
 import { LongArm } from './simulators/long-arm.ts';
 import { LongArmBookings } from './simulators/long-arm-bookings.ts';
 import { longArmRoutes } from './simulators/long-arm-routes.ts';
 import { tapeRoutes } from './simulators/tape-routes.ts';
 import { Tape } from './simulators/tape.ts';
+import { SnapshotRepository } from './snapshots/repository.ts';
+import { snapshotRoutes } from './snapshots/routes.ts';
+import { SnapshotService } from './snapshots/service.ts';
+import { Counter } from './watch/numbers.ts';
+import { requestId } from './watch/request-id.ts';
 
 export interface AppOptions {
-  readonly knex: Knex;
+  readonly database: Database;
   readonly outside: Surroundings;
+  /** Why nothing can be written, in words that end a sentence; absent where it can. */
+  readonly readOnly?: string;
+  readonly workshop?: Workshop;
+  /** Absent in tests that are not about them. */
+  readonly backups?: Backups;
+  /** The app's address on the local network; null while it is not shared. */
+  readonly sharedAt?: () => string | null;
   /** Folder of the built web app; absent while developing and in tests. */
   readonly webFolder?: string;
   /** Where a line for each request goes; absent keeps quiet. */
@@ -33,47 +54,104 @@ export interface AppOptions {
 const requestLog = (logger: Logger) =>
   pinoHttp({
     logger,
+    genReqId: (_request, response) =>
+      (response as { locals?: Record<string, unknown> }).locals?.['request'] as string,
     serializers: {
-      req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+      req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
+        id,
+        method,
+        url: url.split('?')[0],
+      }),
       res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+      err: () => undefined,
     },
     customLogLevel: (_request, { statusCode }, error) =>
       error || statusCode >= 500 ? 'error' : statusCode >= 400 ? 'warn' : 'info',
   });
 
 /** The whole server as a value: routes → services → repositories, nothing listening yet. */
-export function createApp({ knex, outside, webFolder, logger }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { database, outside, webFolder, logger } = options;
   const app = express();
   app.disable('x-powered-by');
+  app.use(requestId);
   if (logger) app.use(requestLog(logger));
-  app.use(
-    helmet({
-      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
-      strictTransportSecurity: false,
-    }),
-  );
-  app.use(compression());
-  app.use(express.json({ limit: '4mb' }));
-
-  app.get('/api/health', async (_request, response) => {
-    await knex.raw('select 1');
-    response.json({ ok: true });
+  const counter = new Counter(outside.now());
+  app.use(counter.count);
+  app.use(headers());
+  app.use((request, response, next) => {
+    // Behind the door it was looked at there, by the names of the house on the local network.
+    if (response.locals['fromOutside']) return next();
+    gate(isLoopback)(request, response, next);
   });
+  app.use(permissions);
+  app.use(compression());
+  watchRoutes(app, options, counter);
+  app.use('/api', onlyWhileWritable(database, options.readOnly));
+  apiRoutes(app, options);
+  app.use('/api', () => {
+    throw new Refusal(404, 'no-such-address', 'There is nothing at this address.');
+  });
+  if (webFolder && existsSync(webFolder)) webRoutes(app, webFolder);
+  app.use(answerErrors((fault) => (logger ? logger.error(fault) : undefined)));
+  return app;
+}
+
+function apiRoutes(app: Express, { database, outside, workshop, backups, sharedAt }: AppOptions): void {
+  const { knex } = database;
   const log = new LogRepository(knex);
-  app.use('/api/quilts', quiltRoutes(new QuiltService(new QuiltRepository(knex), outside)));
-  app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), outside));
+  const quilts = new QuiltRepository(knex);
+  const snapshots = new SnapshotRepository(knex);
+  app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), workshop ?? new Workshop(), outside));
+  app.use('/api', jsonBody());
+  app.use('/api/quilts/:id/snapshots', snapshotRoutes(new SnapshotService(snapshots, quilts, outside)));
+  app.use('/api/quilts', quiltRoutes(new QuiltService(quilts, snapshots, outside)));
   app.use('/api/tape', tapeRoutes(new Tape(outside.random)));
   app.use('/api/log', logRoutes(log));
   const bookings = new LongArmBookings(new LongArm(outside.now), log, outside.now);
   app.use('/api/long-arm', longArmRoutes(bookings));
-  app.use('/api', () => {
+  app.use('/api/links', linkRoutes(new Links(knex, outside), sharedAt ?? (() => null)));
+  if (backups) app.use('/api/backups', backupRoutes(backups));
+}
+
+/** Whether it lives, whether it can write, who asks, and the numbers. */
+function watchRoutes(
+  app: Express,
+  { database, readOnly, backups, sharedAt }: AppOptions,
+  counter: Counter,
+): void {
+  app.get('/api/health', (_request, response) => void response.json({ ok: true }));
+  app.get('/api/ready', (_request, response) => {
+    database.driver.prepare('select 1').get();
+    response
+      .status(readOnly === undefined ? 200 : 503)
+      .json({ writes: readOnly === undefined, why: readOnly ?? null });
+  });
+  app.get('/api/house', (_request, response) => {
+    response.json({
+      who: whoIs(response),
+      readOnly: readOnly ?? null,
+      shared: (sharedAt?.() ?? null) !== null,
+    });
+  });
+  app.get('/api/numbers', (_request, response) => {
+    const { file } = database;
+    response.json({
+      ...counter.numbers(),
+      databaseBytes: file && existsSync(file) ? statSync(file).size : 0,
+      lastBackup: backups?.list()[0]?.madeAt ?? null,
+    });
+  });
+}
+
+/** The built app: its parts never change under their names; whatever address it is opened at, it is the same page. */
+function webRoutes(app: Express, webFolder: string): void {
+  app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use('/assets', () => {
     throw new Refusal(404, 'no-such-address', 'There is nothing at this address.');
   });
-  if (webFolder && existsSync(webFolder)) {
-    app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }));
-    app.use(express.static(webFolder, { index: false }));
-    app.get('/{*path}', (_request, response) => response.sendFile(path.join(webFolder, 'index.html')));
-  }
-  app.use(answerErrors);
-  return app;
+  app.use(express.static(webFolder, { index: false }));
+  app.get('/{*path}', (_request, response) =>
+    response.sendFile(path.join(webFolder, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } }),
+  );
 }

@@ -1,14 +1,13 @@
 import { LOG_BATCH, type LogEntry, startPlan } from '@lattice/core';
-import type { Knex } from 'knex';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import * as log from '../src/database/migrations/2026-11-26-log.ts';
-import { openDatabase } from '../src/database/open.ts';
+import { type Database, openDatabase } from '../src/database/open.ts';
 import type { LogPage } from '../src/log/repository.ts';
 
-let knex: Knex;
+let database: Database;
 const outside = { now: () => new Date('2026-11-26T09:00:00Z'), newId: () => 'x', random: () => 0.5 };
-const app = () => createApp({ knex, outside });
+const app = () => createApp({ database, outside });
 const entry = (i: number, quilt = 'q1'): LogEntry => ({
   id: `entry-number-${i}`,
   quilt,
@@ -20,9 +19,9 @@ const post = (entries: unknown) => request(app()).post('/api/log').send({ entrie
 const since = async (query: string) => (await request(app()).get(`/api/log?${query}`)).body as LogPage;
 
 beforeEach(async () => {
-  knex = await openDatabase(':memory:');
+  database = await openDatabase(':memory:');
 });
-afterEach(() => knex.destroy());
+afterEach(() => database.close());
 
 test('many at once; what is there already stays as it is', async () => {
   expect((await post([entry(1), entry(2)])).body).toEqual({ added: 2 });
@@ -82,9 +81,9 @@ test('bookings that older plans carried move into the log', async () => {
     created_at: '2026-11-20T09:00:00Z',
     updated_at: '2026-11-21T09:00:00.000Z',
   });
-  await log.down(knex);
-  await knex('quilts').insert([row('quilt-booked', booking), row('quilt-plain', null)]);
-  await log.up(knex);
+  await log.down(database.knex);
+  await database.knex('quilts').insert([row('quilt-booked', booking), row('quilt-plain', null)]);
+  await log.up(database.knex);
   const { entries } = await since('since=0');
   expect(entries).toMatchObject([
     { quilt: 'quilt-booked', kind: 'booked', body: { ...booking, unit: 'in' } },

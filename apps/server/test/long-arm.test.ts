@@ -1,8 +1,7 @@
 import { type LongArmJob } from '@lattice/core';
-import type { Knex } from 'knex';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
-import { openDatabase } from '../src/database/open.ts';
+import { type Database, openDatabase } from '../src/database/open.ts';
 import { LongArm } from '../src/simulators/long-arm.ts';
 
 /** A Wednesday. */
@@ -85,13 +84,13 @@ describe('the finishing service stand-in', () => {
 });
 
 describe('over HTTP', () => {
-  let knex: Knex;
+  let database: Database;
   beforeEach(async () => {
-    knex = await openDatabase(':memory:');
+    database = await openDatabase(':memory:');
   });
-  afterEach(() => knex.destroy());
+  afterEach(() => database.close());
   test('quotes, books, refuses to book what it would not take, and does not read nonsense', async () => {
-    const app = createApp({ knex, outside: { now, newId: () => 'x', random: () => 0.5 } });
+    const app = createApp({ database, outside: { now, newId: () => 'x', random: () => 0.5 } });
     expect((await request(app).post('/api/long-arm/quotes').send(job())).body).toMatchObject({
       accepted: true,
     });
@@ -119,7 +118,7 @@ describe('over HTTP', () => {
       'entry-one',
       'entry-two',
     ]);
-    const later = createApp({ knex, outside: { now, newId: () => 'x', random: () => 0.5 } });
+    const later = createApp({ database, outside: { now, newId: () => 'x', random: () => 0.5 } });
     const cancel = (number: string, entry: string) =>
       request(later).post(`/api/long-arm/bookings/${number}/cancel`).send({ quilt: 'q1', entry });
     expect((await cancel('LA-101', 'entry-back')).body).toMatchObject({

@@ -1,23 +1,29 @@
-import type { Knex } from 'knex';
 import sharp from 'sharp';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
-import { openDatabase } from '../src/database/open.ts';
+import { type Database, openDatabase } from '../src/database/open.ts';
+import { keepHouse } from '../src/housekeeping.ts';
 import { PictureRepository } from '../src/pictures/repository.ts';
-import { sweepPictures } from '../src/pictures/sweep.ts';
+import { makePicture } from '../src/pictures/make-picture.ts';
+import { Workshop } from '../src/pictures/workshop.ts';
 import { QuiltRepository } from '../src/quilts/repository.ts';
 
-let knex: Knex;
+let database: Database;
 let ids = 0;
 const outside = {
   now: () => new Date(Date.UTC(2026, 10, 24)),
   newId: () => `picture-${ids++}`,
   random: () => 0.5,
 };
-const send = (bytes: Buffer, filename = 'block.jpg') =>
-  request(createApp({ knex, outside })).post('/api/pictures').attach('picture', bytes, filename);
+/** The workshop's own rule without its process, which has a test of its own. */
+const workshop = { make: makePicture, close: () => undefined } as unknown as Workshop;
+const send = (bytes: Buffer, type = 'image/jpeg') =>
+  request(createApp({ database, outside, workshop }))
+    .post('/api/pictures')
+    .set('Content-Type', type)
+    .send(bytes);
 const fetched = async (id: string) =>
-  (await request(createApp({ knex, outside }))
+  (await request(createApp({ database, outside }))
     .get(`/api/pictures/${id}`)
     .buffer(true)
     .parse((response, done) => {
@@ -27,9 +33,9 @@ const fetched = async (id: string) =>
     })) as unknown as { status: number; headers: Record<string, string>; body: Buffer };
 
 beforeEach(async () => {
-  knex = await openDatabase(':memory:');
+  database = await openDatabase(':memory:');
 });
-afterEach(() => knex.destroy());
+afterEach(() => database.close());
 
 /** Red above, blue below: wide as it was taken. */
 const picture = (width = 900, height = 600) =>
@@ -80,7 +86,7 @@ describe('a picture of a block', () => {
     const moving = await sharp(frames, { join: { animated: true } })
       .gif()
       .toBuffer();
-    const { status, body } = await send(moving, 'block.gif');
+    const { status, body } = await send(moving, 'image/gif');
     expect(status).toBe(201);
     expect(body.notes).toEqual(['It moves: only its first picture was taken.']);
     expect((await sharp((await fetched(body.id)).body).metadata()).pages ?? 1).toBe(1);
@@ -104,7 +110,7 @@ describe('a picture of a block', () => {
       /can hold a program/,
     ],
     ['a picture of absurd size', () => hugePng(), 413, /more dots than any camera/],
-    ['a file larger than any photo', () => Buffer.alloc(26_000_000), 413, /larger than any photo/],
+    ['a file larger than any photo', () => Buffer.alloc(26_000_000), 413, /too large to take/],
   ])('%s is refused with a clear word', async (_, make, status, message) => {
     const answer = await send(await make());
     expect(answer.status).toBeGreaterThanOrEqual(400);
@@ -112,8 +118,10 @@ describe('a picture of a block', () => {
     if (answer.body.code !== 'no-picture') expect(answer.status).toBe(status);
   });
   test('none sent, two sent, one that is not there', async () => {
-    expect((await request(createApp({ knex, outside })).post('/api/pictures')).body.code).toBe('no-picture');
-    expect((await request(createApp({ knex, outside })).get('/api/pictures/none')).status).toBe(404);
+    expect((await request(createApp({ database, outside })).post('/api/pictures')).body.code).toBe(
+      'no-picture',
+    );
+    expect((await request(createApp({ database, outside })).get('/api/pictures/none')).status).toBe(404);
   });
 });
 
@@ -142,13 +150,14 @@ function crc32(bytes: Buffer): number {
 
 describe('pictures no quilt names', () => {
   const kept = (id: string, made: string) =>
-    new PictureRepository(knex).insert({ id, bytes: Buffer.from('x'), created_at: made });
+    new PictureRepository(database.knex).insert({ id, bytes: Buffer.from('x'), created_at: made });
   const quilt = (id: string, picture: string, removed: string | null) =>
-    new QuiltRepository(knex).insert({
+    new QuiltRepository(database.knex).insert({
       id,
       revision: 1,
       plan: JSON.stringify({ pile: [{ picture }] }),
       created_at: '',
+      ...{ title: '', card: null, saved_by: '' },
       updated_at: '',
       removed_at: removed,
     });
@@ -159,11 +168,57 @@ describe('pictures no quilt names', () => {
     await kept('forgotten-001', old);
     await kept('just-made-001', young);
     await quilt('q1', 'named-000001', null);
-    await quilt('q2', 'put-away-0001', '2026-02-01T00:00:00.000Z');
-    const pictures = new PictureRepository(knex);
-    expect(await sweepPictures(pictures, outside.now())).toBe(1);
-    expect(await pictures.find('forgotten-001')).toBeUndefined();
-    for (const id of ['named-000001', 'put-away-0001', 'just-made-001'])
+    await quilt('q2', 'put-away-0001', '2026-11-10T00:00:00.000Z');
+    await kept('long-gone-001', old);
+    await quilt('q3', 'long-gone-001', '2026-02-01T00:00:00.000Z');
+    await kept('as-it-was-001', old);
+    await database.knex('snapshots').insert({
+      ...{ id: 's1', quilt: 'q1', name: null, made_at: '' },
+      plan: JSON.stringify({ pile: [{ picture: 'as-it-was-001' }] }),
+    });
+    const pictures = new PictureRepository(database.knex);
+    expect(await keepHouse(database, outside.now())).toEqual({ quilts: 1, pictures: 2 });
+    for (const id of ['forgotten-001', 'long-gone-001']) expect(await pictures.find(id)).toBeUndefined();
+    for (const id of ['named-000001', 'put-away-0001', 'just-made-001', 'as-it-was-001'])
       expect(await pictures.find(id)).toBeDefined();
   });
+});
+
+describe('the workshop pictures are made in', () => {
+  const shop = new Workshop();
+  afterAll(() => shop.close());
+  const bomb = async () =>
+    // Small to send, vast to open: one colour all over, in the newest format.
+    sharp({
+      create: { width: 10_000, height: 10_000, channels: 3, background: '#888888' },
+      limitInputPixels: false,
+    })
+      .avif({ effort: 0, quality: 1 })
+      .toBuffer();
+  test('one at a time, in a process of its own; a trap is refused by its dots, and the next is made', async () => {
+    const photo = await picture().jpeg().toBuffer();
+    const [first, trap, second] = await Promise.allSettled([
+      shop.make(photo),
+      shop.make(await bomb()),
+      shop.make(photo),
+    ]);
+    expect(first).toMatchObject({ status: 'fulfilled', value: { colours: expect.any(Array) } });
+    expect(trap).toMatchObject({ status: 'rejected', reason: { code: 'picture-too-large', status: 413 } });
+    expect(second.status).toBe('fulfilled');
+    if (first.status === 'fulfilled')
+      expect(await sharp(first.value.bytes).metadata()).toMatchObject({ format: 'webp', width: 480 });
+  }, 60_000);
+  test('killed at its work it says so, and goes on with the next', async () => {
+    const photo = await picture().jpeg().toBuffer();
+    const making = shop.make(photo);
+    (shop as unknown as { maker: { kill(signal: string): void } }).maker.kill('SIGKILL');
+    await expect(making).rejects.toMatchObject({ code: 'picture-too-large' });
+    expect((await shop.make(photo)).bytes.length).toBeGreaterThan(100);
+  }, 60_000);
+  test('so many wait and no more; who comes after them is asked to come again', async () => {
+    const photo = await picture().jpeg().toBuffer();
+    const waiting = Array.from({ length: 13 }, () => shop.make(photo));
+    await expect((async () => shop.make(photo))()).rejects.toMatchObject({ code: 'busy', status: 503 });
+    await Promise.all(waiting);
+  }, 60_000);
 });

@@ -1,10 +1,9 @@
 import { randomFrom } from '@lattice/core';
-import type { Knex } from 'knex';
 import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
-import { openDatabase } from '../src/database/open.ts';
+import { type Database, openDatabase } from '../src/database/open.ts';
 import { Tape, type TapeReading } from '../src/simulators/tape.ts';
 
 describe('the tape stand-in', () => {
@@ -40,15 +39,15 @@ describe('the tape stand-in', () => {
 });
 
 describe('over HTTP', () => {
-  let knex: Knex;
+  let database: Database;
   beforeEach(async () => {
-    knex = await openDatabase(':memory:');
+    database = await openDatabase(':memory:');
   });
-  afterEach(() => knex.destroy());
+  afterEach(() => database.close());
   const outside = { now: () => new Date(), newId: () => 'x', random: randomFrom(5) };
 
   test('a squeeze reaches whoever listens; carried off, the stream ends and says so', async () => {
-    const server = createApp({ knex, outside }).listen(0);
+    const server = createApp({ database, outside }).listen(0);
     await once(server, 'listening');
     const at = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/tape`;
     const post = (path: string, body: object) =>
@@ -74,8 +73,8 @@ describe('over HTTP', () => {
   });
   test('asked for nonsense', async () => {
     for (const body of [{}, { millimetres: -4 }, { millimetres: 'long' }])
-      expect((await request(createApp({ knex, outside })).post('/api/tape/squeeze').send(body)).status).toBe(
-        400,
-      );
+      expect(
+        (await request(createApp({ database, outside })).post('/api/tape/squeeze').send(body)).status,
+      ).toBe(400);
   });
 });

@@ -1,18 +1,20 @@
 import { startPlan } from '@lattice/core';
 import type { StoredQuilt } from '../src/app/api.ts';
+import { houseHeard } from '../src/app/houseSlice.ts';
 import { createStore } from '../src/app/store.ts';
 import type { PlanItem } from '../src/outbox/items.ts';
 import { takeUpEarlierDrafts } from '../src/outbox/earlierDrafts.ts';
 import { inMemory, type Keeping } from '../src/outbox/keeping.ts';
 import { planChanged, undo } from '../src/quilt/planSlice.ts';
-import { keepMine, openQuilt, takeTheirs } from '../src/quilt/saving.ts';
+import { keepMine, settle, takeTheirs } from '../src/quilt/elsewhere.ts';
+import { openQuilt } from '../src/quilt/saving.ts';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
 
 const plan = startPlan('sashed-sampler');
 
 /** A server in memory that answers as the real one does; `down` makes it unreachable. */
 class FakeServer {
-  quilt: StoredQuilt = { id: 'q', revision: 1, updatedAt: '', plan };
+  quilt: StoredQuilt = { id: 'q', revision: 1, updatedAt: '', savedBy: 'Kitchen tablet', plan, problems: [] };
   down = false;
   loseAnswer = false;
   puts = 0;
@@ -127,6 +129,66 @@ describe('changed elsewhere', () => {
     store.dispatch(undo());
     await until(() => state().state === 'saved');
     expect(server.quilt.plan.title).toBe('Mine');
+  });
+});
+
+describe('changed elsewhere, and the two go together', () => {
+  const elsewhere = (change: Partial<typeof plan>) => {
+    server.quilt = { ...server.quilt, revision: 5, plan: { ...plan, ...change } };
+  };
+  test('what each changed by itself is put together, saved, and said; undo brings back what one had', async () => {
+    elsewhere({ squaring: 1 });
+    title('Mine');
+    await until(() => state().state === 'saved' && state().revision === 6);
+    expect(server.quilt.plan).toEqual({ ...plan, title: 'Mine', squaring: 1 });
+    // Refused once, then once: what was in hand never went over theirs.
+    expect(server.puts).toBe(2);
+    expect(state()).toMatchObject({ theirs: null, together: expect.stringContaining('Kitchen tablet') });
+    store.dispatch(undo());
+    expect(store.getState().plan.present).toEqual({ ...plan, title: 'Mine' });
+  });
+  test('what both changed waits for a choice; theirs of that field, mine of the rest', async () => {
+    elsewhere({ title: 'Theirs', squaring: 1 });
+    store.dispatch(planChanged({ ...plan, title: 'Mine', seam: 0.375 }));
+    await until(() => state().state === 'stale');
+    const field = { path: ['title'], base: plan.title, mine: 'Mine', theirs: 'Theirs' };
+    expect(store.dispatch(settle([field]))).toBe(true);
+    await until(() => state().state === 'saved');
+    expect(server.quilt.plan).toEqual({ ...plan, title: 'Theirs', squaring: 1, seam: 0.375 });
+  });
+  test('a draft left by a closed tab is put together too, by the plan it was made to', async () => {
+    await keeping.putItem({
+      ...{ kind: 'plan', id: 'plan-q-closed', quilt: 'q', tab: 'closed', order: 1, revision: 1 },
+      plan: { ...plan, title: 'Draft' },
+      base: plan,
+    } as PlanItem);
+    elsewhere({ squaring: 1 });
+    await store.dispatch(openQuilt('q'));
+    await until(() => state().state === 'saved' && state().revision === 6);
+    expect(server.quilt.plan).toEqual({ ...plan, title: 'Draft', squaring: 1 });
+  });
+  test('changed again while it was on its way, the second change is made to the first', async () => {
+    title('One');
+    await until(() => state().state === 'saved');
+    elsewhere({ title: 'One', squaring: 1 });
+    store.dispatch(planChanged({ ...plan, title: 'One', seam: 0.375 }));
+    await until(() => state().state === 'saved' && state().revision === 6);
+    expect(server.quilt.plan).toEqual({ ...plan, title: 'One', squaring: 1, seam: 0.375 });
+  });
+});
+
+test('let in only to look, one may try things out; nothing of it is kept or sent', async () => {
+  store.dispatch(houseHeard({ who: 'view', readOnly: null, shared: true }));
+  title('Tried');
+  await jest.advanceTimersByTimeAsync(3000);
+  expect([server.puts, await drafts()]).toEqual([0, []]);
+});
+
+test('a quilt that cannot be drawn any more is not opened as if it could: it is to be mended', async () => {
+  server.quilt = { ...server.quilt, problems: [{ path: ['grid', 'across'], message: 'too wide' }] };
+  await expect(newTab('m').dispatch(openQuilt('q'))).rejects.toMatchObject({
+    code: 'to-mend',
+    details: { revision: 1 },
   });
 });
 

@@ -1,9 +1,10 @@
-import { type Plan, startPlan } from '@lattice/core';
-import { cleanup, render, screen, within } from '@testing-library/react';
+import { type Plan, plannedSize, progressOf, startPlan } from '@lattice/core';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes, useParams } from 'react-router';
 import type { StoredQuilt } from '../src/app/api.ts';
+import { houseHeard } from '../src/app/houseSlice.ts';
 import { createStore } from '../src/app/store.ts';
 import { Rail } from '../src/quilt/Rail.tsx';
 import { Shelf } from '../src/shelf/Shelf.tsx';
@@ -24,20 +25,39 @@ const counted: Plan = {
   pile: [{ id: 'a', name: 'A', width: null, height: null }],
 };
 
+/** A quilt as the server lists it. */
+function listed({ plan, ...quilt }: StoredQuilt) {
+  if (plan.title === 'Torn') return { ...quilt, card: { title: plan.title, unreadable: true } };
+  const { width, height } = plannedSize(plan);
+  const at = (booked: boolean) => progressOf(plan, { booked }).at;
+  const card = { title: plan.title, unit: plan.unit, width, height, setting: 'Sashed' };
+  return { ...quilt, card: { ...card, at: at(false), atBooked: at(true) } };
+}
+
 /** A shelf in memory. */
 class ShelfServer {
   quilts: StoredQuilt[] = [start, sewn, counted].map((plan, i) => ({
-    id: `q${i}`,
-    revision: 1,
-    updatedAt: '',
+    ...{ id: `q${i}`, revision: 1, updatedAt: '', savedBy: '', problems: [] },
     plan,
   }));
   gone: StoredQuilt[] = [];
   down = false;
+  /** Quilts there are besides, on pages nobody asks for here. */
+  more = 0;
   call = async (request: PlainRequest): Promise<Response> => {
     if (this.down) throw new TypeError('network');
-    const [, id, verb] = /\/quilts\/?([^/]*)\/?(.*)$/.exec(request.url)!;
-    if (request.method === 'GET') return answer(200, this.quilts);
+    const [, id, verb] = /\/quilts\/?([^/?]*)\/?(.*)$/.exec(request.url)!;
+    if (/\/house$/.test(request.url)) return answer(404, null);
+    if (request.method === 'GET' && id)
+      return answer(
+        200,
+        this.quilts.find((q) => q.id === id),
+      );
+    if (request.method === 'GET') {
+      const words = new URL(request.url, 'http://x').searchParams.get('words')?.toLowerCase() ?? '';
+      const found = this.quilts.filter((q) => q.plan.title.toLowerCase().includes(words));
+      return answer(200, { quilts: found.map(listed), total: found.length + this.more, next: null });
+    }
     if (verb === 'restore') {
       this.quilts.push(...this.gone.splice(0));
       return answer(200, this.quilts.at(-1));
@@ -48,7 +68,7 @@ class ShelfServer {
       return answer(204, null);
     }
     const { plan } = JSON.parse(await request.text()) as { plan: Plan };
-    const quilt = { id: `new${this.quilts.length}`, revision: 1, updatedAt: '', plan };
+    const quilt = { ...this.quilts[0]!, id: `new${this.quilts.length}`, plan };
     this.quilts.push(quilt);
     return answer(201, quilt);
   };
@@ -70,9 +90,9 @@ function Opened() {
     </p>
   );
 }
-const show = () =>
+const show = (store = createStore()) =>
   render(
-    <Provider store={createStore()}>
+    <Provider store={store}>
       <MemoryRouter>
         <Routes>
           <Route path="/" element={<Shelf />} />
@@ -121,6 +141,30 @@ describe('the shelf', () => {
     server.down = false;
     await userEvent.click(within(alert).getByRole('button', { name: 'Try again' }));
     expect(await screen.findByRole('link', { name: 'Sewn' })).toBeTruthy();
+  });
+  test('one that cannot be read stays, greyed, and opens to see what can be done', async () => {
+    server.quilts.push({ ...server.quilts[0]!, id: 'q9', plan: { ...start, title: 'Torn' } });
+    show();
+    const link = await screen.findByRole('link', { name: 'Torn' });
+    expect(link.closest('li')!.textContent).toContain('cannot be read any more');
+    expect(screen.queryByRole('button', { name: 'Duplicate Torn' })).toBeNull();
+  });
+  test('a long shelf is searched by name', async () => {
+    server.more = 40;
+    show();
+    await userEvent.type(await screen.findByRole('searchbox', { name: 'Find by name' }), 'sew');
+    await waitFor(() => expect(screen.queryByRole('link', { name: 'Counted' })).toBeNull());
+    expect(await screen.findByRole('link', { name: 'Sewn' })).toBeTruthy();
+    await userEvent.type(screen.getByRole('searchbox', { name: 'Find by name' }), 'x');
+    expect(await screen.findByText('No quilt on the shelf is called so.')).toBeTruthy();
+  });
+  test('open for reading only, it says why; let in to look, nothing can be added or taken off', async () => {
+    const store = createStore();
+    store.dispatch(houseHeard({ who: 'view', readOnly: 'the disk is full', shared: true }));
+    show(store);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/reading only: the disk is full/);
+    await screen.findByRole('link', { name: 'Sewn' });
+    expect(screen.queryByRole('button', { name: /off the shelf|Duplicate|blocks of|plan file/ })).toBeNull();
   });
   test('an empty one says how to begin', async () => {
     server.quilts = [];

@@ -84,6 +84,7 @@ export { fabricById, fabricFor, fabricUses, withFabric } from './plan/fabric-use
 export { convertPlan } from './plan/convert.ts';
 export { excessIn } from './soundness/bounds.ts';
 export { planProblems, type Problem } from './soundness/problems.ts';
+export { plannedSize } from './soundness/planned-size.ts';
 export { readPlan, readPlanShape } from './soundness/read.ts';
 export {
   BLOCK_VALUES,
@@ -141,7 +142,7 @@ export { type EntryBody } from './log/kinds.ts';
 export { mergeLogs } from './log/merge.ts';
 export { mergePlans, type MergedPlans, withTheirs } from './merge/merge-plans.ts';
 export { type BothChanged } from './merge/three-way.ts';
-export { nameOfField } from './merge/words.ts';
+export { nameOfField, sayValue } from './merge/words.ts';
 export { ontoCorners, sceneSvg } from './format/scene-svg.ts';
 export { type Path, pathData, pathRound } from './geometry/path.ts';
 export { blockLabels } from './scene/label-scene.ts';

@@ -14,12 +14,23 @@ export interface MadePicture {
 
 /** Pixels along a side: enough for a wall at full size, small enough for four hundred of them. */
 const SIDE = 480;
-/** More than any camera takes, less than a trap. */
-const MOST_PIXELS = 120_000_000;
+/**
+ * The most dots of each format: more than any camera takes, less than a trap. A JPEG is opened at a fraction of its
+ * size; the others are opened whole, the newest at the greatest cost.
+ */
+const MOST_PIXELS: Readonly<Record<string, number>> = {
+  jpeg: 120_000_000,
+  png: 60_000_000,
+  webp: 60_000_000,
+  gif: 30_000_000,
+  tiff: 60_000_000,
+  heif: 50_000_000,
+  avif: 50_000_000,
+};
+const MOST_OF_ALL = Math.max(...Object.values(MOST_PIXELS));
 /** The picture is looked at this small for its colours, and its edge this many pixels deep. */
 const LOOKED_AT = 40;
 const EDGE = 3;
-const TAKEN = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'heif', 'tiff']);
 
 /**
  * Decodes a picture whole and makes a new one: turned upright as its camera said, cut square from its
@@ -29,7 +40,7 @@ const TAKEN = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'heif', 'tiff']);
  */
 export async function makePicture(file: Buffer): Promise<MadePicture> {
   if (file.length === 0) throw notAPicture();
-  const open = () => sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 });
+  const open = () => sharp(file, { limitInputPixels: MOST_OF_ALL, failOn: 'error', pages: 1 });
   const about = await open()
     .metadata()
     .catch((error: Error) => {
@@ -41,8 +52,9 @@ export async function makePicture(file: Buffer): Promise<MadePicture> {
       'drawing',
       'This is a drawing that can hold a program, so it was not taken. Save it as a photo (JPEG or PNG) and add that.',
     );
-  if (!TAKEN.has(about.format)) throw notAPicture();
-  if ((about.width ?? 0) * (about.height ?? 0) > MOST_PIXELS) throw tooLarge();
+  const most = MOST_PIXELS[about.format];
+  if (most === undefined) throw notAPicture();
+  if ((about.width ?? 0) * (about.height ?? 0) > most) throw tooLarge();
   try {
     const square = await open()
       .autoOrient()
@@ -57,7 +69,7 @@ export async function makePicture(file: Buffer): Promise<MadePicture> {
       .removeAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const frames = (await sharp(file, { limitInputPixels: MOST_PIXELS }).metadata()).pages ?? 1;
+    const frames = (await sharp(file, { limitInputPixels: MOST_OF_ALL }).metadata()).pages ?? 1;
     return {
       bytes,
       colours: mainColours(data, 3),
@@ -65,7 +77,8 @@ export async function makePicture(file: Buffer): Promise<MadePicture> {
       notes: frames > 1 ? ['It moves: only its first picture was taken.'] : [],
     };
   } catch (error) {
-    throw /pixel limit/i.test((error as Error).message) ? tooLarge() : notAPicture();
+    // Room gives out before the dots do: for a picture's own limit, or for the workshop's.
+    throw /pixel limit|memory|alloc/i.test((error as Error).message) ? tooLarge() : notAPicture();
   }
 }
 

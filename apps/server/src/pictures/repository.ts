@@ -19,13 +19,26 @@ export class PictureRepository {
     return this.knex<PictureRow>('pictures').where({ id }).first();
   }
 
-  /** Deletes pictures made before a moment that no quilt names, whether on the shelf or taken off it; answers how many. */
-  sweep(before: string): Promise<number> {
-    return this.knex<PictureRow>('pictures')
-      .where('created_at', '<', before)
-      .whereNotExists(
-        this.knex('quilts').select(this.knex.raw('1')).whereRaw('instr(quilts.plan, pictures.id) > 0'),
-      )
-      .delete();
+  /** Ids of pictures made before a moment. */
+  async madeBefore(moment: string): Promise<string[]> {
+    return this.knex<PictureRow>('pictures').where('created_at', '<', moment).pluck('id');
+  }
+
+  async delete(id: string): Promise<void> {
+    await this.knex<PictureRow>('pictures').where({ id }).delete();
+  }
+
+  /** Where plans are kept that may name pictures. */
+  readonly sources = ['quilts', 'snapshots'] as const;
+
+  /** Ids of what is kept there. */
+  plansIn(source: 'quilts' | 'snapshots'): Promise<string[]> {
+    return this.knex(source).pluck('id');
+  }
+
+  /** The text of a plan that is kept there; empty when it has gone. */
+  async planText(source: 'quilts' | 'snapshots', id: string): Promise<string> {
+    const row = await this.knex<{ id: string; plan: string }>(source).where({ id }).first('plan');
+    return row?.plan ?? '';
   }
 }

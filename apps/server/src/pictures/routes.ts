@@ -1,26 +1,27 @@
-import { Router } from 'express';
-import multer from 'multer';
+import express, { Router } from 'express';
 import { Refusal } from '../errors.ts';
 import { ID } from '../made-elsewhere.ts';
 import { parseBody } from '../parse-body.ts';
 import type { Surroundings } from '../quilts/service.ts';
-import { makePicture } from './make-picture.ts';
 import type { PictureRepository } from './repository.ts';
+import type { Workshop } from './workshop.ts';
 
 /** A photo straight from a telephone fits; a film does not. */
-const MOST_BYTES = 25_000_000;
+const MOST = 25_000_000;
+/** Kinds of body that are a picture, or may be: what it is shows when it is opened. */
+const KINDS = ['image/*', 'application/octet-stream'];
 
 /** Pictures over HTTP: one file in, its id and colours out; then the picture itself, which never changes. */
-export function pictureRoutes(rows: PictureRepository, { newId, now }: Surroundings): Router {
+export function pictureRoutes(
+  rows: PictureRepository,
+  workshop: Workshop,
+  { newId, now }: Surroundings,
+): Router {
   const router = Router();
-  const upload = multer({
-    storage: multer.memoryStorage(),
-    limits: { fileSize: MOST_BYTES, files: 1, fields: 0 },
-  });
-  router.post('/', upload.single('picture'), async (request, response) => {
-    if (!request.file) throw new Refusal(400, 'no-picture', 'No picture came with this.');
+  router.post('/', express.raw({ type: KINDS, limit: MOST, inflate: false }), async (request, response) => {
     const given = parseBody(ID.optional(), request.query['id'], 'The picture’s id cannot be one.');
-    const { bytes, ...about } = await makePicture(request.file.buffer);
+    if (!Buffer.isBuffer(request.body)) throw new Refusal(400, 'no-picture', 'No picture came with this.');
+    const { bytes, ...about } = await workshop.make(request.body);
     const id = given ?? newId();
     await rows.insert({ id, bytes, created_at: now().toISOString() });
     response.status(201).json({ id, ...about });

@@ -1,25 +1,50 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { Refusal } from '../errors.ts';
 import { ID } from '../made-elsewhere.ts';
+import { parseBody } from '../parse-body.ts';
 import type { QuiltService } from './service.ts';
 
+const WHAT = 'The request lacks a plan or its revision.';
+/** What a device calls itself: "Kitchen tablet". */
+const device = z.string().trim().max(60).default('');
 /** A new quilt may bring an id made where it was: sent twice, it is one quilt. */
-const addBody = z.object({ plan: z.unknown(), id: ID.optional() });
-const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown() });
+const addBody = z.object({ plan: z.unknown(), id: ID.optional(), by: device });
+const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown(), by: device });
+
+/** Cards on a page of the shelf. */
+const A_PAGE = 48;
+const listQuery = z.object({
+  after: z
+    .string()
+    .regex(/^\S{20,30} \S{1,64}$/)
+    .transform((text) => {
+      const [updatedAt, id] = text.split(' ') as [string, string];
+      return { updatedAt, id };
+    })
+    .optional(),
+  count: z.coerce.number().int().min(1).max(100).default(A_PAGE),
+  words: z.string().trim().max(120).default(''),
+});
 
 /** Quilts over HTTP: bodies parsed here, rules in the service. */
 export function quiltRoutes(quilts: QuiltService): Router {
   const router = Router();
-  router.get('/', async (_request, response) => response.json(await quilts.list()));
+  router.get('/', async (request, response) => {
+    const { after = null, ...asked } = parseBody(listQuery, request.query, 'Say which quilts of the shelf.');
+    response.json(await quilts.list({ after, ...asked }));
+  });
   router.post('/', async (request, response) => {
-    const { plan, id } = parse(addBody, request.body);
-    response.status(201).json(await quilts.add(plan, id));
+    const { plan, id, by } = parseBody(addBody, request.body, WHAT);
+    response.status(201).json(await quilts.add(plan, id, by));
   });
   router.get('/:id', async (request, response) => response.json(await quilts.get(request.params.id)));
+  router.get('/:id/file', async (request, response) => {
+    response.attachment('quilt.plan.json').type('application/json');
+    response.send(await quilts.raw(request.params.id));
+  });
   router.put('/:id', async (request, response) => {
-    const { revision, plan } = parse(saveBody, request.body);
-    response.json(await quilts.save(request.params.id, revision, plan));
+    const { revision, plan, by } = parseBody(saveBody, request.body, WHAT);
+    response.json(await quilts.save(request.params.id, revision, plan, by));
   });
   router.delete('/:id', async (request, response) => {
     await quilts.remove(request.params.id);
@@ -29,11 +54,4 @@ export function quiltRoutes(quilts: QuiltService): Router {
     response.json(await quilts.restore(request.params.id)),
   );
   return router;
-}
-
-function parse<T>(schema: z.ZodType<T>, body: unknown): T {
-  const parsed = schema.safeParse(body);
-  if (!parsed.success)
-    throw new Refusal(400, 'bad-request', 'The request lacks a plan or its revision.', parsed.error.issues);
-  return parsed.data;
 }

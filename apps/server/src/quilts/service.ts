@@ -1,13 +1,34 @@
-import { type Plan, type Random, readPlan, writePlanJson } from '@lattice/core';
+import { type Plan, type Problem, type Random, readPlan, readPlanShape, writePlanJson } from '@lattice/core';
 import { Refusal } from '../errors.ts';
-import type { QuiltRepository, QuiltRow } from './repository.ts';
+import type { SnapshotRepository } from '../snapshots/repository.ts';
+import { type Card, cardOf, type UnreadableCard, unreadableCard } from './card.ts';
+import type { Asked, ListedRow, QuiltRepository, QuiltRow } from './repository.ts';
 
 /** A quilt as it leaves the server. */
 export interface StoredQuilt {
   readonly id: string;
   readonly revision: number;
   readonly updatedAt: string;
+  /** What the device calls itself that saved it last. */
+  readonly savedBy: string;
   readonly plan: Plan;
+  /** What stands in the way of drawing it; it is opened to be mended. Empty for a sound one. */
+  readonly problems: readonly Problem[];
+}
+
+/** What a write is answered with: the writer knows the plan. */
+export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
+
+/** A quilt as the shelf lists it. */
+export type ListedQuilt = Omit<StoredQuilt, 'plan' | 'problems'> & { readonly card: Card | UnreadableCard };
+
+/** A page of the shelf. */
+export interface ShelfPage {
+  readonly quilts: readonly ListedQuilt[];
+  /** All there are, of the name asked for. */
+  readonly total: number;
+  /** To ask with for what comes after; null at the end. */
+  readonly next: string | null;
 }
 
 /** What the service needs from outside, so that tests can hold it still. */
@@ -21,66 +42,73 @@ export interface Surroundings {
 export class QuiltService {
   constructor(
     private readonly rows: QuiltRepository,
+    private readonly snapshots: SnapshotRepository,
     private readonly outside: Surroundings,
   ) {}
 
-  /** Quilts on the shelf. One that cannot be read is left out, and said in the log, so that it does not hide the others. */
-  async list(): Promise<StoredQuilt[]> {
-    return (await this.rows.list()).flatMap((row) => {
-      try {
-        return [stored(row)];
-      } catch (error) {
-        console.error(
-          `Quilt ${row.id} cannot be read and is left off the shelf: ${(error as Error).message}`,
-        );
-        return [];
-      }
-    });
+  /** A page of the shelf. A quilt that cannot be read stays on it, and its card says so. */
+  async list(asked: Asked): Promise<ShelfPage> {
+    const rows = await this.rows.list({ ...asked, count: asked.count + 1 });
+    const page = rows.slice(0, asked.count);
+    const quilts: ListedQuilt[] = [];
+    for (const row of page) {
+      const { id, revision, updated_at: updatedAt, saved_by: savedBy } = row;
+      quilts.push({ id, revision, updatedAt, savedBy, card: await this.cardOf(row) });
+    }
+    const last = page.at(-1);
+    return {
+      quilts,
+      total: await this.rows.total(asked.words),
+      next: rows.length > asked.count && last ? `${last.updated_at} ${last.id}` : null,
+    };
+  }
+
+  /** A card is made when its quilt is saved; of one from before there were cards, now. */
+  private async cardOf(row: ListedRow): Promise<ListedQuilt['card']> {
+    if (row.card !== null) return JSON.parse(row.card) as Card;
+    const whole = await this.rows.find(row.id);
+    if (!whole) return { title: row.title, unreadable: true };
+    const read = readText(whole.plan);
+    const card = read.ok ? cardOf(read.plan) : unreadableCard(whole.plan);
+    await this.rows.setCard(row.id, row.revision, card.title, JSON.stringify(card)).catch(() => undefined);
+    return card;
   }
 
   async get(id: string): Promise<StoredQuilt> {
-    const row = await this.rows.find(id);
-    if (!row) throw notThere();
-    return stored(row);
+    return this.stored(await this.row(id));
+  }
+
+  /** The text of a quilt's plan as it lies there, readable or not: to be taken away. */
+  async raw(id: string): Promise<string> {
+    return (await this.row(id)).plan;
   }
 
   /** Puts a quilt on the shelf. One that is there under this id already stays as it is: its answer was lost. */
-  async add(rawPlan: unknown, id = this.outside.newId()): Promise<StoredQuilt> {
+  async add(rawPlan: unknown, id = this.outside.newId(), savedBy = ''): Promise<StoredQuilt> {
     const plan = soundPlan(rawPlan);
     const there = await this.rows.find(id);
-    if (there) return stored(there);
-    const at = this.outside.now().toISOString();
-    const row: QuiltRow = {
-      id,
-      revision: 1,
-      plan: writePlanJson(plan),
-      created_at: at,
-      updated_at: at,
-      removed_at: null,
-    };
+    if (there) return this.stored(there);
+    const row = newRow(plan, { id, at: this.outside.now().toISOString(), savedBy });
     await this.rows.insert(row);
-    return stored(row);
+    return this.stored(row);
   }
 
   /** @throws Refusal `stale` with the newer quilt in its details when `revision` is not the latest. */
-  async save(id: string, revision: number, rawPlan: unknown): Promise<StoredQuilt> {
+  async save(id: string, revision: number, rawPlan: unknown, savedBy = ''): Promise<Saved> {
     const plan = soundPlan(rawPlan);
-    const saved = await this.rows.replace(
-      id,
-      revision,
-      writePlanJson(plan),
-      this.outside.now().toISOString(),
-    );
+    const updatedAt = this.outside.now().toISOString();
+    await this.snapshots.keepDay(id, updatedAt.slice(0, 10), `day-${id}-${revision}`);
+    if (
+      await this.rows.replace(id, revision, { ...writtenOf(plan), saved_by: savedBy, updated_at: updatedAt })
+    )
+      return { id, revision: revision + 1, updatedAt };
     const latest = await this.get(id);
-    if (!saved) {
-      throw new Refusal(
-        409,
-        'stale',
-        `This quilt was changed elsewhere: it is at revision ${latest.revision}, and this change was made to revision ${revision}. Nothing was overwritten.`,
-        latest,
-      );
-    }
-    return latest;
+    throw new Refusal(
+      409,
+      'stale',
+      `This quilt was changed elsewhere: it is at revision ${latest.revision}, and this change was made to revision ${revision}. Nothing was overwritten.`,
+      latest,
+    );
   }
 
   async remove(id: string): Promise<void> {
@@ -91,7 +119,51 @@ export class QuiltService {
     if (!(await this.rows.setRemoved(id, null))) throw notThere();
     return this.get(id);
   }
+
+  private async row(id: string): Promise<QuiltRow> {
+    const row = await this.rows.find(id);
+    if (!row) throw notThere();
+    return row;
+  }
+
+  /** @throws Refusal `unreadable`; the shelf knows from then on */
+  private async stored(row: QuiltRow): Promise<StoredQuilt> {
+    const read = readText(row.plan);
+    if (read.ok)
+      return {
+        id: row.id,
+        revision: row.revision,
+        updatedAt: row.updated_at,
+        savedBy: row.saved_by,
+        plan: read.plan,
+        problems: read.problems,
+      };
+    const card = unreadableCard(row.plan);
+    await this.rows.setCard(row.id, row.revision, card.title, JSON.stringify(card)).catch(() => undefined);
+    throw new Refusal(
+      422,
+      'unreadable',
+      `This quilt cannot be read any more: ${read.problems[0]!.message} Its file can be taken away, and a snapshot of it gone back to.`,
+      { id: row.id, revision: row.revision, title: card.title },
+    );
+  }
 }
+
+/** What is written of a plan: its text, and what the shelf shows of it. */
+export function writtenOf(plan: Plan): Pick<QuiltRow, 'plan' | 'title' | 'card'> {
+  return { plan: writePlanJson(plan), title: plan.title, card: JSON.stringify(cardOf(plan)) };
+}
+
+/** A quilt as it first lies in the database. */
+export const newRow = (plan: Plan, made: { id: string; at: string; savedBy?: string }): QuiltRow => ({
+  id: made.id,
+  revision: 1,
+  ...writtenOf(plan),
+  saved_by: made.savedBy ?? '',
+  created_at: made.at,
+  updated_at: made.at,
+  removed_at: null,
+});
 
 const notThere = () =>
   new Refusal(
@@ -112,11 +184,11 @@ function soundPlan(raw: unknown): Plan {
   return read.plan;
 }
 
-function stored(row: QuiltRow): StoredQuilt {
-  const read = readPlan(JSON.parse(row.plan));
-  if (!read.ok)
-    throw new Refusal(500, 'unreadable', `A kept quilt cannot be read: ${read.problems[0]!.message}`, {
-      id: row.id,
-    });
-  return { id: row.id, revision: row.revision, updatedAt: row.updated_at, plan: read.plan };
+/** A kept plan's text as a plan, sound or to be mended. */
+function readText(text: string): ReturnType<typeof readPlanShape> {
+  try {
+    return readPlanShape(JSON.parse(text));
+  } catch {
+    return { ok: false, problems: [{ path: [], message: 'What was kept of it is cut short.' }] };
+  }
 }

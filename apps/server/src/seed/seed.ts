@@ -1,15 +1,15 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { readBlocksCsv, readPlanJson, writePlanJson } from '@lattice/core';
-import type { QuiltRepository } from '../quilts/repository.ts';
-import type { Surroundings } from '../quilts/service.ts';
+import { readBlocksCsv, readPlanJson } from '@lattice/core';
+import type { QuiltRepository, QuiltRow } from '../quilts/repository.ts';
+import { newRow, type Surroundings } from '../quilts/service.ts';
 
 const FIRST = 'potting-shed';
 
 /**
  * Puts the demo quilts on an empty shelf, through the same readers a quilter's own files go through.
  * A `NAME.plan.json` with a `NAME-blocks.csv` beside it gets its pile from there. A shelf that has, or
- * ever had, a quilt is left alone. Returns how many were put there.
+ * ever had, a quilt is left alone. All are put there or none. Returns how many were put there.
  */
 export async function seedDemo(
   rows: QuiltRepository,
@@ -23,6 +23,7 @@ export async function seedDemo(
     .filter((f) => f.endsWith('.plan.json'))
     .map((f) => f.replace('.plan.json', ''))
     .sort((a, b) => Number(a === FIRST) - Number(b === FIRST));
+  const shelf: QuiltRow[] = [];
   let at = outside.now().getTime() - names.length * 1000;
   for (const name of names) {
     const read = readPlanJson(readFileSync(path.join(folder, `${name}.plan.json`), 'utf8'));
@@ -32,16 +33,9 @@ export async function seedDemo(
       ? readBlocksCsv(readFileSync(path.join(folder, csv), 'utf8'), read.plan.unit).blocks
       : read.plan.pile;
     at += 1000;
-    const stamp = new Date(at).toISOString();
-    const plan = writePlanJson({ ...read.plan, pile: [...pile] });
-    await rows.insert({
-      id: outside.newId(),
-      revision: 1,
-      plan,
-      created_at: stamp,
-      updated_at: stamp,
-      removed_at: null,
-    });
+    const made = { id: outside.newId(), at: new Date(at).toISOString() };
+    shelf.push(newRow({ ...read.plan, pile: [...pile] }, made));
   }
+  await rows.insertAll(shelf);
   return names.length;
 }

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
 
-const Page = styled.main`
+export const LostPage = styled.main`
   max-width: 460px;
   margin: 15vh auto;
   padding: 0 20px;
@@ -20,13 +20,13 @@ const Page = styled.main`
 /** Shown for an address that leads nowhere, and when a screen fails: what was kept is still on the shelf. */
 export function Lost() {
   return (
-    <Page>
+    <LostPage>
       <h1>This page cannot be shown</h1>
       <p>
         The address leads nowhere, or the screen failed while drawing. Every saved change is safe on the
         shelf.
       </p>
       <Link to="/">Go to the shelf</Link>
-    </Page>
+    </LostPage>
   );
 }

@@ -5,16 +5,50 @@ import {
   longArmAnswerSchema,
   type LongArmJob,
   type Plan,
+  type Problem,
+  type Stage,
 } from '@lattice/core';
-import type { MadePicture } from '../outbox/items.ts';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { MadePicture } from '../outbox/items.ts';
+import { deviceName } from './device.ts';
+import { doorShut } from './houseSlice.ts';
 
 /** A quilt as the server keeps it. */
 export interface StoredQuilt {
   readonly id: string;
   readonly revision: number;
   readonly updatedAt: string;
+  /** What the device calls itself that saved it last; empty where it did not say. */
+  readonly savedBy: string;
   readonly plan: Plan;
+  /** What stands in the way of drawing it; empty for a sound one. */
+  readonly problems: readonly Problem[];
+}
+
+/** What the server answers to a save. */
+export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
+
+/** What the shelf shows of a quilt that can be read. */
+export interface Card {
+  readonly title: string;
+  readonly unit: Plan['unit'];
+  readonly width: number;
+  readonly height: number;
+  readonly setting: string;
+  readonly at: Stage;
+  readonly atBooked: Stage;
+}
+
+/** A quilt as the shelf lists it. */
+export interface ListedQuilt extends Omit<StoredQuilt, 'plan' | 'problems'> {
+  readonly card: Card | { readonly title: string; readonly unreadable: true };
+}
+
+/** A page of the shelf; `next` asks for what comes after it. */
+export interface ShelfPage {
+  readonly quilts: readonly ListedQuilt[];
+  readonly total: number;
+  readonly next: string | null;
 }
 
 /** What the log has heard since an entry: the newest it has at all, and whether there is more to ask for. */
@@ -30,12 +64,18 @@ export interface ServerError {
   readonly code: string;
   readonly message: string;
   readonly details: unknown;
+  /** What the request is called in the server's log, to be read out. */
+  readonly request?: string;
 }
 
 /** What a failed call means, in words: the server's own, or that it cannot be reached. */
 export function serverError(error: unknown): ServerError {
   const data = (error as { data?: ServerError } | undefined)?.data;
-  if (data && typeof data.message === 'string') return data;
+  if (data && typeof data.message === 'string') {
+    // A fault of the server's own is found by the name of its request.
+    const named = data.code === 'unexpected' && data.request !== undefined;
+    return named ? { ...data, message: `${data.message} (Its mark in the log: ${data.request}.)` } : data;
+  }
   return {
     code: 'offline',
     message: 'The server cannot be reached. What you have is kept in this browser.',
@@ -43,29 +83,50 @@ export function serverError(error: unknown): ServerError {
   };
 }
 
+const ask = fetchBaseQuery({ baseUrl: '/api', timeout: 15_000 });
+
 /** Quilts over HTTP. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000 }),
+  async baseQuery(wanted: Parameters<typeof ask>[0], around, extra) {
+    const answer = await ask(wanted, around, extra);
+    // Whoever is not let in, or not any more, is shown the door.
+    if (answer.error?.status === 401) around.dispatch(doorShut());
+    return answer;
+  },
   tagTypes: ['shelf'],
   endpoints: (build) => ({
-    shelf: build.query<StoredQuilt[], void>({ query: () => '/quilts', providesTags: ['shelf'] }),
+    shelf: build.infiniteQuery<ShelfPage, string, string | null>({
+      infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next ?? undefined },
+      query: ({ queryArg: words, pageParam: after }) => ({
+        url: '/quilts',
+        params: { ...(words === '' ? {} : { words }), ...(after === null ? {} : { after }) },
+      }),
+      providesTags: ['shelf'],
+    }),
     quilt: build.query<StoredQuilt, string>({ query: (id) => `/quilts/${id}` }),
+    // For its drawing on the shelf: of one revision it is always the same.
+    drawn: build.query<StoredQuilt, { id: string; revision: number }>({ query: ({ id }) => `/quilts/${id}` }),
     // Under an id made here: sent again after a lost answer, it is the same quilt.
     addQuilt: build.mutation<StoredQuilt, { id: string; plan: Plan }>({
-      query: (body) => ({ url: '/quilts', method: 'POST', body }),
+      query: (body) => ({ url: '/quilts', method: 'POST', body: { ...body, by: deviceName() } }),
       invalidatesTags: ['shelf'],
     }),
-    saveQuilt: build.mutation<StoredQuilt, { id: string; revision: number; plan: Plan }>({
-      query: ({ id, ...body }) => ({ url: `/quilts/${id}`, method: 'PUT', body }),
+    saveQuilt: build.mutation<Saved, { id: string; revision: number; plan: Plan }>({
+      query: ({ id, ...body }) => ({
+        url: `/quilts/${id}`,
+        method: 'PUT',
+        body: { ...body, by: deviceName() },
+      }),
       invalidatesTags: ['shelf'],
     }),
     addPicture: build.mutation<MadePicture, { id: string; file: Blob }>({
-      query: ({ id, file }) => {
-        const body = new FormData();
-        body.append('picture', file);
-        return { url: `/pictures?id=${id}`, method: 'POST', body };
-      },
+      query: ({ id, file }) => ({
+        url: `/pictures?id=${id}`,
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': file.type.startsWith('image/') ? file.type : 'application/octet-stream' },
+      }),
     }),
     addEntries: build.mutation<{ added: number }, readonly LogEntry[]>({
       query: (entries) => ({ url: '/log', method: 'POST', body: { entries } }),
@@ -117,4 +178,11 @@ export const api = createApi({
   }),
 });
 
-export const { useAskLongArmMutation, useShelfQuery, useRemoveQuiltMutation, useRestoreQuiltMutation } = api;
+export const {
+  useAskLongArmMutation,
+  useDrawnQuery,
+  useShelfInfiniteQuery,
+  useRemoveQuiltMutation,
+  useRestoreQuiltMutation,
+  useSaveQuiltMutation,
+} = api;

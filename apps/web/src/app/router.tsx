@@ -1,4 +1,6 @@
 import { createBrowserRouter } from 'react-router';
+import { House } from '../door/House.tsx';
+import { CannotDraw } from './CannotDraw.tsx';
 import { Lost } from './Lost.tsx';
 
 /** Shelf, and a quilt with its stages. Each is fetched when it is first gone to. */
@@ -6,6 +8,7 @@ export const createRouter = () =>
   createBrowserRouter([
     {
       errorElement: <Lost />,
+      Component: House,
       HydrateFallback: () => null,
       children: [
         { index: true, lazy: async () => ({ Component: (await import('../shelf/Shelf.tsx')).Shelf }) },
@@ -14,7 +17,12 @@ export const createRouter = () =>
           lazy: async () => ({ Component: (await import('../counter/CounterPage.tsx')).CounterPage }),
         },
         {
+          path: 'keeping',
+          lazy: async () => ({ Component: (await import('../keeping/KeepingPage.tsx')).KeepingPage }),
+        },
+        {
           path: 'quilts/:id',
+          errorElement: <CannotDraw />,
           lazy: async () => ({ Component: (await import('../quilt/QuiltPage.tsx')).QuiltPage }),
           children: [
             {

@@ -10,12 +10,14 @@ import { savingMiddleware } from '../quilt/saving.ts';
 import { savingReducer } from '../quilt/savingSlice.ts';
 import { viewReducer } from '../quilt/viewSlice.ts';
 import { api } from './api.ts';
+import { houseReducer } from './houseSlice.ts';
 
 const reducer = combineReducers({
   plan: planReducer,
   saving: savingReducer,
   outbox: outboxReducer,
   log: logReducer,
+  house: houseReducer,
   view: viewReducer,
   [api.reducerPath]: api.reducer,
 });

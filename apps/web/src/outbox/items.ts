@@ -18,6 +18,8 @@ export interface PlanItem extends Kept {
   readonly kind: 'plan';
   readonly revision: number;
   readonly plan: Plan;
+  /** The plan of that revision; of drafts from before it was kept, absent. */
+  readonly base?: Plan;
 }
 
 /** A new quilt, under an id made here. */

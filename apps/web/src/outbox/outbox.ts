@@ -1,5 +1,6 @@
 import type { ItemKind, ItemOf, OutboxItem } from './items.ts';
 import type { Keeping } from './keeping.ts';
+import { inRounds } from './rounds.ts';
 
 /** How sending one item went: done, to be tried again, or refused for good. */
 export type Outcome<A> =
@@ -52,10 +53,13 @@ const LONGEST_PAUSE_MS = 60_000;
  * with growing pauses, gone only when the server has taken it. Each tab sends its own, and what closed tabs left.
  */
 export class Outbox<Answers extends Record<ItemKind, unknown>> {
-  private running: Promise<void> | null = null;
-  private again = false;
   private pause = FIRST_PAUSE_MS;
   private timer: ReturnType<typeof setTimeout> | null = null;
+
+  private readonly rounds = inRounds(async () => {
+    await this.sendRound();
+    await this.tellItems();
+  });
 
   constructor(private readonly outside: OutboxSurroundings<Answers>) {}
 
@@ -75,22 +79,12 @@ export class Outbox<Answers extends Record<ItemKind, unknown>> {
   send(): Promise<void> {
     if (this.timer) clearTimeout(this.timer);
     this.timer = null;
-    this.again = true;
-    this.running ??= this.run().finally(() => (this.running = null));
-    return this.running;
+    return this.rounds();
   }
 
   /** What waits, of this tab and of all others. */
   items(): Promise<OutboxItem[]> {
     return this.outside.keeping.items();
-  }
-
-  private async run(): Promise<void> {
-    while (this.again) {
-      this.again = false;
-      await this.sendRound();
-    }
-    await this.tellItems();
   }
 
   private async sendRound(): Promise<void> {

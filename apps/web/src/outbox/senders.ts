@@ -1,11 +1,11 @@
 import type { LogEntry, LongArmAnswer } from '@lattice/core';
-import { api, serverError, type StoredQuilt } from '../app/api.ts';
+import { api, type Saved, serverError, type StoredQuilt } from '../app/api.ts';
 import type { ItemKind, MadePicture } from './items.ts';
 import type { Outcome, Senders } from './outbox.ts';
 
 /** What the server answers to each kind of item. */
 export interface Answers extends Record<ItemKind, unknown> {
-  readonly plan: StoredQuilt;
+  readonly plan: Saved;
   readonly quilt: StoredQuilt;
   readonly entry: null;
   readonly picture: MadePicture;
@@ -14,14 +14,18 @@ export interface Answers extends Record<ItemKind, unknown> {
   readonly cancel: LogEntry | null;
 }
 
-/** Faults that pass: out of reach, busy, no room on the disk. Everything else is for the quilter to settle. */
+/** Faults that pass: out of reach, busy, no room on the disk, outside the door. Everything else is for the quilter to settle. */
 const PASSING: ReadonlySet<string> = new Set([
   'offline',
   'busy',
   'disk-full',
   'disk-error',
   'read-only',
+  'folder-gone',
+  'damaged',
   'unexpected',
+  // Kept until whoever sits here has been let in again.
+  'not-let-in',
 ]);
 
 interface Called<T> {
@@ -43,7 +47,7 @@ export function sendersOver(call: <T>(action: unknown) => Promise<Called<T>>): S
   return {
     plan: async ({ quilt, revision, plan }) => {
       const outcome = outcomeOf(
-        await call<StoredQuilt>(saveQuilt.initiate({ id: quilt, revision, plan })),
+        await call<Saved>(saveQuilt.initiate({ id: quilt, revision, plan })),
         (saved) => saved,
       );
       if (outcome.went !== 'refused' || outcome.code !== 'stale') return outcome;

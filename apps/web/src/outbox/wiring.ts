@@ -4,7 +4,7 @@ import { api, type LogPage } from '../app/api.ts';
 import { takeLandedPictures } from '../quilt/pictures.ts';
 import { heardOfDraft } from '../quilt/saving.ts';
 import { takeUpEarlierDrafts } from './earlierDrafts.ts';
-import type { OutboxItem } from './items.ts';
+import type { OutboxItem, PlanItem } from './items.ts';
 import type { Keeping } from './keeping.ts';
 import { entriesHeard } from './logSlice.ts';
 import { Outbox, type OutboxEvent } from './outbox.ts';
@@ -50,7 +50,7 @@ export function wireOutbox(
 function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxItem | null {
   if (now.kind === 'picture') return { ...now, made: answer as Answers['picture'] };
   if (now.kind === 'plan' && now.order !== sent.order)
-    return { ...now, revision: (answer as Answers['plan']).revision };
+    return { ...now, revision: (answer as Answers['plan']).revision, base: (sent as PlanItem).plan };
   return null;
 }
 

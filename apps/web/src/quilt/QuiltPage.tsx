@@ -1,12 +1,18 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
-import type { ServerError } from '../app/api.ts';
+import type { ServerError, StoredQuilt } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
+import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail } from './Rail.tsx';
 import { openQuilt } from './saving.ts';
 import { TopBar } from './TopBar.tsx';
+
+const MendPage = lazy(async () => ({ default: (await import('../mend/MendPage.tsx')).MendPage }));
+const UnreadablePage = lazy(async () => ({
+  default: (await import('../mend/UnreadablePage.tsx')).UnreadablePage,
+}));
 
 const Page = styled.div`
   display: grid;
@@ -79,13 +85,29 @@ export function QuiltPage() {
     document.title = title ? `${title} – Dapper Lattice` : 'Dapper Lattice';
   }, [title]);
 
+  const again = () => {
+    setFailure(null);
+    setAttempt(attempt + 1);
+  };
+  if (failure?.code === 'to-mend')
+    return (
+      <Suspense>
+        <MendPage quilt={failure.details as StoredQuilt} onMended={again} />
+      </Suspense>
+    );
+  if (failure?.code === 'unreadable')
+    return (
+      <Suspense>
+        <UnreadablePage quilt={failure.details as Unreadable} onMended={again} />
+      </Suspense>
+    );
   if (failure) {
     return (
       <Waiting>
         <h1>This quilt cannot be opened</h1>
         <p role="alert">{failure.message}</p>
         <div className="ways">
-          <Button look="main" onPress={() => setAttempt(attempt + 1)}>
+          <Button look="main" onPress={again}>
             Try again
           </Button>
           <Link to="/">Go to the shelf</Link>

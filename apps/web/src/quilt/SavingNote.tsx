@@ -1,9 +1,14 @@
+import { X } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { itemsText } from '../outbox/OutboxNote.tsx';
-import { keepMine, takeTheirs } from './saving.ts';
-import type { Saving } from './savingSlice.ts';
+import { type Saving, togetherSeen } from './savingSlice.ts';
+
+const ChangedElsewhere = lazy(async () => ({
+  default: (await import('./ChangedElsewhere.tsx')).ChangedElsewhere,
+}));
 
 const Note = styled.span`
   font-size: 13px;
@@ -17,23 +22,13 @@ const Note = styled.span`
     line-height: 1.25;
   }
 `;
-const Banner = styled.div`
-  position: fixed;
-  z-index: 20;
-  inset: 64px 16px auto;
-  max-width: 640px;
-  margin: 0 auto;
-  padding: 14px 18px;
-  border: 1px solid var(--brass);
-  border-radius: 12px;
+const Together = styled.span`
+  display: inline-flex;
+  align-items: center;
+  padding-left: 10px;
+  border-radius: 8px;
   background: var(--brass-wash);
-  color: var(--ink);
-  box-shadow: var(--shadow);
-  div {
-    display: flex;
-    gap: 8px;
-    margin-top: 10px;
-  }
+  font-size: 13px;
 `;
 
 const words = ({ state, revision, message }: Saving): string => {
@@ -59,29 +54,29 @@ export function SavingNote() {
   const besides = own.filter((item) => item.kind !== 'plan');
   // A quilt that is only here yet is not saved, whatever its draft is.
   const isNew = own.some((item) => item.kind === 'quilt');
+  const looking = useAppSelector((s) => s.house.who === 'view');
   const state = isNew ? (message === null ? 'waiting' : 'offline') : saving.state;
   const said = isNew ? (message ?? 'Saving…') : words(saving);
   const dispatch = useAppDispatch();
+  if (looking) return <Note role="status">You are looking: try things out, nothing of it is kept</Note>;
   return (
     <>
       <Note role="status" data-state={state}>
         {said}
         {besides.length > 0 && !isNew && ` · on the way: ${itemsText(besides)}`}
       </Note>
+      {saving.together !== null && (
+        <Together>
+          Put together with what was changed elsewhere ({saving.together}).
+          <Button look="quiet" aria-label="Close this note" onPress={() => dispatch(togetherSeen())}>
+            <X size={14} aria-hidden />
+          </Button>
+        </Together>
+      )}
       {saving.theirs && (
-        <Banner role="alert">
-          <strong>This quilt was changed in another tab or window.</strong>
-          <p>
-            It is at revision {saving.theirs.revision} there; your changes here were made to revision{' '}
-            {saving.revision} and are not lost. Choose which goes on; undo brings the other back.
-          </p>
-          <div>
-            <Button look="main" onPress={() => dispatch(keepMine())}>
-              Keep mine
-            </Button>
-            <Button onPress={() => dispatch(takeTheirs())}>Use the newer one</Button>
-          </div>
-        </Banner>
+        <Suspense>
+          <ChangedElsewhere theirs={saving.theirs} />
+        </Suspense>
       )}
     </>
   );

@@ -1,6 +1,6 @@
 import { writePlanJson } from '@lattice/core';
-import { Download, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { Download, History, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -11,6 +11,10 @@ import { planChanged, redo, undo } from './planSlice.ts';
 import { SavingNote } from './SavingNote.tsx';
 import { selectPlan } from './selectors.ts';
 import { download } from './download.ts';
+
+const VersionsSheet = lazy(async () => ({
+  default: (await import('../versions/VersionsSheet.tsx')).VersionsSheet,
+}));
 
 const Bar = styled.header`
   display: flex;
@@ -66,6 +70,7 @@ export function TopBar() {
   const canUndo = useAppSelector((s) => s.plan.past.length > 0);
   const canRedo = useAppSelector((s) => s.plan.future.length > 0);
   const [theme, toggleTheme] = useTheme();
+  const [versions, setVersions] = useState(false);
   useUndoKeys();
   return (
     <Bar>
@@ -94,6 +99,10 @@ export function TopBar() {
           <Redo2 size={16} aria-hidden />
           <span className="word">Redo</span>
         </Button>
+        <Button aria-label="Versions" onPress={() => setVersions(true)}>
+          <History size={16} aria-hidden />
+          <span className="word">Versions</span>
+        </Button>
         <Button
           aria-label="Download the plan file"
           onPress={() => download(`${plan.title}.plan.json`, writePlanJson(plan), 'application/json')}
@@ -105,6 +114,11 @@ export function TopBar() {
           {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
         </Button>
       </div>
+      {versions && (
+        <Suspense>
+          <VersionsSheet isOpen onClose={() => setVersions(false)} />
+        </Suspense>
+      )}
     </Bar>
   );
 }

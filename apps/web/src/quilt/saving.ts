@@ -1,16 +1,18 @@
 import { createListenerMiddleware, isAnyOf, type UnknownAction } from '@reduxjs/toolkit';
 import { ActionTypes } from 'redux-undo';
-import { api, serverError, type StoredQuilt } from '../app/api.ts';
+import { api, type Saved, serverError, type ServerError, type StoredQuilt } from '../app/api.ts';
 import type { RootState } from '../app/store.ts';
 import { draftId, type OutboxItem, type PlanItem } from '../outbox/items.ts';
 import type { OutboxEvent } from '../outbox/outbox.ts';
 import type { Answers } from '../outbox/senders.ts';
+import { inRounds } from '../outbox/rounds.ts';
 import { nextOrder } from '../outbox/tabs.ts';
 import type { Around, Dispatching } from '../outbox/wiring.ts';
+import { changedElsewhere } from './elsewhere.ts';
 import { takeLandedPictures } from './pictures.ts';
 import { clearHistory, historyRestored, planChanged, planOpened } from './planSlice.ts';
 import {
-  foundStale,
+  draftStands,
   quiltOpened,
   saveDone,
   saveFailed,
@@ -35,19 +37,24 @@ const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
  */
 export function savingMiddleware(around: Around) {
   const listening = createListenerMiddleware<RootState>();
-  const keepLatest = oneAtATime((state: RootState) => keepDraft(around, state));
+  let latest: RootState;
+  // A drag does not write its quilt a hundred times.
+  const keepLatest = inRounds(() => keepDraft(around, latest));
   listening.startListening({
     matcher: (action): action is UnknownAction =>
-      isUndoOrRedo(action) || isAnyOf(planChanged, staleSettled)(action),
+      isUndoOrRedo(action) || isAnyOf(planChanged, staleSettled, draftStands)(action),
     effect: async (action, { getState, dispatch, cancelActiveListeners, delay }) => {
       cancelActiveListeners();
-      const { saving } = getState();
+      const { saving, house } = getState();
+      // Whoever only looks may try things out; nothing of it is kept.
+      if (house.who === 'view') return;
       if (action.type === staleSettled.type && saving.state === 'saved') {
         await around.outbox.drop(draftId(saving.id!, around.tab));
         return;
       }
       dispatch(saveWaiting());
-      await keepLatest(getState);
+      latest = getState();
+      await keepLatest();
       await delay(PAUSE_MS);
       void around.outbox.send();
       await keepHistory(around, getState());
@@ -58,7 +65,7 @@ export function savingMiddleware(around: Around) {
 
 /** The plan in hand as this tab's draft; while a newer version elsewhere waits to be settled it is not sent. */
 async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): Promise<void> {
-  const { id: quilt, revision, state } = saving;
+  const { id: quilt, revision, base, state } = saving;
   if (!plan.present || !quilt) return;
   const draft: PlanItem = {
     kind: 'plan',
@@ -68,27 +75,9 @@ async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): 
     order: nextOrder(),
     revision,
     plan: plan.present,
+    ...(base ? { base } : {}),
   };
   await outbox.keep(state === 'stale' ? { ...draft, refused: 'Changed elsewhere' } : draft);
-}
-
-/**
- * Work on what then is, one at a time: while it is at work, whatever is asked for meanwhile is one more round, so that
- * a drag does not write its quilt a hundred times.
- */
-function oneAtATime(work: (state: RootState) => Promise<unknown>) {
-  let running: Promise<void> | null = null;
-  let again = false;
-  return (getState: () => RootState): Promise<void> => {
-    again = true;
-    running ??= (async () => {
-      while (again) {
-        again = false;
-        await work(getState());
-      }
-    })().finally(() => (running = null));
-    return running;
-  };
 }
 
 async function keepHistory({ keeping }: Around, { plan, saving }: RootState): Promise<void> {
@@ -123,12 +112,13 @@ export const heardOfDraft =
         dispatch(saveStarted());
         break;
       case 'sent': {
-        const { revision } = event.answer as StoredQuilt;
-        dispatch(saveDone({ revision, more: plan.present !== item.plan && !same(plan.present, item.plan) }));
+        const { revision } = event.answer as Saved;
+        const more = plan.present !== item.plan && !same(plan.present, item.plan);
+        dispatch(saveDone({ revision, base: item.plan, more }));
         break;
       }
       case 'refused':
-        if (event.code === 'stale') dispatch(foundStale(event.details as StoredQuilt));
+        if (event.code === 'stale') dispatch(changedElsewhere(event.details as StoredQuilt));
         else dispatch(saveFailed({ state: 'refused', message: event.message }));
         break;
     }
@@ -143,7 +133,12 @@ export const openQuilt =
   async (dispatch, getState, around) => {
     const found = (await newHere(id, around)) ?? (await fetchQuilt(id, dispatch as Dispatching));
     const draft = await draftOf(id, around);
-    dispatch(quiltOpened({ id, revision: draft ? draft.revision : found.revision }));
+    if (found.problems.length > 0) throw toMend(found as StoredQuilt);
+    const { revision, plan: base } = found;
+    const made = draft && { revision: draft.revision, base: draft.revision === revision ? base : draft.base };
+    dispatch(
+      quiltOpened({ id, revision: made?.revision ?? revision, base: made ? (made.base ?? null) : base }),
+    );
     dispatch(planOpened(found.plan));
     dispatch(clearHistory());
     const kept = await around.keeping.history(id).catch(() => null);
@@ -154,28 +149,35 @@ export const openQuilt =
     if (getState().saving.id === id) await dispatch(takeLandedPictures());
   };
 
+/** A quilt that was kept and cannot be drawn: it is opened to be mended. */
+const toMend = (quilt: StoredQuilt): ServerError => ({
+  code: 'to-mend',
+  message: 'This quilt has to be mended before it can be drawn.',
+  details: quilt,
+});
+
 /** A draft that was left here becomes this tab's own; what it was is let go once that is kept. */
 const takeUpDraft =
-  (draft: PlanItem, found: Pick<StoredQuilt, 'revision' | 'plan'>, undone: boolean): Thunk<Promise<void>> =>
+  (draft: PlanItem, found: Found, undone: boolean): Thunk<Promise<void>> =>
   async (dispatch, getState, around) => {
-    const { id, quilt, plan, revision } = draft;
+    const { id, quilt, plan } = draft;
     if (same(plan, found.plan)) {
-      dispatch(quiltOpened({ id: quilt, revision: found.revision }));
+      dispatch(quiltOpened({ id: quilt, revision: found.revision, base: found.plan }));
       return around.outbox.drop(id);
     }
     // With its undo it stands already, and has only to be sent.
-    dispatch(undone ? staleSettled({ revision, saved: false }) : planChanged(plan));
+    dispatch(undone ? draftStands() : planChanged(plan));
     await keepDraft(around, getState());
     if (id !== draftId(quilt, around.tab)) await around.outbox.drop(id);
   };
 
+/** A quilt as it was found, here or on the server. */
+type Found = Pick<StoredQuilt, 'revision' | 'plan' | 'problems'>;
+
 /** A quilt that was made here and is not on the server yet. */
-async function newHere(
-  id: string,
-  { outbox }: Around,
-): Promise<Pick<StoredQuilt, 'revision' | 'plan'> | null> {
+async function newHere(id: string, { outbox }: Around): Promise<Found | null> {
   const waiting = (await outbox.items()).find((item) => item.kind === 'quilt' && item.quilt === id);
-  return waiting?.kind === 'quilt' ? { revision: 1, plan: waiting.plan } : null;
+  return waiting?.kind === 'quilt' ? { revision: 1, plan: waiting.plan, problems: [] } : null;
 }
 
 async function fetchQuilt(id: string, dispatch: Dispatching): Promise<StoredQuilt> {
@@ -194,17 +196,3 @@ async function draftOf(id: string, { outbox, tab, openTabs }: Around): Promise<P
   );
   return drafts.at(-1) ?? null;
 }
-
-/** Goes on with the newer version; the own one is one undo away. */
-export const takeTheirs = (): Thunk<void> => (dispatch, getState) => {
-  const { theirs, id } = getState().saving;
-  if (!theirs || !id) return;
-  dispatch(staleSettled({ revision: theirs.revision, saved: true }));
-  dispatch(planChanged(theirs.plan));
-};
-
-/** Goes on with the own version, written over the newer one by choice. */
-export const keepMine = (): Thunk<void> => (dispatch, getState) => {
-  const { theirs } = getState().saving;
-  if (theirs) dispatch(staleSettled({ revision: theirs.revision, saved: false }));
-};

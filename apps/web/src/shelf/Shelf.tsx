@@ -1,24 +1,18 @@
-import {
-  formatSize,
-  layOut,
-  type Plan,
-  progressOf,
-  readPlanJson,
-  settingOf,
-  startPlan,
-  STARTS,
-} from '@lattice/core';
-import { Copy, FileUp, Moon, Sun, X } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { FileTrigger } from 'react-aria-components';
+import { formatSize, type Plan, readPlanJson, startPlan, STARTS } from '@lattice/core';
+import { Copy, FileUp, Moon, ShieldCheck, Sun, X } from 'lucide-react';
+import { useState } from 'react';
+import { FileTrigger, Input, SearchField } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import {
+  api,
+  type ListedQuilt,
   serverError,
   type StoredQuilt,
+  useDrawnQuery,
   useRemoveQuiltMutation,
   useRestoreQuiltMutation,
-  useShelfQuery,
+  useShelfInfiniteQuery,
 } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
@@ -53,6 +47,24 @@ const Page = styled.div`
     font-size: 14px;
     font-weight: 600;
   }
+  .shelf {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 6px 16px;
+  }
+  .shelf input {
+    width: 26ch;
+    max-width: 100%;
+    padding: 5px 10px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--card);
+  }
+  .more {
+    margin-top: 18px;
+    text-align: center;
+  }
   h2 {
     margin: 26px 0 12px;
     font-size: 14px;
@@ -85,6 +97,9 @@ const Card = styled.li`
   }
   .art svg {
     filter: drop-shadow(0 2px 4px rgb(0 0 0 / 28%));
+  }
+  &[data-unreadable] .art {
+    background: repeating-linear-gradient(45deg, var(--ground) 0 10px, var(--line) 10px 11px);
   }
   .words {
     padding: 12px 84px 14px 16px;
@@ -170,14 +185,18 @@ const Notice = styled.div`
   }
 `;
 
+/** With more than these a name is quicker than looking. */
+const MANY = 24;
+
 /** The quilts in hand, drawn; new ones from a real starting point or a plan file. */
 export function Shelf() {
-  const {
-    data: quilts,
-    error,
-    isLoading,
-    refetch,
-  } = useShelfQuery(undefined, { refetchOnMountOrArgChange: true });
+  const [words, setWords] = useState('');
+  const shelf = useShelfInfiniteQuery(words, { refetchOnMountOrArgChange: true });
+  const { data, error, isLoading, refetch } = shelf;
+  const quilts = data?.pages.flatMap((page) => page.quilts);
+  const total = data?.pages.at(-1)?.total ?? 0;
+  const { who, readOnly } = useAppSelector((s) => s.house);
+  const looking = who === 'view';
   const dispatch = useAppDispatch();
   const [removeQuilt] = useRemoveQuiltMutation();
   const [restoreQuilt] = useRestoreQuiltMutation();
@@ -201,11 +220,16 @@ export function Shelf() {
       wrong: true,
     });
   };
-  const remove = async (quilt: StoredQuilt) => {
+  const copy = async ({ id, revision }: ListedQuilt) => {
+    const asked = dispatch(api.endpoints.drawn.initiate({ id, revision }, { subscribe: false }));
+    const { plan } = (await asked.unwrap()) as StoredQuilt;
+    await add({ ...plan, title: `${plan.title}, copy`.slice(0, 120) }, false);
+  };
+  const remove = async (quilt: ListedQuilt) => {
     try {
       await removeQuilt(quilt.id).unwrap();
       setNotice({
-        text: `“${quilt.plan.title}” is off the shelf.`,
+        text: `“${quilt.card.title}” is off the shelf.`,
         undo: () =>
           void restoreQuilt(quilt.id)
             .unwrap()
@@ -225,15 +249,20 @@ export function Shelf() {
         <Link className="ask" to="/ask/binding">
           Quick answers
         </Link>
-        <FileTrigger
-          acceptedFileTypes={['.json', 'application/json']}
-          onSelect={(files) => void importPlan(files)}
-        >
-          <Button>
-            <FileUp size={16} aria-hidden />
-            Open a plan file
-          </Button>
-        </FileTrigger>
+        <Link className="ask" to="/keeping">
+          <ShieldCheck size={15} aria-hidden /> Safe keeping
+        </Link>
+        {!looking && (
+          <FileTrigger
+            acceptedFileTypes={['.json', 'application/json']}
+            onSelect={(files) => void importPlan(files)}
+          >
+            <Button>
+              <FileUp size={16} aria-hidden />
+              Open a plan file
+            </Button>
+          </FileTrigger>
+        )}
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
           {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
         </Button>
@@ -251,7 +280,22 @@ export function Shelf() {
           </Notice>
         )}
         <OutboxNote />
-        <h2>On the shelf</h2>
+        {readOnly !== null && (
+          <Notice role="alert" data-wrong>
+            <p>
+              The shelf is open for reading only: {readOnly}. What you change is kept in this browser until
+              that is mended.
+            </p>
+          </Notice>
+        )}
+        <div className="shelf">
+          <h2>On the shelf{total > MANY ? `, ${total} quilts` : ''}</h2>
+          {(total > MANY || words !== '') && (
+            <SearchField aria-label="Find by name" value={words} onChange={setWords}>
+              <Input placeholder="Find by name" />
+            </SearchField>
+          )}
+        </div>
         {isLoading && <p role="status">Fetching the quilts…</p>}
         {error && (
           <Notice role="alert" data-wrong>
@@ -259,7 +303,8 @@ export function Shelf() {
             <Button onPress={() => void refetch()}>Try again</Button>
           </Notice>
         )}
-        {quilts?.length === 0 && (
+        {quilts?.length === 0 && words !== '' && <p role="status">No quilt on the shelf is called so.</p>}
+        {quilts?.length === 0 && words === '' && (
           <p>The shelf is empty. Begin with one of the starting points below, or open a plan file.</p>
         )}
         <Grid>
@@ -267,15 +312,25 @@ export function Shelf() {
             <QuiltCard
               key={quilt.id}
               quilt={quilt}
+              looking={looking}
               onCopy={() =>
-                void add({ ...quilt.plan, title: `${quilt.plan.title}, copy`.slice(0, 120) }, false)
+                void copy(quilt).catch((failure: unknown) =>
+                  setNotice({ text: serverError(failure).message, wrong: true }),
+                )
               }
               onRemove={() => void remove(quilt)}
             />
           ))}
         </Grid>
-        <h2>Begin another</h2>
-        <Starts>
+        {shelf.hasNextPage && (
+          <div className="more">
+            <Button isDisabled={shelf.isFetchingNextPage} onPress={() => void shelf.fetchNextPage()}>
+              Show more
+            </Button>
+          </div>
+        )}
+        {!looking && <h2>Begin another</h2>}
+        <Starts hidden={looking}>
           {STARTS.map(({ id, name, unit, block, across, down }) => (
             <li key={id}>
               <button type="button" onClick={() => void add(startPlan(id), true)}>
@@ -296,39 +351,57 @@ export function Shelf() {
 
 function QuiltCard({
   quilt,
+  looking,
   onCopy,
   onRemove,
 }: {
-  quilt: StoredQuilt;
+  quilt: ListedQuilt;
+  looking: boolean;
   onCopy: () => void;
   onRemove: () => void;
 }) {
-  const { plan, id } = quilt;
-  const { width, height } = useMemo(() => layOut(plan).finished, [plan]);
+  const { card, id } = quilt;
   const booked = useAppSelector(selectBooked).has(id);
-  const { at } = useMemo(() => progressOf(plan, { booked }), [plan, booked]);
+  const unreadable = 'unreadable' in card;
   return (
-    <Card>
-      <div className="art">
-        <Thumbnail plan={plan} edged />
-      </div>
+    <Card data-unreadable={unreadable || undefined}>
+      <div className="art">{!unreadable && <CardArt id={id} revision={quilt.revision} />}</div>
       <div className="words">
-        <Link className="title" to={`/quilts/${id}/${at}`}>
-          {plan.title}
+        <Link
+          className="title"
+          to={`/quilts/${id}/${unreadable ? 'setting' : booked ? card.atBooked : card.at}`}
+        >
+          {card.title}
         </Link>
         <p className="rest">
-          <Lengths text={formatSize(width.value, height.value, plan.unit)} /> ·{' '}
-          {settingOf(plan.setting.kind).name.toLowerCase()} · {`at\u00a0${STAGE_NAMES[at]}`}
+          {unreadable ? (
+            'It cannot be read any more: open it to see what can be done'
+          ) : (
+            <>
+              <Lengths text={formatSize(card.width, card.height, card.unit)} /> · {card.setting.toLowerCase()}{' '}
+              · {`at\u00a0${STAGE_NAMES[booked ? card.atBooked : card.at]}`}
+            </>
+          )}
         </p>
       </div>
-      <div className="tools">
-        <Button look="quiet" aria-label={`Duplicate ${plan.title}`} onPress={onCopy}>
-          <Copy size={15} aria-hidden />
-        </Button>
-        <Button look="quiet" aria-label={`Take ${plan.title} off the shelf`} onPress={onRemove}>
-          <X size={16} aria-hidden />
-        </Button>
-      </div>
+      {!looking && (
+        <div className="tools">
+          {!unreadable && (
+            <Button look="quiet" aria-label={`Duplicate ${card.title}`} onPress={onCopy}>
+              <Copy size={15} aria-hidden />
+            </Button>
+          )}
+          <Button look="quiet" aria-label={`Take ${card.title} off the shelf`} onPress={onRemove}>
+            <X size={16} aria-hidden />
+          </Button>
+        </div>
+      )}
     </Card>
   );
+}
+
+/** The quilt drawn on its card, from its plan: fetched when the card is there, and then known for opening it. */
+function CardArt({ id, revision }: { id: string; revision: number }) {
+  const { data } = useDrawnQuery({ id, revision });
+  return data && data.problems.length === 0 ? <Thumbnail plan={data.plan} edged /> : null;
 }

@@ -10,7 +10,7 @@ import { clearHistory, planOpened } from '../../src/quilt/planSlice.ts';
 /** Shows something of an open quilt; answers the store and the plan as it stands. */
 export function show(what: React.ReactNode, plan: Plan) {
   const store = createStore();
-  store.dispatch(quiltOpened({ id: 'q', revision: 1 }));
+  store.dispatch(quiltOpened({ id: 'q', revision: 1, base: plan }));
   store.dispatch(planOpened(plan));
   store.dispatch(clearHistory());
   render(

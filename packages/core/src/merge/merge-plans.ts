@@ -91,6 +91,6 @@ function withValue(document: unknown, path: readonly string[], value: unknown): 
   }
   const fields = document as Record<string, unknown>;
   const next = withValue(fields[step], rest, value);
-  const { [step]: _gone, ...others } = fields;
-  return next === undefined ? others : { ...others, [step]: next };
+  if (next !== undefined) return { ...fields, [step]: next };
+  return Object.fromEntries(Object.entries(fields).filter(([name]) => name !== step));
 }

@@ -1,3 +1,4 @@
+import { formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import type { BothChanged } from './three-way.ts';
@@ -66,4 +67,18 @@ function entryName(part: keyof Plan, list: readonly { id: string; name?: string 
   const at = list.findIndex((entry) => entry.id === id);
   if (part === 'borders') return `border ${at + 1}`;
   return list[at]?.name ?? id;
+}
+
+/** Numbers of a plan that are no lengths. */
+const PLAIN_NUMBERS: ReadonlySet<string> = new Set(['across', 'down', 'seed', 'price', 'shrinkage', 'turn']);
+
+/** What a field was given, in words: a length with its unit, a fabric by its name; of a whole part, what became of it. */
+export function sayValue({ unit, fabrics }: Plan, { path, base }: BothChanged, value: unknown): string {
+  const field = path.at(-1) ?? '';
+  if (value === undefined || value === null) return base === undefined ? 'not there' : 'taken away';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number')
+    return PLAIN_NUMBERS.has(field) ? String(value) : formatWithUnit(value, unit);
+  if (typeof value === 'string') return fabrics.find(({ id }) => id === value)?.name ?? value;
+  return base === undefined ? 'added' : 'changed as a whole';
 }

@@ -1,0 +1,17 @@
+import { excessIn } from '@lattice/core';
+import express, { type RequestHandler } from 'express';
+import { Refusal } from '../errors.ts';
+
+/** The most a quilt's JSON may weigh. */
+const MOST_JSON = '4mb';
+
+/** Reads JSON, and refuses what holds more than any quilt could before anybody looks into it. */
+export function jsonBody(): RequestHandler[] {
+  const withinBounds: RequestHandler = (request, _response, next) => {
+    const excess = excessIn(request.body);
+    if (excess !== null)
+      throw new Refusal(413, 'too-much', `This holds ${excess}, which no quilt does. Nothing was changed.`);
+    next();
+  };
+  return [express.json({ limit: MOST_JSON }), withinBounds];
+}

@@ -1,0 +1,30 @@
+import process from 'node:process';
+import sharp from 'sharp';
+import { Refusal } from '../errors.ts';
+import { makePicture } from './make-picture.ts';
+
+/** What the workshop asks of this process, and what it answers. */
+export interface Order {
+  readonly number: number;
+  readonly file: Uint8Array;
+}
+export type Delivery =
+  | { readonly number: number; readonly made: Awaited<ReturnType<typeof makePicture>> }
+  | { readonly number: number; readonly refusal: { status: number; code: string; message: string } };
+
+// One picture at a time, and nothing kept of the last.
+sharp.concurrency(1);
+sharp.cache(false);
+
+process.on('message', ({ number, file }: Order) => {
+  const deliver = (delivery: Delivery) => process.send!(delivery);
+  makePicture(Buffer.from(file)).then(
+    (made) => deliver({ number, made }),
+    (error: unknown) => {
+      const refusal =
+        error instanceof Refusal ? error : new Refusal(500, 'unexpected', 'The picture could not be made.');
+      deliver({ number, refusal: { status: refusal.status, code: refusal.code, message: refusal.message } });
+    },
+  );
+});
+process.on('disconnect', () => process.exit());

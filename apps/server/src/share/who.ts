@@ -1,0 +1,24 @@
+import type { Request, RequestHandler, Response } from 'express';
+import { Refusal } from '../errors.ts';
+import type { May } from './links.ts';
+
+/** Who asks: whoever sits at the machine, or somebody from the local network and what they may. */
+export type Who = 'owner' | May;
+
+/** Who asks; the door writes it down, and without a door it is whoever sits at the machine. */
+export const whoIs = (response: Response): Who => (response.locals['who'] as Who | undefined) ?? 'owner';
+
+/** Parts that are for whoever sits at the machine. */
+const OWNERS = ['/api/backups', '/api/links', '/api/numbers'];
+
+const isReading = ({ method }: Request) => method === 'GET' || method === 'HEAD';
+
+/** Holds everyone to what they may do: looking, changing quilts, or everything. */
+export const permissions: RequestHandler = (request, response, next) => {
+  const who = whoIs(response);
+  if (who !== 'owner' && OWNERS.some((part) => request.path.startsWith(part)))
+    throw new Refusal(403, 'owner-only', 'This is for whoever sits at the machine the app runs on.');
+  if (who === 'view' && !isReading(request))
+    throw new Refusal(403, 'view-only', 'Your link is for looking, so nothing was changed.');
+  next();
+};

@@ -1,0 +1,49 @@
+import { type Plan, readPlanShape } from '@lattice/core';
+import { Refusal } from '../errors.ts';
+import type { QuiltRepository } from '../quilts/repository.ts';
+import type { Surroundings } from '../quilts/service.ts';
+import type { SnapshotRepository } from './repository.ts';
+
+/** A snapshot as it is listed. */
+export interface Snapshot {
+  readonly id: string;
+  readonly name: string | null;
+  readonly madeAt: string;
+}
+
+/** Rules for snapshots: named by the quilter, or kept by the day; gone back to by opening what they hold. */
+export class SnapshotService {
+  constructor(
+    private readonly rows: SnapshotRepository,
+    private readonly quilts: QuiltRepository,
+    private readonly outside: Surroundings,
+  ) {}
+
+  async list(quilt: string): Promise<Snapshot[]> {
+    return (await this.rows.list(quilt)).map(({ id, name, made_at }) => ({ id, name, madeAt: made_at }));
+  }
+
+  /** Keeps a quilt as it is saved now. @throws Refusal where there is no such quilt */
+  async make(quilt: string, name: string, id = this.outside.newId()): Promise<Snapshot> {
+    const row = await this.quilts.find(quilt);
+    if (!row) throw new Refusal(404, 'no-such-quilt', 'There is no such quilt on the shelf.');
+    const made_at = this.outside.now().toISOString();
+    await this.rows.insert({ id, quilt, name, plan: row.plan, made_at });
+    return { id, name, madeAt: made_at };
+  }
+
+  /** What a snapshot holds. @throws Refusal where there is none, or it cannot be read */
+  async plan(quilt: string, id: string): Promise<Plan> {
+    const row = await this.rows.find(quilt, id);
+    if (!row) throw new Refusal(404, 'no-such-snapshot', 'There is no such snapshot of this quilt.');
+    const read = readPlanShape(JSON.parse(row.plan));
+    if (!read.ok)
+      throw new Refusal(422, 'unreadable', 'This snapshot cannot be read any more. Try an earlier one.');
+    return read.plan;
+  }
+
+  async drop(quilt: string, id: string): Promise<void> {
+    if (!(await this.rows.drop(quilt, id)))
+      throw new Refusal(404, 'no-such-snapshot', 'There is no such snapshot of this quilt.');
+  }
+}

@@ -1,0 +1,44 @@
+import { createHistogram } from 'node:perf_hooks';
+import type { RequestHandler } from 'express';
+
+/** How many requests there were, how they went, and how long they took; since the server started. */
+export interface Numbers {
+  readonly since: string;
+  readonly requests: number;
+  /** Refused: what was asked was not right. */
+  readonly refused: number;
+  /** Failed: a fault of the server, or of its disk. */
+  readonly failed: number;
+  /** Milliseconds: half of them took no longer, and ninety-nine of a hundred. */
+  readonly half: number;
+  readonly most: number;
+}
+
+/** Counts requests as they are answered. */
+export class Counter {
+  private requests = 0;
+  private refused = 0;
+  private failed = 0;
+  private readonly took = createHistogram();
+
+  constructor(private readonly since: Date) {}
+
+  readonly count: RequestHandler = (_request, response, next) => {
+    const began = process.hrtime.bigint();
+    response.once('close', () => {
+      this.requests++;
+      if (response.statusCode >= 500) this.failed++;
+      else if (response.statusCode >= 400) this.refused++;
+      const nanoseconds = Number(process.hrtime.bigint() - began);
+      this.took.record(Math.max(1, nanoseconds));
+    });
+    next();
+  };
+
+  numbers(): Numbers {
+    const ms = (percentile: number) =>
+      this.took.count === 0 ? 0 : Math.round(this.took.percentile(percentile) / 1e4) / 100;
+    const { requests, refused, failed } = this;
+    return { since: this.since.toISOString(), requests, refused, failed, half: ms(50), most: ms(99) };
+  }
+}

@@ -1,0 +1,34 @@
+import { Link, useNavigate, useParams } from 'react-router';
+import { Button } from '../design/controls/Button.tsx';
+import { undo } from '../quilt/planSlice.ts';
+import { LostPage } from './Lost.tsx';
+import { useAppDispatch, useAppSelector } from './store.ts';
+
+/** A quilt whose screen failed while it was drawn: the last change can be taken back, and its file taken away. */
+export function CannotDraw() {
+  const { id } = useParams();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const canUndo = useAppSelector((s) => s.plan.past.length > 0);
+  const back = () => {
+    dispatch(undo());
+    // The same address again, so that the screen is drawn afresh.
+    void navigate('.', { replace: true });
+  };
+  return (
+    <LostPage>
+      <h1>This quilt cannot be shown</h1>
+      <p>Its screen failed while drawing: a fault of the app, not of your quilt. Nothing saved is lost.</p>
+      {canUndo && (
+        <p>
+          <Button look="main" onPress={back}>
+            Take the last change back
+          </Button>
+        </p>
+      )}
+      <a href={`/api/quilts/${id}/file`}>Take its file away</a>
+      <br />
+      <Link to="/">Go to the shelf</Link>
+    </LostPage>
+  );
+}
