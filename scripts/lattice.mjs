@@ -1,8 +1,16 @@
 /** The commands behind ./lattice. Each is its own file; this names them. */
 const COMMANDS = {
   demo: [
-    'install, build, seed and serve the demo  [--port N] [--data DIR]',
+    'install, build, seed and serve the demo  [--port N] [--data DIR] [--share] [--log FILE]',
     () => import('./commands/demo.mjs'),
+  ],
+  backup: [
+    'copy all that is kept to one checked file, while the server runs  [FILE] [--data DIR]',
+    () => import('./commands/backup.mjs'),
+  ],
+  restore: [
+    'put a backup in the place of what is kept  FILE [--data DIR]',
+    () => import('./commands/backup.mjs'),
   ],
   test: [
     'install what is needed, then lint, types, unit and browser tests',
@@ -13,6 +21,10 @@ const COMMANDS = {
   mutate: [
     'put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors]',
     () => import('./commands/mutate.mjs'),
+  ],
+  attack: [
+    'go at the server: kills, full disks, bent requests, …  [NAME …] [--rounds N] [--seed N]',
+    () => import('./commands/attack.mjs'),
   ],
   graph: [
     'draw which room of the core needs which into docs/rooms.svg',

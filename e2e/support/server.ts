@@ -16,8 +16,8 @@ export class DemoServer {
   async start(): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
     const child = spawn(
-      path.join(root, 'node_modules/.bin/tsx'),
-      ['apps/server/src/main.ts', '--demo', '--data', this.folder, '--port', port],
+      process.execPath,
+      ['--import', 'tsx', 'apps/server/src/main.ts', '--demo', '--data', this.folder, '--port', port],
       { cwd: root },
     );
     this.child = child;

@@ -1,8 +1,8 @@
-import { bin, show, stopped } from '../lib.mjs';
+import { show, stopped } from '../lib.mjs';
 import { buildCommand, install } from '../prepare.mjs';
 
 export const run = stopped(async (args) => {
   await install();
   await buildCommand();
-  return show(bin('tsx'), ['bench/src/main.ts', ...args]);
+  return show(process.execPath, ['--import', 'tsx', 'bench/src/main.ts', ...args]);
 });

@@ -1,26 +1,40 @@
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import { bin, show, Stop, stopped } from '../lib.mjs';
+import { show, Stop, stopped } from '../lib.mjs';
 import { build, buildCommand, install } from '../prepare.mjs';
 
-/** Flags of `demo`, checked before anything long is begun. */
+/** Flags of `demo`, and which of them name a file or folder as seen from where one stands. */
+const FLAGS = {
+  port: { type: 'string' },
+  data: { type: 'string' },
+  log: { type: 'string' },
+  share: { type: 'boolean' },
+  'share-port': { type: 'string' },
+  passphrase: { type: 'string' },
+  cert: { type: 'string' },
+  key: { type: 'string' },
+};
+const PLACES = new Set(['data', 'log', 'cert', 'key']);
+const KNOWN =
+  '--port N, --data DIR, --log FILE, --share, --share-port N, --passphrase WORDS, --cert FILE, --key FILE.';
+
+/** The flags, checked before anything long is begun. */
 function readFlags(args) {
   try {
-    return parseArgs({ args, options: { port: { type: 'string' }, data: { type: 'string' } } }).values;
+    return parseArgs({ args, options: FLAGS }).values;
   } catch (error) {
-    throw new Stop(`./lattice demo: ${error.message.split('\n')[0]} Known: --port N, --data DIR.`);
+    throw new Stop(`./lattice demo: ${error.message.split('\n')[0]} Known: ${KNOWN}`);
   }
 }
 
+const stands = process.env.LATTICE_CALLED_FROM ?? '.';
+
 export const run = stopped(async (args) => {
-  const { port, data } = readFlags(args);
+  const flags = Object.entries(readFlags(args)).flatMap(([flag, value]) =>
+    value === true ? [`--${flag}`] : [`--${flag}`, PLACES.has(flag) ? path.resolve(stands, value) : value],
+  );
   await install();
   await build();
   await buildCommand();
-  const flags = [
-    '--demo',
-    ...(port ? ['--port', port] : []),
-    ...(data ? ['--data', path.resolve(process.env.LATTICE_CALLED_FROM ?? '.', data)] : []),
-  ];
-  return show(bin('tsx'), ['apps/server/src/main.ts', ...flags]);
+  return show(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', '--demo', ...flags]);
 });

@@ -1,9 +1,9 @@
-import { bin, show, stopped } from '../lib.mjs';
+import { show, stopped } from '../lib.mjs';
 import { build, chromium, install } from '../prepare.mjs';
 
 export const run = stopped(async () => {
   await install();
   const LATTICE_CHROMIUM = chromium();
   await build();
-  return show(bin('tsx'), ['e2e/shots.ts'], { LATTICE_CHROMIUM });
+  return show(process.execPath, ['--import', 'tsx', 'e2e/shots.ts'], { LATTICE_CHROMIUM });
 });

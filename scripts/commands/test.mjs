@@ -3,7 +3,7 @@ import path from 'node:path';
 import { bin, quiet, root, show, stopped } from '../lib.mjs';
 import { build, buildCommand, chromium, install } from '../prepare.mjs';
 
-const ROOMS = ['packages/core', 'apps/server', 'apps/web', 'apps/cli', 'bench', 'e2e', 'scripts'];
+const ROOMS = ['packages/core', 'apps/server', 'apps/web', 'apps/cli', 'bench', 'attack', 'e2e', 'scripts'];
 
 /** A check that passes or fails as a whole; its output is shown only when it fails. */
 function check(name, command, args) {

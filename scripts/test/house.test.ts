@@ -186,7 +186,7 @@ test('every name on the public face of the core is used by somebody', () => {
 
 describe('starting the server badly', () => {
   const start = (...args: string[]) =>
-    spawnSync(path.join(root, 'node_modules/.bin/tsx'), ['apps/server/src/main.ts', ...args], {
+    spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', ...args], {
       cwd: root,
       encoding: 'utf8',
       timeout: 20_000,
@@ -217,8 +217,8 @@ describe('starting the server badly', () => {
   test('asked to stop it stops cleanly', async () => {
     const folder = mkdtempSync(path.join(tmpdir(), 'lattice-stop-'));
     const child = spawn(
-      path.join(root, 'node_modules/.bin/tsx'),
-      ['apps/server/src/main.ts', '--port', '0', '--data', folder],
+      process.execPath,
+      ['--import', 'tsx', 'apps/server/src/main.ts', '--port', '0', '--data', folder],
       { cwd: root },
     );
     while (!/at http/.test(String((await once(child.stdout, 'data'))[0])));

@@ -84,7 +84,7 @@ export function createApp(options: AppOptions): Express {
     if (response.locals['fromOutside']) return next();
     gate(isLoopback)(request, response, next);
   });
-  app.use(permissions);
+  app.use(permissions());
   app.use(compression());
   watchRoutes(app, options, counter);
   app.use('/api', onlyWhileWritable(database, options.readOnly));

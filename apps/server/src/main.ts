@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, statSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import type { Express } from 'express';
 import { pino } from 'pino';
+import { makeFolder } from './database/make-folder.ts';
 import { createApp } from './app.ts';
 import { backupFolder, Backups } from './backup/backups.ts';
 import { openShelf } from './database/shelf.ts';
@@ -50,7 +51,7 @@ const dataFolder = path.resolve(values.data);
 const unusable = (): never =>
   stop(`The data folder ${dataFolder} cannot be written to. Choose another with --data DIR.`);
 try {
-  mkdirSync(dataFolder, { recursive: true, mode: 0o700 });
+  makeFolder(dataFolder);
 } catch {
   unusable();
 }

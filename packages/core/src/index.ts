@@ -140,7 +140,7 @@ export { bookingIn, bookingInOldPlan } from './log/booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
 export { type EntryBody } from './log/kinds.ts';
 export { mergeLogs } from './log/merge.ts';
-export { mergePlans, type MergedPlans, withTheirs } from './merge/merge-plans.ts';
+export { mergePlans, withTheirs } from './merge/merge-plans.ts';
 export { type BothChanged } from './merge/three-way.ts';
 export { nameOfField, sayValue } from './merge/words.ts';
 export { ontoCorners, sceneSvg } from './format/scene-svg.ts';

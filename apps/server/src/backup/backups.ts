@@ -1,5 +1,6 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { copyFileSync, existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
+import { makeFolder } from '../database/make-folder.ts';
 import type { Database } from '../database/open.ts';
 import { copyDatabase, type Holds } from './copy.ts';
 import { type BackupKind, backupName, kindOf, outdated } from './rotation.ts';
@@ -75,7 +76,7 @@ export class Backups {
   }
 
   private async write(kind: BackupKind): Promise<{ file: string; holds: Holds }> {
-    mkdirSync(this.folder, { recursive: true, mode: 0o700 });
+    makeFolder(this.folder);
     const file = backupName(kind, this.now());
     const holds = await copyDatabase(this.database.driver, path.join(this.folder, file));
     return { file, holds };

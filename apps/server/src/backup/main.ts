@@ -1,7 +1,8 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import Driver from 'better-sqlite3';
+import { makeFolder } from '../database/make-folder.ts';
 import { FolderHeld, holdFolder } from '../database/hold.ts';
 import { DamagedDatabase, databaseFile, NewerDatabase } from '../database/open.ts';
 import { troubleOf } from '../database/trouble.ts';
@@ -43,7 +44,7 @@ async function backup(): Promise<void> {
     ? path.resolve(given)
     : path.join(backupFolder(folder), backupName('by-hand', new Date()));
   if (file === source) stop('A backup cannot take the place of what it is a backup of. Choose another file.');
-  mkdirSync(path.dirname(file), { recursive: true });
+  makeFolder(path.dirname(file));
   const driver = new Driver(source, { readonly: true });
   try {
     const holds = await copyDatabase(driver, file, true);
@@ -55,7 +56,7 @@ async function backup(): Promise<void> {
 
 async function restore(): Promise<void> {
   if (!given) stop('Say which backup: ./lattice restore FILE');
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  makeFolder(folder);
   const letGo = holdFolder(folder);
   try {
     const { holds, before } = await restoreBackup(path.resolve(given), folder, new Date());

@@ -1,6 +1,7 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import Driver from 'better-sqlite3';
+import { makeFolder } from '../database/make-folder.ts';
 import { databaseFile, isKnown, NewerDatabase, openDatabase } from '../database/open.ts';
 import { backupFolder } from './backups.ts';
 import { checkBackup, type Holds } from './copy.ts';
@@ -26,7 +27,7 @@ export async function restoreBackup(file: string, folder: string, now: Date): Pr
   copyFileSync(file, fresh);
   let before: string | null = null;
   if (existsSync(target)) {
-    mkdirSync(backupFolder(folder), { recursive: true, mode: 0o700 });
+    makeFolder(backupFolder(folder));
     before = path.join(backupFolder(folder), backupName('before-restore', now));
     // With what was written ahead of it, which belongs to it.
     for (const tail of ['', '-wal'])

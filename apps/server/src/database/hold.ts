@@ -17,6 +17,8 @@ const PATIENCE_MS = 2_000;
 export function holdFolder(folder: string): () => void {
   const lock = new Driver(path.join(folder, 'lattice.lock'), { timeout: PATIENCE_MS });
   try {
+    // Nothing is ever written to it, so it needs no journal beside it, nor room on the disk.
+    lock.pragma('journal_mode = OFF');
     lock.pragma('locking_mode = EXCLUSIVE');
     lock.exec('BEGIN EXCLUSIVE');
   } catch (error) {

@@ -1,7 +1,8 @@
-import { chmodSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
+import { chmodSync, closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
 import path from 'node:path';
 import type Driver from 'better-sqlite3';
 import createKnex, { type Knex } from 'knex';
+import { makeFolder } from './make-folder.ts';
 import * as quilts from './migrations/2026-11-24-quilts.ts';
 import * as pictures from './migrations/2026-11-25-pictures.ts';
 import * as log from './migrations/2026-11-26-log.ts';
@@ -40,8 +41,14 @@ const MAGIC = Buffer.from('SQLite format 3\0', 'latin1');
 
 /** Whether a file is a database, or an empty one that will become one. */
 export function isDatabase(file: string): boolean {
-  const bytes = readFileSync(file).subarray(0, MAGIC.length);
-  return bytes.length === 0 || bytes.equals(MAGIC);
+  const descriptor = openSync(file, 'r');
+  try {
+    const bytes = Buffer.alloc(MAGIC.length);
+    const read = readSync(descriptor, bytes);
+    return read === 0 || bytes.equals(MAGIC);
+  } finally {
+    closeSync(descriptor);
+  }
 }
 
 interface Opened {
@@ -87,7 +94,7 @@ async function connect({ filename, readonly, setUp }: Opened, file: string | nul
 export async function openDatabase(folder: string): Promise<Database> {
   const file = folder === ':memory:' ? null : databaseFile(folder);
   if (file) {
-    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    makeFolder(folder);
     if (existsSync(file) && !isDatabase(file))
       throw Object.assign(new Error('not a database'), { code: 'SQLITE_NOTADB' });
   }

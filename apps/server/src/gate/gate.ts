@@ -39,7 +39,7 @@ function isForeign(request: Request, host: string, origin: string | undefined): 
   if (site === undefined || site === 'same-origin' || site === 'none') return false;
   // A link to the app, followed from anywhere, shows the app; it asks for nothing by itself.
   const followed = request.method === 'GET' && request.headers['sec-fetch-mode'] === 'navigate';
-  return !followed || request.path.startsWith('/api');
+  return !followed || /^\/+api(\/|$)/i.test(request.path);
 }
 
 /** A form can be sent by any page, JSON and pictures only by our own: whatever carries something says which it is. */

@@ -1,7 +1,8 @@
 import { X509Certificate } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { generate } from 'selfsigned';
+import { makeFolder } from '../database/make-folder.ts';
 
 /** A certificate and its key, as texts. */
 export interface Certificate {
@@ -42,7 +43,7 @@ export async function ownCertificate(
       { name: 'subjectAltName', altNames: names.map(altName) },
     ],
   });
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  makeFolder(folder);
   writeFileSync(certFile, cert, { mode: 0o600 });
   writeFileSync(keyFile, key, { mode: 0o600 });
   return { cert, key };

@@ -18,28 +18,28 @@ export function pointColours(
     const open = left.flatMap((count, fabric) =>
       count > 0 && fabric !== chosen.at(-1) ? [{ fabric, count }] : [],
     );
-    // One of which more is left than can be kept apart goes first; otherwise chance decides, by how many are left.
-    const pressing = open.find(({ count }) => 2 * count > total - i);
-    const sum = sumOf(open, ({ count }) => count);
-    let at = random() * sum;
+    const good = open.filter(({ fabric }) =>
+      endsWell(left.with(fabric, left[fabric]! - 1), fabric, chosen[0] ?? fabric),
+    );
+    const among = good.length > 0 ? good : open;
+    let at = random() * sumOf(among, ({ count }) => count);
+    // Two or three points with too few fabrics cannot all differ; then whatever is left is taken.
     const fabric =
-      pressing?.fabric ??
-      open.find(({ count }) => (at -= count) < 0)?.fabric ??
-      left.findIndex((count) => count > 0);
+      among.find(({ count }) => (at -= count) < 0)?.fabric ?? left.findIndex((count) => count > 0);
     left[fabric]!--;
     chosen.push(fabric);
   }
-  return closed(chosen);
+  return chosen;
 }
 
-/** The last point lies beside the first: where they are alike, the last changes places with the first one that makes all differ. */
-function closed(colours: number[]): number[] {
-  const last = colours.length - 1;
-  const differ = (ring: readonly number[]) => ring.every((colour, i) => colour !== ring.at(i - 1));
-  if (differ(colours)) return colours;
-  for (let i = 1; i < last; i++) {
-    const ring = colours.with(i, colours[last]!).with(last, colours[i]!);
-    if (differ(ring)) return ring;
-  }
-  return colours;
+/**
+ * Whether what is left can follow `previous` round to `first` with no two alike side by side. In a row of n places a
+ * fabric fits every other one, so half of them, rounded up; not in the place beside its like at either end.
+ */
+function endsWell(left: readonly number[], previous: number, first: number): boolean {
+  const places = sumOf(left);
+  return left.every((count, fabric) => {
+    const free = places - (fabric === previous ? 1 : 0) - (fabric === first ? 1 : 0);
+    return count <= Math.max(0, Math.ceil(free / 2));
+  });
 }

@@ -1,0 +1,25 @@
+import type { Attack } from './attack.ts';
+import { bodiesAttack } from './bodies.ts';
+import { csv } from './csv.ts';
+import { disk } from './disk.ts';
+import { foreign } from './foreign.ts';
+import { kill } from './kill.ts';
+import { licences } from './licences.ts';
+import { pictures } from './pictures.ts';
+import { plans } from './plans.ts';
+import { slow } from './slow.ts';
+import { start } from './start.ts';
+
+/** Every attack, the quickest first. */
+export const ATTACKS: readonly Attack[] = [
+  foreign,
+  csv,
+  slow,
+  start,
+  disk,
+  plans,
+  bodiesAttack,
+  licences,
+  kill,
+  pictures,
+];
