@@ -36,5 +36,6 @@ export default {
       setupFilesAfterEnv: ['<rootDir>/apps/web/test/support/patience.ts'],
     },
     room('house', 'scripts'),
+    room('attack', 'attack'),
   ],
 };

@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
 import path from 'node:path';
-import { init, type ModuleInfos } from 'license-checker-rseidelsohn';
 import { type Attack, Found } from './attack.ts';
 
 const root = path.resolve(import.meta.dirname, '../..');
@@ -35,6 +34,19 @@ const isFine = (licence: string): boolean =>
       way.split(/ AND /i).every((one) => FINE.includes(one.trim()) || FINE_BESIDE.test(one.trim())),
     );
 
+/** Every package that is installed, with its licence as it states it. */
+function installed(): Readonly<Record<string, { licenses?: string | string[] }>> {
+  const { stdout } = spawnSync(
+    process.execPath,
+    [path.join(root, 'node_modules/.bin/license-checker-rseidelsohn'), '--json', '--start', root],
+    { cwd: root, encoding: 'utf8', maxBuffer: 1 << 28 },
+  );
+  const all = JSON.parse(stdout) as Record<string, { licenses?: string | string[] }>;
+  return Object.fromEntries(
+    Object.entries(all).filter(([name]) => !/^(@lattice\/|dapper-lattice@)/.test(name)),
+  );
+}
+
 interface Audit {
   readonly vulnerabilities?: Readonly<Record<string, { severity: string; isDirect: boolean }>>;
 }
@@ -63,11 +75,7 @@ export const licences: Attack = {
   usual: 1,
   async run() {
     const found = new Found();
-    const packages = await new Promise<ModuleInfos>((resolve, reject) =>
-      init({ start: root, excludePackagesStartingWith: '@lattice/;dapper-lattice' }, (error, all) =>
-        error ? reject(error) : resolve(all),
-      ),
-    );
+    const packages = installed();
     for (const [name, { licenses = 'none' }] of Object.entries(packages)) {
       const all = [READ[name] ?? licenses].flat();
       found.unless(all.some(isFine), `${name}: ${all.join(', ')}`);

@@ -54,11 +54,18 @@ async function meanwhile(house: House, work: Promise<unknown>): Promise<number> 
 
 async function bombs(house: House, random: Random, many: boolean, found: Found): Promise<number> {
   const made = await Promise.all([
-    bomb(15_000, 'png'),
-    bomb(12_000, 'webp'),
-    ...(many ? [bomb(6_900, 'avif'), bomb(15_000, 'tiff'), bomb(6_000, 'gif')] : []),
+    bomb(8_000, 'png'),
+    ...(many
+      ? [
+          bomb(15_000, 'png'),
+          bomb(12_000, 'webp'),
+          bomb(6_900, 'avif'),
+          bomb(15_000, 'tiff'),
+          bomb(6_000, 'gif'),
+        ]
+      : []),
   ]);
-  const all = Promise.all(Array.from({ length: many ? 12 : 4 }, () => post(house, oneOf(random, made))));
+  const all = Promise.all(Array.from({ length: many ? 12 : 3 }, () => post(house, oneOf(random, made))));
   const longest = await meanwhile(house, all);
   for (const { status } of await all)
     found.unless(PROPER.has(status) || status === 503, `a picture made to choke is answered with ${status}`);
