@@ -29,6 +29,8 @@ export default defineConfig({
         globIgnores: ['**/*-{vietnamese,cyrillic,greek,latin-ext}*'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api/],
+        // From the first visit on, not from the second.
+        clientsClaim: true,
         cleanupOutdatedCaches: true,
         runtimeCaching: [
           {

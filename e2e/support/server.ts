@@ -11,13 +11,28 @@ export class DemoServer {
   readonly folder = mkdtempSync(path.join(tmpdir(), 'lattice-e2e-'));
   private child: ChildProcess | null = null;
   address = '';
+  /** Where it is on the local network, when it is shared. */
+  shared = '';
+
+  /** @param flags more of them than a demo needs */
+  constructor(private readonly flags: readonly string[] = []) {}
 
   /** Starts it; a second start after `stop` finds the same data at the same port. */
   async start(): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
     const child = spawn(
       process.execPath,
-      ['--import', 'tsx', 'apps/server/src/main.ts', '--demo', '--data', this.folder, '--port', port],
+      [
+        '--import',
+        'tsx',
+        'apps/server/src/main.ts',
+        '--demo',
+        '--data',
+        this.folder,
+        '--port',
+        port,
+        ...this.flags,
+      ],
       { cwd: root },
     );
     this.child = child;
@@ -26,7 +41,9 @@ export class DemoServer {
       const hear = (chunk: Buffer) => {
         said += chunk.toString();
         const found = /http:\/\/127\.0\.0\.1:\d+\//.exec(said);
-        if (found) resolve(found[0]);
+        const shared = /https:\/\/[^:\s]+(:\d+\/)/.exec(said);
+        if (shared) this.shared = `https://127.0.0.1${shared[1]}`;
+        if (found && (shared || !this.flags.includes('--share'))) resolve(found[0]);
       };
       child.stdout.on('data', hear);
       child.stderr.on('data', hear);

@@ -129,12 +129,14 @@ test('first screen: at most 250 kB of script, compressed', async ({ page, server
 });
 
 test('four hundred blocks are drawn, and a dragged sash follows', async ({ page, server }) => {
-  await openCopy(page, server);
+  // Six-inch blocks: four hundred of them make a quilt that a bed can hold.
+  await openCopy(page, server, 'Scrap-swap throw');
+  await page.getByText('Sashed', { exact: true }).click();
   for (const label of ['Blocks across', 'Blocks down']) {
     await page.getByRole('textbox', { name: label, exact: true }).fill('20');
     await page.getByRole('textbox', { name: label, exact: true }).press('Enter');
   }
-  await expect(page.getByText('370 more to make')).toBeVisible();
+  await expect(page.getByText('320 more to make')).toBeVisible();
   const slider = page.getByRole('slider', { name: 'Sash width' }).first();
   await slider.focus();
   await page.keyboard.press('ArrowRight');

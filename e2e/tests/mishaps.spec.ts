@@ -71,7 +71,7 @@ test('tables of blocks with faults: said line by line, good ones kept, nothing t
   await expect(page.getByTestId('pile-summary')).toContainText('30 blocks');
 });
 
-test('two tabs: the later save is refused, nothing is lost, and the quilter chooses', async ({
+test('two tabs: what each changed is put together; what both changed is chosen, and nothing is lost', async ({
   page,
   server,
   context,
@@ -82,21 +82,31 @@ test('two tabs: the later save is refused, nothing is lost, and the quilter choo
   await expectSize(other, '70 × 81 1/2″');
   await fill(page, 'Sash, finished', '2');
   await saved(page);
-  await fill(other, 'Sash, finished', '1');
-  await expect(other.getByRole('alert')).toContainText('changed in another tab');
-  await expectSize(other, '67 × 78″');
-  await other.getByRole('button', { name: 'Use the newer one' }).click();
-  await expectSize(other, '73 × 85″');
-  await other.getByRole('button', { name: 'Undo' }).click();
-  await expectSize(other, '67 × 78″');
+  // Another field: both changes are in it.
+  await fill(other, 'Blocks across', '4');
+  await expect(other.getByText(/^Put together with what was changed elsewhere \(.+\)\.$/)).toBeVisible();
+  await expectSize(other, '61 × 85″');
   await saved(other);
 
-  await fill(page, 'Sash, finished', '2 1/2');
-  await expect(page.getByRole('alert')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep mine' }).click();
+  // The same field: nothing is written over, both are shown, each with what it does.
+  await fill(page, 'Sash, finished', '1');
+  const sheet = page.getByRole('dialog', { name: 'Changed in two places' });
+  await expect(page.getByText(/^Put together/)).toBeVisible();
   await saved(page);
+  await fill(other, 'Sash, finished', '3');
+  const choice = other.getByRole('dialog', { name: 'Changed in two places' });
+  await expect(choice).toContainText('There: 1″');
+  await expect(choice).toContainText('Here: 3″');
+  await expect(sheet).toBeHidden();
+  await choice.getByRole('radio', { name: /There/ }).check({ force: true });
+  await choice.getByRole('button', { name: 'Go on with these' }).click();
+  await expectSize(other, '56 × 78″');
+  await saved(other);
+  await other.getByRole('button', { name: 'Undo' }).click();
+  await expectSize(other, '66 × 92″');
+  await saved(other);
   await page.reload();
-  await expectSize(page, '76 × 88 1/2″');
+  await expectSize(page, '66 × 92″');
 });
 
 test('a lost connection: said at once, kept in the browser over a reload, saved when it is back', async ({

@@ -1,4 +1,4 @@
-import { choose, expect, expectSize, fill, openCopy, saved, test } from '../support/quilt.ts';
+import { choose, expect, expectSize, field, fill, openCopy, saved, test } from '../support/quilt.ts';
 
 test('a new quilt begun out of reach is there at once, over a reload, and on the shelf when the server is back', async ({
   page,
@@ -100,15 +100,10 @@ test('a booking outlives the plan it was made for, and a copy has none', async (
   await expect(page.getByTestId('booking')).toContainText('Booked as LA-');
   await page.reload();
   await expect(page.getByTestId('booking')).toContainText('Booked as LA-');
+  const name = await field(page, 'Quilt’s name').inputValue();
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
-  await page
-    .getByRole('button', { name: /^Duplicate/ })
-    .first()
-    .click();
-  await page
-    .getByRole('link', { name: /, copy$/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: `Duplicate ${name}`, exact: true }).click();
+  await page.getByRole('link', { name: `${name}, copy`, exact: true }).click();
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Layers' }).click();
   await expect(page.getByRole('button', { name: 'Ask the finishing service' })).toBeVisible();
 });

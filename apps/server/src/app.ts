@@ -1,4 +1,4 @@
-import { existsSync, statSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -135,10 +135,11 @@ function watchRoutes(
     });
   });
   app.get('/api/numbers', (_request, response) => {
-    const { file } = database;
+    // With what is written ahead and not in the file itself yet.
+    const pages = (name: string) => Number(database.driver.pragma(name, { simple: true }));
     response.json({
       ...counter.numbers(),
-      databaseBytes: file && existsSync(file) ? statSync(file).size : 0,
+      databaseBytes: pages('page_count') * pages('page_size'),
       lastBackup: backups?.list()[0]?.madeAt ?? null,
     });
   });

@@ -92,7 +92,8 @@ async function saysOf(
 ): Promise<string> {
   const lines = [
     `On your local network it is at ${address}`,
-    await qrCode(address, { type: 'utf8' }),
+    // In a terminal with its own black and white, so that it can be scanned whatever the terminal’s colours are.
+    await qrCode(address, process.stdout.isTTY ? { type: 'terminal', small: true } : { type: 'utf8' }),
     options.passphrase === undefined ? `Passphrase: ${passphrase}` : 'Passphrase: the one you gave',
   ];
   if (!options.certificate)

@@ -44,16 +44,32 @@ export function NewVersion() {
   );
 }
 
+/** How often a page that stays open asks whether there is a newer app. */
+const LOOK_MS = 3600 * 1000;
+
 /** Has the browser keep the app, so that it opens without the network; tells when a newer one waits to be taken. */
 async function keepApp(isReady: (take: () => void) => void): Promise<void> {
-  const { Workbox } = await import('workbox-window');
-  const keeper = new Workbox('/sw.js');
-  keeper.addEventListener('waiting', () =>
-    isReady(() => {
-      keeper.addEventListener('controlling', () => window.location.reload());
-      keeper.messageSkipWaiting();
-    }),
-  );
+  const { serviceWorker } = navigator;
+  const first = serviceWorker.controller === null;
   // A browser that will not (an unknown certificate, a private window) goes on without.
-  await keeper.register().catch(() => undefined);
+  const keeper = await serviceWorker.register('/sw.js').catch(() => null);
+  if (!keeper) return;
+  const offer = () => {
+    if (!keeper.waiting || first) return;
+    isReady(() => {
+      serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
+      keeper.waiting?.postMessage({ type: 'SKIP_WAITING' });
+    });
+  };
+  offer();
+  keeper.addEventListener('updatefound', () => keeper.installing?.addEventListener('statechange', offer));
+  if (first) serviceWorker.addEventListener('controllerchange', keepWhatIsShown, { once: true });
+  setInterval(() => void keeper.update().catch(() => undefined), LOOK_MS);
+}
+
+/** What was fetched before the browser kept anything is fetched once more, so that it is kept from the first visit on. */
+function keepWhatIsShown(): void {
+  const [, quilt] = /^\/quilts\/([^/]+)/.exec(window.location.pathname) ?? [];
+  for (const where of ['house', 'quilts', ...(quilt ? [`quilts/${quilt}`] : [])])
+    void fetch(`/api/${where}`).catch(() => undefined);
 }

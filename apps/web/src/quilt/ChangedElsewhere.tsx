@@ -123,8 +123,8 @@ function FieldByField({
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [wrong, setWrong] = useState(false);
   const keyOf = ({ path }: BothChanged) => path.join('/');
-  const goOn = () => {
-    const settled = dispatch(settle(both.filter((field) => chosen.has(keyOf(field)))));
+  const goOn = async () => {
+    const settled = await dispatch(settle(both.filter((field) => chosen.has(keyOf(field)))));
     setWrong(!settled);
   };
   return (

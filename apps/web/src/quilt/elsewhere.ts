@@ -1,4 +1,4 @@
-import { type BothChanged, mergePlans, type Plan, withTheirs } from '@lattice/core';
+import type { BothChanged, Plan } from '@lattice/core';
 import type { StoredQuilt } from '../app/api.ts';
 import { planChanged } from './planSlice.ts';
 import { foundStale, staleSettled } from './savingSlice.ts';
@@ -19,11 +19,14 @@ export function savedInWords({ savedBy, updatedAt }: Pick<StoredQuilt, 'savedBy'
  * and go on; where both changed one field, it is for the quilter to say.
  */
 export const changedElsewhere =
-  (theirs: StoredQuilt): Thunk<void> =>
-  (dispatch, getState) => {
-    const { plan, saving } = getState();
-    const merged = plan.present && saving.base ? mergePlans(saving.base, plan.present, theirs.plan) : null;
+  (theirs: StoredQuilt): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
     dispatch(foundStale(theirs));
+    // Fetched when it is first wanted: most quilts are worked on in one place.
+    const { mergePlans } = await import('./merging.ts').catch(() => ({ mergePlans: () => null }));
+    const { plan, saving } = getState();
+    if (saving.theirs !== theirs || !plan.present || !saving.base) return;
+    const merged = mergePlans(saving.base, plan.present, theirs.plan);
     if (merged?.both.length === 0) dispatch(goOnWith(merged.plan, theirs));
   };
 
@@ -42,8 +45,9 @@ const goOnWith =
 
 /** Settles what both changed: theirs where they were chosen, the own everywhere else. False where the two do not go together. */
 export const settle =
-  (chosen: readonly BothChanged[]): Thunk<boolean> =>
-  (dispatch, getState) => {
+  (chosen: readonly BothChanged[]): Thunk<Promise<boolean>> =>
+  async (dispatch, getState) => {
+    const { mergePlans, withTheirs } = await import('./merging.ts');
     const { plan, saving } = getState();
     if (!saving.theirs || !saving.base || !plan.present) return false;
     const merged = mergePlans(saving.base, plan.present, saving.theirs.plan);

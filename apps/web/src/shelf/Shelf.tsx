@@ -1,7 +1,7 @@
 import { formatSize, type Plan, readPlanJson, startPlan, STARTS } from '@lattice/core';
 import { Copy, FileUp, Moon, ShieldCheck, Sun, X } from 'lucide-react';
 import { useState } from 'react';
-import { FileTrigger, Input, SearchField } from 'react-aria-components';
+import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import {
@@ -43,6 +43,9 @@ const Page = styled.div`
     margin-right: auto;
   }
   .ask {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
     padding: 5px 12px;
     font-size: 14px;
     font-weight: 600;
@@ -291,9 +294,13 @@ export function Shelf() {
         <div className="shelf">
           <h2>On the shelf{total > MANY ? `, ${total} quilts` : ''}</h2>
           {(total > MANY || words !== '') && (
-            <SearchField aria-label="Find by name" value={words} onChange={setWords}>
-              <Input placeholder="Find by name" />
-            </SearchField>
+            <input
+              type="search"
+              aria-label="Find by name"
+              placeholder="Find by name"
+              value={words}
+              onChange={({ target }) => setWords(target.value)}
+            />
           )}
         </div>
         {isLoading && <p role="status">Fetching the quilts…</p>}

@@ -1,5 +1,5 @@
 import { planProblems } from '@lattice/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { FieldError, Form, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { serverError } from '../app/api.ts';
@@ -47,12 +47,15 @@ export function VersionsSheet({ isOpen, onClose }: { isOpen: boolean; onClose: (
   const [make, { isLoading }] = useMakeSnapshotMutation();
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
   if (quilt === null) return null;
   const keep = async () => {
     try {
       await make({ quilt, name }).unwrap();
       setName('');
       setWrong(null);
+      // The button that was pressed has nothing more to do: whoever is at the keyboard goes on from the field.
+      field.current?.focus();
     } catch (failure) {
       setWrong(serverError(failure).message);
     }
@@ -76,7 +79,7 @@ export function VersionsSheet({ isOpen, onClose }: { isOpen: boolean; onClose: (
               validationBehavior="aria"
             >
               <Label>Keep it as it is now, called</Label>
-              <Input placeholder="Before the wider sash" />
+              <Input ref={field} placeholder="Before the wider sash" />
               <FieldError data-wrong>{wrong}</FieldError>
             </TextField>
             <Button
