@@ -30,7 +30,10 @@ const COMMANDS = {
     'draw which room of the core needs which into docs/rooms.svg',
     () => import('./commands/graph.mjs'),
   ],
-  bench: ['time the core; one JSON line a case', () => import('./commands/bench.mjs')],
+  bench: [
+    'time the core and the server; JSON lines, ratios within the run  [CASE …]',
+    () => import('./commands/bench.mjs'),
+  ],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
   ask: [
     'quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]',

@@ -4,6 +4,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { SERVER } from '../../apps/server/start.mjs';
 
 const root = path.resolve(import.meta.dirname, '../..');
 
@@ -35,11 +36,10 @@ export class House {
   /** Starts the process, and answers at once. */
   launch(): ChildProcess {
     this.said = '';
-    const child = spawn(
-      process.execPath,
-      ['--import', 'tsx', 'apps/server/src/main.ts', '--port', '0', '--data', this.folder, ...this.flags],
-      { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] },
-    );
+    const child = spawn(process.execPath, [...SERVER, '--port', '0', '--data', this.folder, ...this.flags], {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     const hear = (chunk: Buffer) => (this.said += chunk.toString());
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);

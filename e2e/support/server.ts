@@ -3,6 +3,7 @@ import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { SERVER } from '../../apps/server/start.mjs';
 
 const root = path.resolve(import.meta.dirname, '../..');
 
@@ -22,17 +23,7 @@ export class DemoServer {
     const port = this.address ? new URL(this.address).port : '0';
     const child = spawn(
       process.execPath,
-      [
-        '--import',
-        'tsx',
-        'apps/server/src/main.ts',
-        '--demo',
-        '--data',
-        this.folder,
-        '--port',
-        port,
-        ...this.flags,
-      ],
+      [...SERVER, '--demo', '--data', this.folder, '--port', port, ...this.flags],
       { cwd: root },
     );
     this.child = child;

@@ -2,6 +2,7 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { show, Stop, stopped } from '../lib.mjs';
 import { build, buildCommand, install } from '../prepare.mjs';
+import { SERVER } from '../../apps/server/start.mjs';
 
 /** Flags of `demo`, and which of them name a file or folder as seen from where one stands. */
 const FLAGS = {
@@ -36,5 +37,5 @@ export const run = stopped(async (args) => {
   await install();
   await build();
   await buildCommand();
-  return show(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', '--demo', ...flags]);
+  return show(process.execPath, [...SERVER, '--demo', ...flags]);
 });

@@ -13,6 +13,7 @@ import {
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { SERVER } from '../../apps/server/start.mjs';
 
 const root = path.resolve(__dirname, '../..');
 
@@ -186,7 +187,7 @@ test('every name on the public face of the core is used by somebody', () => {
 
 describe('starting the server badly', () => {
   const start = (...args: string[]) =>
-    spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', ...args], {
+    spawnSync(process.execPath, [...SERVER, ...args], {
       cwd: root,
       encoding: 'utf8',
       timeout: 20_000,
@@ -216,11 +217,7 @@ describe('starting the server badly', () => {
 
   test('asked to stop it stops cleanly', async () => {
     const folder = mkdtempSync(path.join(tmpdir(), 'lattice-stop-'));
-    const child = spawn(
-      process.execPath,
-      ['--import', 'tsx', 'apps/server/src/main.ts', '--port', '0', '--data', folder],
-      { cwd: root },
-    );
+    const child = spawn(process.execPath, [...SERVER, '--port', '0', '--data', folder], { cwd: root });
     while (!/at http/.test(String((await once(child.stdout, 'data'))[0])));
     child.kill('SIGTERM');
     expect((await once(child, 'exit'))[0]).toBe(0);

@@ -4,6 +4,7 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { SERVER } from '../../apps/server/start.mjs';
 
 const root = path.resolve(import.meta.dirname, '../..');
 let folder: string;
@@ -22,16 +23,7 @@ const lattice = (...args: string[]) =>
 async function start(): Promise<ChildProcess> {
   const started = spawn(
     process.execPath,
-    [
-      '--import',
-      'tsx',
-      'apps/server/src/main.ts',
-      '--demo',
-      '--port',
-      '0',
-      '--data',
-      path.join(folder, 'data'),
-    ],
+    [...SERVER, '--demo', '--port', '0', '--data', path.join(folder, 'data')],
     { cwd: root },
   );
   let said = '';

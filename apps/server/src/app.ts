@@ -99,9 +99,9 @@ export function createApp(options: AppOptions): Express {
 
 function apiRoutes(app: Express, { database, outside, workshop, backups, sharedAt }: AppOptions): void {
   const { knex } = database;
-  const log = new LogRepository(knex);
-  const quilts = new QuiltRepository(knex);
-  const snapshots = new SnapshotRepository(knex);
+  const log = new LogRepository(database);
+  const quilts = new QuiltRepository(database);
+  const snapshots = new SnapshotRepository(database);
   app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), workshop ?? new Workshop(), outside));
   app.use('/api', jsonBody());
   app.use('/api/quilts/:id/snapshots', snapshotRoutes(new SnapshotService(snapshots, quilts, outside)));

@@ -21,9 +21,10 @@ export interface Tidied {
  * Tidies away what nobody will ask for: quilts a month off the shelf, pictures that no quilt names, free pages. In short
  * steps with a breath between them, so that whoever saves meanwhile is not kept waiting.
  */
-export async function keepHouse({ knex, driver }: Database, now: Date): Promise<Tidied> {
+export async function keepHouse(database: Database, now: Date): Promise<Tidied> {
+  const { knex, driver } = database;
   const before = (ms: number) => new Date(now.getTime() - ms).toISOString();
-  const quilts = await new QuiltRepository(knex).purge(before(REMOVED_KEPT_MS));
+  const quilts = await new QuiltRepository(database).purge(before(REMOVED_KEPT_MS));
   const pictures = new PictureRepository(knex);
   const old = await pictures.madeBefore(before(PICTURES_KEPT_MS));
   let deleted = 0;

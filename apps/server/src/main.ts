@@ -98,7 +98,7 @@ function close(): void {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, close);
 
 if (values.demo && shelf.readOnly === null) {
-  const seeded = await seedDemo(new QuiltRepository(shelf.database.knex), outside, path.join(root, 'demo'));
+  const seeded = await seedDemo(new QuiltRepository(shelf.database), outside, path.join(root, 'demo'));
   if (seeded > 0) console.log(`Put ${seeded} demo quilts on the shelf.`);
 }
 

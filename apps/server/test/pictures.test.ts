@@ -152,7 +152,7 @@ describe('pictures no quilt names', () => {
   const kept = (id: string, made: string) =>
     new PictureRepository(database.knex).insert({ id, bytes: Buffer.from('x'), created_at: made });
   const quilt = (id: string, picture: string, removed: string | null) =>
-    new QuiltRepository(database.knex).insert({
+    new QuiltRepository(database).insert({
       id,
       revision: 1,
       plan: JSON.stringify({ pile: [{ picture }] }),

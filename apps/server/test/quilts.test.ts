@@ -235,27 +235,27 @@ describe('on disk', () => {
     expect(await first.knex.raw('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     // Full: what is acknowledged is on the disk (SQLite's documentation of this pragma).
     expect(await first.knex.raw('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
-    await seedDemo(new QuiltRepository(first.knex), outside, path.resolve(__dirname, '../../../demo'));
-    const count = await new QuiltRepository(first.knex).count();
+    await seedDemo(new QuiltRepository(first), outside, path.resolve(__dirname, '../../../demo'));
+    const count = await new QuiltRepository(first).count();
     await first.close();
     const second = await openDatabase(folder);
     opened.push(second);
-    expect(await new QuiltRepository(second.knex).count()).toBe(count);
+    expect(await new QuiltRepository(second).count()).toBe(count);
     // The shelf has quilts: seeding again adds none.
     expect(
-      await seedDemo(new QuiltRepository(second.knex), outside, path.resolve(__dirname, '../../../demo')),
+      await seedDemo(new QuiltRepository(second), outside, path.resolve(__dirname, '../../../demo')),
     ).toBe(0);
   });
 
   test('the potting-shed quilt is seeded with the thirty blocks of its table', async () => {
-    await seedDemo(new QuiltRepository(database.knex), outside, path.resolve(__dirname, '../../../demo'));
+    await seedDemo(new QuiltRepository(database), outside, path.resolve(__dirname, '../../../demo'));
     const { id } = (await shelf()).find((q) => q.card['title'] === 'Potting-shed raffle quilt')!;
     expect((await request(app()).get(`/api/quilts/${id}`)).body.plan.pile).toHaveLength(30);
   });
 
   test('a demo plan that cannot be read is named', async () => {
     writeFileSync(path.join(folder, 'odd.plan.json'), '{"schemaVersion": 1}');
-    await expect(seedDemo(new QuiltRepository(database.knex), outside, folder)).rejects.toThrow(
+    await expect(seedDemo(new QuiltRepository(database), outside, folder)).rejects.toThrow(
       /demo\/odd\.plan\.json/,
     );
   });

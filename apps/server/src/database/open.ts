@@ -7,6 +7,7 @@ import * as quilts from './migrations/2026-11-24-quilts.ts';
 import * as pictures from './migrations/2026-11-25-pictures.ts';
 import * as log from './migrations/2026-11-26-log.ts';
 import * as safeKeeping from './migrations/2026-11-26-safe-keeping.ts';
+import { Statements } from './statements.ts';
 
 /** Every migration, oldest first. A landed one is never edited; a change is a new one at the end. */
 const MIGRATIONS = [quilts, pictures, log, safeKeeping];
@@ -21,6 +22,8 @@ const migrationSource: Knex.MigrationSource<Migration> = {
 /** A database that is open. */
 export interface Database {
   readonly knex: Knex;
+  /** What is asked for all day. */
+  readonly statements: Statements;
   /** The driver's own connection, for what Knex has no word for: copying while it is used, and its pages. */
   readonly driver: Driver.Database;
   /** Its file; null for one in memory. */
@@ -82,7 +85,7 @@ async function connect({ filename, readonly, setUp }: Opened, file: string | nul
     await knex.destroy();
     throw error;
   }
-  return { knex, driver: driver!, file, close: () => knex.destroy() };
+  return { knex, statements: new Statements(driver!), driver: driver!, file, close: () => knex.destroy() };
 }
 
 /**

@@ -1,5 +1,5 @@
 import { type LogEntry, LOG_BATCH, logEntrySchema } from '@lattice/core';
-import type { Knex } from 'knex';
+import type { Database } from '../database/open.ts';
 
 /** An entry as it lies in the database; `body` is JSON, `seq` the order it arrived in. */
 interface LogRow {
@@ -23,18 +23,23 @@ export interface LogPage {
 
 /** The only place that speaks SQL about the log. Entries are added and read, never changed. */
 export class LogRepository {
-  constructor(private readonly knex: Knex) {}
+  constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
+
+  private get knex() {
+    return this.database.knex;
+  }
 
   /** Adds entries; those that are there already stay as they are. Answers how many were new. */
   async add(entries: readonly LogEntry[]): Promise<number> {
     if (entries.length === 0) return 0;
     const rows = entries.map(({ body, ...entry }) => ({ ...entry, body: JSON.stringify(body) }));
-    return this.knex.transaction(async (all) => {
-      const [before] = await all('log_entries').count<{ n: number }[]>({ n: '*' });
-      for (const row of rows) await all('log_entries').insert(row).onConflict('id').ignore();
-      const [after] = await all('log_entries').count<{ n: number }[]>({ n: '*' });
-      return Number(after!.n) - Number(before!.n);
-    });
+    const { knex, statements } = this.database;
+    return statements.together(() =>
+      rows.reduce(
+        (added, row) => added + statements.run(knex('log_entries').insert(row).onConflict('id').ignore()),
+        0,
+      ),
+    );
   }
 
   /** A page of what arrived after `since`, of one quilt or of all. */

@@ -1,4 +1,4 @@
-import type { Knex } from 'knex';
+import type { Database } from '../database/open.ts';
 
 /** A quilt as it lies in the database; `plan` is the text of a plan document, `card` that of its card. */
 export interface QuiltRow {
@@ -34,75 +34,78 @@ const LISTED = ['id', 'revision', 'card', 'title', 'saved_by', 'updated_at'] as 
 
 /** The only place that speaks SQL about quilts. */
 export class QuiltRepository {
-  constructor(private readonly knex: Knex) {}
+  constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
+
+  private get quilts() {
+    return this.database.knex<QuiltRow>('quilts');
+  }
 
   /** Quilts on the shelf, last worked on first. */
-  list({ after, count, words }: Asked): Promise<ListedRow[]> {
-    return this.shelf(words)
-      .modify((query) => {
-        // In the order of the index: the rest of a moment, then what is older.
-        if (after) void query.whereRaw('(updated_at, id) < (?, ?)', [after.updatedAt, after.id]);
-      })
-      .select(...LISTED)
-      .orderBy([
-        { column: 'updated_at', order: 'desc' },
-        { column: 'id', order: 'desc' },
-      ])
-      .limit(count);
+  async list({ after, count, words }: Asked): Promise<ListedRow[]> {
+    return this.database.statements.all(
+      this.shelf(words)
+        .modify((query) => {
+          // In the order of the index: the rest of a moment, then what is older.
+          if (after) void query.whereRaw('(updated_at, id) < (?, ?)', [after.updatedAt, after.id]);
+        })
+        .select(...LISTED)
+        .orderBy([
+          { column: 'updated_at', order: 'desc' },
+          { column: 'id', order: 'desc' },
+        ])
+        .limit(count),
+    );
   }
 
   /** How many are on the shelf, of this name. */
   async total(words: string): Promise<number> {
-    const [row] = await this.shelf(words).count<{ n: number }[]>({ n: '*' });
-    return Number(row?.n ?? 0);
+    return this.database.statements.first<{ n: number }>(this.shelf(words).count({ n: '*' }))!.n;
   }
 
   private shelf(words: string) {
-    return this.knex<QuiltRow>('quilts')
-      .whereNull('removed_at')
-      .modify((query) => {
-        if (words !== '')
-          void query.whereRaw("title like ? escape '\\'", [`%${words.replace(/[\\%_]/g, '\\$&')}%`]);
-      });
+    return this.quilts.whereNull('removed_at').modify((query) => {
+      if (words !== '')
+        void query.whereRaw("title like ? escape '\\'", [`%${words.replace(/[\\%_]/g, '\\$&')}%`]);
+    });
   }
 
-  find(id: string): Promise<QuiltRow | undefined> {
-    return this.knex<QuiltRow>('quilts').where({ id }).whereNull('removed_at').first();
+  async find(id: string): Promise<QuiltRow | undefined> {
+    return this.database.statements.first(this.quilts.where({ id }).whereNull('removed_at').limit(1));
   }
 
   async insert(row: QuiltRow): Promise<void> {
-    await this.knex<QuiltRow>('quilts').insert(row);
+    this.database.statements.run(this.quilts.insert(row));
   }
 
   /** Several at once, all or none. */
   async insertAll(rows: readonly QuiltRow[]): Promise<void> {
-    await this.knex.transaction(async (all) => {
-      for (const row of rows) await all<QuiltRow>('quilts').insert(row);
-    });
+    const { statements } = this.database;
+    statements.together(() => rows.forEach((row) => statements.run(this.quilts.insert(row))));
   }
 
   /** Writes only over the revision given, in one statement; false when another write came first. */
   async replace(id: string, revision: number, written: Written): Promise<boolean> {
-    const changed = await this.knex<QuiltRow>('quilts')
-      .where({ id, revision })
-      .whereNull('removed_at')
-      .update({ ...written, revision: revision + 1 });
+    const changed = this.database.statements.run(
+      this.quilts
+        .where({ id, revision })
+        .whereNull('removed_at')
+        .update({ ...written, revision: revision + 1 }),
+    );
     return changed === 1;
   }
 
   /** Writes a card that was not there; of the revision it was made of only. */
   async setCard(id: string, revision: number, title: string, card: string): Promise<void> {
-    await this.knex<QuiltRow>('quilts').where({ id, revision }).update({ title, card });
+    this.database.statements.run(this.quilts.where({ id, revision }).update({ title, card }));
   }
 
   /** Takes a quilt off the shelf (`at`) or puts it back (null); false when there is none. */
   async setRemoved(id: string, at: string | null): Promise<boolean> {
-    return (await this.knex<QuiltRow>('quilts').where({ id }).update({ removed_at: at })) === 1;
+    return this.database.statements.run(this.quilts.where({ id }).update({ removed_at: at })) === 1;
   }
 
   async count(): Promise<number> {
-    const [row] = await this.knex('quilts').count<{ n: number }[]>({ n: '*' });
-    return Number(row?.n ?? 0);
+    return this.database.statements.first<{ n: number }>(this.quilts.count({ n: '*' }))!.n;
   }
 
   /**
@@ -110,11 +113,12 @@ export class QuiltRepository {
    * them happened, and stays.
    */
   async purge(before: string): Promise<number> {
-    const gone: string[] = await this.knex('quilts').where('removed_at', '<', before).pluck('id');
-    for (const id of gone)
-      await this.knex.transaction(async (all) => {
-        await all('snapshots').where({ quilt: id }).delete();
-        await all('quilts').where({ id }).delete();
+    const { knex, statements } = this.database;
+    const gone = statements.all<{ id: string }>(this.quilts.where('removed_at', '<', before).select('id'));
+    for (const { id } of gone)
+      statements.together(() => {
+        statements.run(knex('snapshots').where({ quilt: id }).delete());
+        statements.run(this.quilts.where({ id }).delete());
       });
     return gone.length;
   }

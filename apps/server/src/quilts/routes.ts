@@ -31,13 +31,15 @@ export function quiltRoutes(quilts: QuiltService): Router {
   const router = Router();
   router.get('/', async (request, response) => {
     const { after = null, ...asked } = parseBody(listQuery, request.query, 'Say which quilts of the shelf.');
-    response.json(await quilts.list({ after, ...asked }));
+    response.type('json').send(await quilts.list({ after, ...asked }));
   });
   router.post('/', async (request, response) => {
     const { plan, id, by } = parseBody(addBody, request.body, WHAT);
     response.status(201).json(await quilts.add(plan, id, by));
   });
-  router.get('/:id', async (request, response) => response.json(await quilts.get(request.params.id)));
+  router.get('/:id', async (request, response) =>
+    response.type('json').send(await quilts.getText(request.params.id)),
+  );
   router.get('/:id/file', async (request, response) => {
     response.attachment('quilt.plan.json').type('application/json');
     response.send(await quilts.raw(request.params.id));

@@ -40,42 +40,48 @@ export interface Surroundings {
 
 /** Rules for keeping quilts: a plan is sound before it is kept, and a stale write changes nothing. */
 export class QuiltService {
+  private readonly sound = new Sound();
+
   constructor(
     private readonly rows: QuiltRepository,
     private readonly snapshots: SnapshotRepository,
     private readonly outside: Surroundings,
   ) {}
 
-  /** A page of the shelf. A quilt that cannot be read stays on it, and its card says so. */
-  async list(asked: Asked): Promise<ShelfPage> {
+  /** A page of the shelf (a `ShelfPage`), as JSON. A quilt that cannot be read stays on it, and its card says so. */
+  async list(asked: Asked): Promise<string> {
     const rows = await this.rows.list({ ...asked, count: asked.count + 1 });
     const page = rows.slice(0, asked.count);
-    const quilts: ListedQuilt[] = [];
+    const quilts: string[] = [];
     for (const row of page) {
       const { id, revision, updated_at: updatedAt, saved_by: savedBy } = row;
-      quilts.push({ id, revision, updatedAt, savedBy, card: await this.cardOf(row) });
+      quilts.push(withText({ id, revision, updatedAt, savedBy }, 'card', await this.cardOf(row)));
     }
     const last = page.at(-1);
-    return {
-      quilts,
-      total: await this.rows.total(asked.words),
-      next: rows.length > asked.count && last ? `${last.updated_at} ${last.id}` : null,
-    };
+    const next = rows.length > asked.count && last ? `${last.updated_at} ${last.id}` : null;
+    return withText({ total: await this.rows.total(asked.words), next }, 'quilts', `[${quilts.join(',')}]`);
   }
 
-  /** A card is made when its quilt is saved; of one from before there were cards, now. */
-  private async cardOf(row: ListedRow): Promise<ListedQuilt['card']> {
-    if (row.card !== null) return JSON.parse(row.card) as Card;
+  /** A card’s text is made when its quilt is saved; of one from before there were cards, now. */
+  private async cardOf(row: ListedRow): Promise<string> {
+    if (row.card !== null) return row.card;
     const whole = await this.rows.find(row.id);
-    if (!whole) return { title: row.title, unreadable: true };
+    if (!whole) return JSON.stringify({ title: row.title, unreadable: true } satisfies UnreadableCard);
     const read = readText(whole.plan);
     const card = read.ok ? cardOf(read.plan) : unreadableCard(whole.plan);
     await this.rows.setCard(row.id, row.revision, card.title, JSON.stringify(card)).catch(() => undefined);
-    return card;
+    return JSON.stringify(card);
   }
 
   async get(id: string): Promise<StoredQuilt> {
     return this.stored(await this.row(id));
+  }
+
+  /** The same as JSON. What this server wrote itself, or has looked at once, is sent as it lies. */
+  async getText(id: string): Promise<string> {
+    const row = await this.row(id);
+    if (!this.sound.has(row)) return JSON.stringify(await this.stored(row));
+    return withText({ ...aboutRow(row), problems: [] }, 'plan', row.plan);
   }
 
   /** The text of a quilt's plan as it lies there, readable or not: to be taken away. */
@@ -101,7 +107,7 @@ export class QuiltService {
     if (
       await this.rows.replace(id, revision, { ...writtenOf(plan), saved_by: savedBy, updated_at: updatedAt })
     )
-      return { id, revision: revision + 1, updatedAt };
+      return this.sound.add({ id, revision: revision + 1, updatedAt });
     const latest = await this.get(id);
     throw new Refusal(
       409,
@@ -129,15 +135,10 @@ export class QuiltService {
   /** @throws Refusal `unreadable`; the shelf knows from then on */
   private async stored(row: QuiltRow): Promise<StoredQuilt> {
     const read = readText(row.plan);
-    if (read.ok)
-      return {
-        id: row.id,
-        revision: row.revision,
-        updatedAt: row.updated_at,
-        savedBy: row.saved_by,
-        plan: read.plan,
-        problems: read.problems,
-      };
+    if (read.ok) {
+      if (read.problems.length === 0 && writePlanJson(read.plan) === row.plan) this.sound.add(row);
+      return { ...aboutRow(row), plan: read.plan, problems: read.problems };
+    }
     const card = unreadableCard(row.plan);
     await this.rows.setCard(row.id, row.revision, card.title, JSON.stringify(card)).catch(() => undefined);
     throw new Refusal(
@@ -148,6 +149,34 @@ export class QuiltService {
     );
   }
 }
+
+/** Which revisions of which quilts are known to be sound as they lie: nobody reads them twice. */
+class Sound {
+  private readonly known = new Set<string>();
+
+  add<T extends { id: string; revision: number }>(quilt: T): T {
+    if (this.known.size >= MOST_KNOWN) this.known.clear();
+    this.known.add(`${quilt.id} ${quilt.revision}`);
+    return quilt;
+  }
+
+  has({ id, revision }: QuiltRow): boolean {
+    return this.known.has(`${id} ${revision}`);
+  }
+}
+
+const MOST_KNOWN = 50_000;
+
+const aboutRow = (row: QuiltRow) => ({
+  id: row.id,
+  revision: row.revision,
+  updatedAt: row.updated_at,
+  savedBy: row.saved_by,
+});
+
+/** An object as JSON, with one more field whose JSON is there already. */
+const withText = (fields: object, name: string, text: string): string =>
+  `${JSON.stringify(fields).slice(0, -1)},"${name}":${text}}`;
 
 /** What is written of a plan: its text, and what the shelf shows of it. */
 export function writtenOf(plan: Plan): Pick<QuiltRow, 'plan' | 'title' | 'card'> {

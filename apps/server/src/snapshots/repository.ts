@@ -1,4 +1,4 @@
-import type { Knex } from 'knex';
+import type { Database } from '../database/open.ts';
 
 /** How a quilt was; `name` is null for one that was kept by the day. */
 export interface SnapshotRow {
@@ -17,42 +17,50 @@ const DAYS_KEPT = 14;
 
 /** The only place that speaks SQL about snapshots. */
 export class SnapshotRepository {
-  constructor(private readonly knex: Knex) {}
+  constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
 
-  /** Of a quilt, latest first. */
-  list(quilt: string): Promise<ListedSnapshot[]> {
-    return this.knex<SnapshotRow>('snapshots')
-      .where({ quilt })
-      .select('id', 'name', 'made_at')
-      .orderBy([{ column: 'made_at', order: 'desc' }, { column: 'id' }]);
+  private get snapshots() {
+    return this.database.knex<SnapshotRow>('snapshots');
   }
 
-  find(quilt: string, id: string): Promise<SnapshotRow | undefined> {
-    return this.knex<SnapshotRow>('snapshots').where({ quilt, id }).first();
+  /** Of a quilt, latest first. */
+  async list(quilt: string): Promise<ListedSnapshot[]> {
+    return this.database.statements.all(
+      this.snapshots
+        .where({ quilt })
+        .select('id', 'name', 'made_at')
+        .orderBy([{ column: 'made_at', order: 'desc' }, { column: 'id' }]),
+    );
+  }
+
+  async find(quilt: string, id: string): Promise<SnapshotRow | undefined> {
+    return this.database.statements.first(this.snapshots.where({ quilt, id }).limit(1));
   }
 
   /** Adds one; one that is there under its id already stays. */
   async insert(row: SnapshotRow): Promise<void> {
-    await this.knex<SnapshotRow>('snapshots').insert(row).onConflict('id').ignore();
+    this.database.statements.run(this.snapshots.insert(row).onConflict('id').ignore());
   }
 
   async drop(quilt: string, id: string): Promise<boolean> {
-    return (await this.knex<SnapshotRow>('snapshots').where({ quilt, id }).delete()) === 1;
+    return this.database.statements.run(this.snapshots.where({ quilt, id }).delete()) === 1;
   }
 
   /** Keeps the quilt as it was when a day ended: what it was last saved as before `today`, if it was. */
   async keepDay(quilt: string, today: string, id: string): Promise<void> {
-    const row = await this.knex<{ id: string; plan: string; updated_at: string }>('quilts')
-      .where({ id: quilt })
-      .where('updated_at', '<', today)
-      .first('plan', 'updated_at');
+    const { knex, statements } = this.database;
+    const row = statements.first<{ plan: string; updated_at: string }>(
+      knex('quilts')
+        .where({ id: quilt })
+        .where('updated_at', '<', today)
+        .select('plan', 'updated_at')
+        .limit(1),
+    );
     if (!row) return;
     await this.insert({ id, quilt, name: null, plan: row.plan, made_at: row.updated_at });
-    const days = await this.byDay(quilt).orderBy('made_at', 'desc');
+    const days = statements.all<{ id: string }>(
+      this.snapshots.where({ quilt }).whereNull('name').select('id').orderBy('made_at', 'desc'),
+    );
     for (const old of days.slice(DAYS_KEPT)) await this.drop(quilt, old.id);
-  }
-
-  private byDay(quilt: string) {
-    return this.knex<SnapshotRow>('snapshots').where({ quilt }).whereNull('name');
   }
 }

@@ -1,0 +1,1 @@
+export declare const SERVER: readonly string[];

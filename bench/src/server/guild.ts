@@ -1,0 +1,92 @@
+import { createHistogram } from 'node:perf_hooks';
+import { setTimeout as wait } from 'node:timers/promises';
+import path from 'node:path';
+import Driver from 'better-sqlite3';
+import { House } from '@lattice/attack/house';
+import { startPlan } from '@lattice/core';
+import { Client, ms } from './load.ts';
+
+const QUILTS = 10_000;
+const PEOPLE = 50;
+const SECONDS = 60;
+
+/** A shelf of so many quilts, made from one that the server took: copied where it lies. */
+async function fullShelf(): Promise<House> {
+  const house = await new House().start();
+  await house.send('POST', '/api/quilts', { id: 'the-first-one', plan: startPlan('sashed-sampler') });
+  await house.end();
+  const database = new Driver(path.join(house.folder, 'lattice.sqlite'));
+  const columns = (database.pragma('table_info(quilts)') as { name: string }[]).map(({ name }) => name);
+  const others = columns.filter((name) => name !== 'id').join(', ');
+  database.exec(
+    `with recursive n(i) as (select 1 union all select i + 1 from n where i < ${QUILTS - 1})
+     insert into quilts (id, ${others}) select 'quilt-number-' || i, ${others} from n, quilts where id = 'the-first-one'`,
+  );
+  database.close();
+  return house.start();
+}
+
+/**
+ * A guild at work: ten thousand quilts on the shelf, fifty people who each save once a second for a minute, while one
+ * looks through the shelf. Nothing acknowledged may be lost.
+ */
+export async function* guild() {
+  const house = await fullShelf();
+  const client = new Client(house.address);
+  const [saves, lists] = [createHistogram(), createHistogram()];
+  const saved = new Map<string, number>();
+  let refused = 0;
+  const until = Date.now() + SECONDS * 1_000;
+  const person = async (n: number) => {
+    const id = `quilt-number-${n * 190 + 1}`;
+    let revision = 1;
+    await wait((1_000 * n) / PEOPLE);
+    while (Date.now() < until) {
+      const second = wait(1_000);
+      const plan = { ...startPlan('sashed-sampler'), title: `Saved ${revision} times` };
+      const { status } = await client.ask(
+        'PUT',
+        `/api/quilts/${id}`,
+        JSON.stringify({ revision, plan }),
+        saves,
+      );
+      if (status === 200) saved.set(id, ++revision);
+      else refused++;
+      await second;
+    }
+  };
+  const looker = async () => {
+    while (Date.now() < until) {
+      let after: string | null = null;
+      for (let page = 0; page < 10; page++) {
+        const where: string =
+          after === null ? '/api/quilts' : `/api/quilts?after=${encodeURIComponent(after)}`;
+        const { text } = await client.ask('GET', where, null, lists);
+        after = (JSON.parse(text) as { next: string | null }).next;
+        await wait(200);
+      }
+    }
+  };
+  await Promise.all([...Array.from({ length: PEOPLE }, (_, n) => person(n)), looker()]);
+  let lost = 0;
+  for (const [id, revision] of saved) {
+    const { text } = await client.ask('GET', `/api/quilts/${id}`, null);
+    if ((JSON.parse(text) as { revision: number }).revision !== revision) lost++;
+  }
+  client.close();
+  const peakMB = house.peakMB();
+  await house.clear();
+  yield {
+    case: 'server',
+    name: `${PEOPLE} people saving each second on a shelf of ${QUILTS}`,
+    saves: saves.count,
+    p50: ms(saves, 50),
+    p99: ms(saves, 99),
+    longest: ms(saves, 100),
+    listP99: ms(lists, 99),
+    refused,
+    lost,
+    peakMB,
+    aimP99: 100,
+  };
+}
