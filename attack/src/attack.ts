@@ -9,7 +9,7 @@ export interface Wish {
 }
 
 /** What an attack did, and what it found. */
-export interface Report {
+interface Report {
   readonly figures: Readonly<Record<string, number | string>>;
   /** One line for each thing that should not be; none where the house stood. */
   readonly found: readonly string[];

@@ -8,7 +8,7 @@ import { House } from './house.ts';
 const demo = path.resolve(import.meta.dirname, '../../demo');
 
 /** Whole plans to begin with: every beginning there is, and the demo's. */
-export const wholePlans = (): Plan[] => [
+const wholePlans = (): Plan[] => [
   ...STARTS.map(({ id }) => startPlan(id)),
   ...readdirSync(demo)
     .filter((file) => file.endsWith('.plan.json'))

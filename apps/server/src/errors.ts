@@ -76,7 +76,7 @@ function refusalOf(error: unknown): Refusal | null {
 }
 
 /** What is logged of a fault of ours: where it happened, never what somebody wrote. */
-export function faultOf(error: unknown): object {
+function faultOf(error: unknown): object {
   const { name, code, stack = '' } = error as Error & { code?: string };
   const at = stack.split('\n').filter((line) => /^\s+at /.test(line));
   return { fault: name, code, at: at.slice(0, 8).map((line) => line.trim()) };

@@ -167,7 +167,7 @@ async function bringUp({ knex, driver }: Database): Promise<void> {
 }
 
 /** Names of the migrations a database has had. */
-export function migrationsOf(driver: Driver.Database): string[] {
+function migrationsOf(driver: Driver.Database): string[] {
   const table = driver.prepare("select 1 from sqlite_master where name = 'knex_migrations'").get();
   if (!table) return [];
   return (driver.prepare('select name from knex_migrations order by id').all() as { name: string }[]).map(

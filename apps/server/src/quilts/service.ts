@@ -1,7 +1,7 @@
 import { type Plan, type Problem, type Random, readPlan, readPlanShape, writePlanJson } from '@lattice/core';
 import { Refusal } from '../errors.ts';
 import type { SnapshotRepository } from '../snapshots/repository.ts';
-import { type Card, cardOf, type UnreadableCard, unreadableCard } from './card.ts';
+import { cardOf, type UnreadableCard, unreadableCard } from './card.ts';
 import type { Asked, ListedRow, QuiltRepository, QuiltRow } from './repository.ts';
 
 /** A quilt as it leaves the server. */
@@ -18,18 +18,6 @@ export interface StoredQuilt {
 
 /** What a write is answered with: the writer knows the plan. */
 export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
-
-/** A quilt as the shelf lists it. */
-export type ListedQuilt = Omit<StoredQuilt, 'plan' | 'problems'> & { readonly card: Card | UnreadableCard };
-
-/** A page of the shelf. */
-export interface ShelfPage {
-  readonly quilts: readonly ListedQuilt[];
-  /** All there are, of the name asked for. */
-  readonly total: number;
-  /** To ask with for what comes after; null at the end. */
-  readonly next: string | null;
-}
 
 /** What the service needs from outside, so that tests can hold it still. */
 export interface Surroundings {
@@ -48,7 +36,11 @@ export class QuiltService {
     private readonly outside: Surroundings,
   ) {}
 
-  /** A page of the shelf (a `ShelfPage`), as JSON. A quilt that cannot be read stays on it, and its card says so. */
+  /**
+   * A page of the shelf, as JSON: `{quilts, total, next}`. Each quilt comes with its card and without its plan; one that
+   * cannot be read stays, and its card says so. `total` counts all of the name asked for, `next` asks for what comes
+   * after, null at the end.
+   */
   async list(asked: Asked): Promise<string> {
     const rows = await this.rows.list({ ...asked, count: asked.count + 1 });
     const page = rows.slice(0, asked.count);
@@ -179,7 +171,7 @@ const withText = (fields: object, name: string, text: string): string =>
   `${JSON.stringify(fields).slice(0, -1)},"${name}":${text}}`;
 
 /** What is written of a plan: its text, and what the shelf shows of it. */
-export function writtenOf(plan: Plan): Pick<QuiltRow, 'plan' | 'title' | 'card'> {
+function writtenOf(plan: Plan): Pick<QuiltRow, 'plan' | 'title' | 'card'> {
   return { plan: writePlanJson(plan), title: plan.title, card: JSON.stringify(cardOf(plan)) };
 }
 

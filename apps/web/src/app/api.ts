@@ -29,7 +29,7 @@ export interface StoredQuilt {
 export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
 
 /** What the shelf shows of a quilt that can be read. */
-export interface Card {
+interface Card {
   readonly title: string;
   readonly unit: Plan['unit'];
   readonly width: number;

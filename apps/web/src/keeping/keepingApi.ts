@@ -9,7 +9,7 @@ export interface Backup {
 }
 
 /** How the server has been doing since it started. */
-export interface Numbers {
+interface Numbers {
   readonly since: string;
   readonly requests: number;
   readonly refused: number;
@@ -21,7 +21,7 @@ export interface Numbers {
 }
 
 /** A link that lets somebody in. */
-export interface ShareLink {
+interface ShareLink {
   readonly id: string;
   readonly name: string;
   readonly may: 'view' | 'edit';
