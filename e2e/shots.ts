@@ -37,6 +37,17 @@ await shot('shelf');
 await page.goto(`${server.address}ask/prairie-points`);
 await page.getByTestId('headline').waitFor();
 await shot('quick-answers');
+await page.goto(`${server.address}keeping`);
+await page
+  .getByText(/, of the day/)
+  .first()
+  .waitFor();
+await page.getByRole('button', { name: 'Back up now' }).click();
+await page
+  .getByText(/, asked for/)
+  .first()
+  .waitFor();
+await shot('keeping');
 await open(DEMO);
 await page.getByRole('link', { name: 'Blocks' }).click();
 await page.getByRole('slider', { name: 'Cut all to' }).waitFor();

@@ -33,6 +33,17 @@ export function quiet(command, args, env = {}) {
   return { code: status ?? 1, out: `${stdout ?? ''}${stderr ?? ''}` };
 }
 
+/** Runs a command quietly beside others; answers as `quiet` does. */
+export function beside(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let out = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (out += chunk));
+    child.on('error', (error) => resolve({ code: 127, out: error.message }));
+    child.on('close', (code) => resolve({ code: code ?? 1, out }));
+  });
+}
+
 /** Path of a program that a package put in node_modules/.bin. */
 export const bin = (name) => path.join(root, 'node_modules', '.bin', name);
 

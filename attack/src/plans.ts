@@ -55,8 +55,9 @@ export const plans: Attack = {
       else found.unless(text.length < 20_000, 'a refusal is longer than 20 kB');
     }
     found.unless(!/fabricFor|"blocks"/.test(house.said), 'a plan stands in the log');
-    const { text } = await house.ask('GET', '/api/quilts?count=100');
-    found.unless(text.startsWith('{"quilts":'), 'the shelf cannot be listed afterwards');
+    const shelf = await house.ask('GET', '/api/quilts?count=100');
+    const listed = shelf.status === 200 ? (JSON.parse(shelf.text) as { total: number }).total : -1;
+    found.unless(listed === taken, `of ${taken} plans that were taken the shelf lists ${listed}`);
     await house.clear();
     const rounded = (ms: number) => Math.round(ms);
     return {

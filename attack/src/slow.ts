@@ -7,7 +7,7 @@ import { House } from './house.ts';
 /** The longest anybody else waits meanwhile, in ms. */
 const MOST_MS = 500;
 /** A client that never says what it wants is hung up on within this, in ms. */
-const HUNG_UP_MS = 30_000;
+const HUNG_UP_MS = 16_000;
 
 const open = (house: House, begins: string): Promise<Socket> =>
   new Promise((resolve) => {

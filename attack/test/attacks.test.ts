@@ -7,13 +7,13 @@ const ROUNDS: Readonly<Record<string, number>> = {
   foreign: 1,
   csv: 1_000,
   slow: 20,
-  start: 2,
+  start: 1,
   disk: 1,
   plans: 400,
   bodies: 600,
   licences: 1,
-  kill: 4,
-  pictures: 60,
+  kill: 3,
+  pictures: 40,
 };
 
 test.each(ATTACKS.map((attack) => [attack.name, attack] as const))(

@@ -73,6 +73,8 @@ function backupsOf(): Backups {
 
 /** How long after the first call to stop a second one is a wish of its own, and not the same key pressed once. */
 const SAME_PRESS_MS = 1_000;
+/** How often it is looked for clients that are too slow. */
+const LOOK_MS = 5_000;
 /** How long requests under way are waited for. */
 const PATIENCE_MS = 3_000;
 
@@ -128,7 +130,9 @@ if (values.share)
     report: (fault) => logger.error(fault),
   });
 
-server = createServer((request, response) => app(request, response));
+server = createServer({ connectionsCheckingInterval: LOOK_MS }, (request, response) =>
+  app(request, response),
+);
 // A client that is slow to say what it wants, or has gone, holds nothing for long.
 server.headersTimeout = 10_000;
 server.requestTimeout = 120_000;

@@ -62,6 +62,25 @@ describe('quilts over HTTP', () => {
     expect((await shelf())[0]!.id).toBe(first.id);
   });
 
+  test('asked for again it is the same answer; changed behind the server’s back it is looked at anew', async () => {
+    const { id } = await add();
+    const server = app();
+    const get = async () => (await request(server).get(`/api/quilts/${id}`)).body as object;
+    const [first, again] = [await get(), await get()];
+    expect(again).toEqual(first);
+    expect(again).toMatchObject({ id, revision: 1, savedBy: '', problems: [], plan });
+    const saved = await request(server)
+      .put(`/api/quilts/${id}`)
+      .send({ revision: 1, plan: { ...plan, seam: 0.375 } });
+    expect(await get()).toMatchObject({ ...(saved.body as object), plan: { seam: 0.375 } });
+    const bent = { ...plan, grid: { across: 60, down: 2 } };
+    await database
+      .knex('quilts')
+      .where({ id })
+      .update({ plan: JSON.stringify(bent) });
+    expect(((await get()) as { problems: unknown[] }).problems).not.toEqual([]);
+  });
+
   test('a stale write is refused with the newer quilt, and nothing is overwritten', async () => {
     const { id } = await add();
     await request(app())

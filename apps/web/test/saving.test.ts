@@ -152,7 +152,7 @@ describe('changed elsewhere, and the two go together', () => {
     store.dispatch(planChanged({ ...plan, title: 'Mine', seam: 0.375 }));
     await until(() => state().state === 'stale');
     const field = { path: ['title'], base: plan.title, mine: 'Mine', theirs: 'Theirs' };
-    expect(store.dispatch(settle([field]))).toBe(true);
+    expect(await store.dispatch(settle([field]))).toBe(true);
     await until(() => state().state === 'saved');
     expect(server.quilt.plan).toEqual({ ...plan, title: 'Theirs', squaring: 1, seam: 0.375 });
   });

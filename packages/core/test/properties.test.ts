@@ -73,8 +73,8 @@ describe('every layout', () => {
           );
           const area = finished.width.value * finished.height.value;
           expect(Math.abs(pieces.reduce((sum, p) => sum + shoelace(p.outline), 0) - area)).toBeLessThan(1e-6);
-          // The polygon library takes its time: every width at five heights.
-          if (![1, 2, 3, 8, 20].includes(down)) continue;
+          // The polygon library takes its time: every width at three heights.
+          if (![1, 3, 20].includes(down)) continue;
           expect(Math.abs(measureTiling(pieces).union - area)).toBeLessThan(1e-6);
         }
       }

@@ -93,13 +93,13 @@ export class QuiltService {
 
   /** @throws Refusal `stale` with the newer quilt in its details when `revision` is not the latest. */
   async save(id: string, revision: number, rawPlan: unknown, savedBy = ''): Promise<Saved> {
-    const plan = soundPlan(rawPlan);
+    const written = writtenOf(soundPlan(rawPlan));
     const updatedAt = this.outside.now().toISOString();
     await this.snapshots.keepDay(id, updatedAt.slice(0, 10), `day-${id}-${revision}`);
-    if (
-      await this.rows.replace(id, revision, { ...writtenOf(plan), saved_by: savedBy, updated_at: updatedAt })
-    )
-      return this.sound.add({ id, revision: revision + 1, updatedAt });
+    if (await this.rows.replace(id, revision, { ...written, saved_by: savedBy, updated_at: updatedAt })) {
+      this.sound.add(id, written.plan);
+      return { id, revision: revision + 1, updatedAt };
+    }
     const latest = await this.get(id);
     throw new Refusal(
       409,
@@ -128,7 +128,8 @@ export class QuiltService {
   private async stored(row: QuiltRow): Promise<StoredQuilt> {
     const read = readText(row.plan);
     if (read.ok) {
-      if (read.problems.length === 0 && writePlanJson(read.plan) === row.plan) this.sound.add(row);
+      if (read.problems.length === 0 && writePlanJson(read.plan) === row.plan)
+        this.sound.add(row.id, row.plan);
       return { ...aboutRow(row), plan: read.plan, problems: read.problems };
     }
     const card = unreadableCard(row.plan);
@@ -142,22 +143,32 @@ export class QuiltService {
   }
 }
 
-/** Which revisions of which quilts are known to be sound as they lie: nobody reads them twice. */
-class Sound {
-  private readonly known = new Set<string>();
+/** The most letters of plans that are remembered: some hundreds of quilts. */
+const MOST_LETTERS = 16_000_000;
 
-  add<T extends { id: string; revision: number }>(quilt: T): T {
-    if (this.known.size >= MOST_KNOWN) this.known.clear();
-    this.known.add(`${quilt.id} ${quilt.revision}`);
-    return quilt;
+/**
+ * Texts of plans that are known to be sound: nobody reads them twice. By the text and not by the revision: what was
+ * changed behind the server's back, or by the disk, is looked at like anything else.
+ */
+class Sound {
+  private readonly texts = new Map<string, string>();
+  private letters = 0;
+
+  add(id: string, text: string): void {
+    this.letters += text.length - (this.texts.get(id)?.length ?? 0);
+    this.texts.delete(id);
+    this.texts.set(id, text);
+    for (const [oldest, { length }] of this.texts) {
+      if (this.letters <= MOST_LETTERS) return;
+      this.texts.delete(oldest);
+      this.letters -= length;
+    }
   }
 
-  has({ id, revision }: QuiltRow): boolean {
-    return this.known.has(`${id} ${revision}`);
+  has({ id, plan }: QuiltRow): boolean {
+    return this.texts.get(id) === plan;
   }
 }
-
-const MOST_KNOWN = 50_000;
 
 const aboutRow = (row: QuiltRow) => ({
   id: row.id,

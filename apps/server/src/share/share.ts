@@ -68,7 +68,7 @@ export async function share(options: ShareOptions): Promise<Shared> {
     isOurs: (name) => known.has(nameOf(name)),
     report,
   });
-  const server = createServer(certificate, door);
+  const server = createServer({ ...certificate, connectionsCheckingInterval: 5_000 }, door);
   server.headersTimeout = 10_000;
   server.requestTimeout = 120_000;
   await new Promise<void>((resolve) => {
