@@ -1,31 +1,6 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import type { Page, Request } from '@playwright/test';
+import type { Request } from '@playwright/test';
+import { accessible } from '../support/accessible.ts';
 import { choose, expect, openCopy, tab, test } from '../support/quilt.ts';
-
-const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-/** WCAG 2.2 AA as far as a machine can tell, by axe-core. */
-async function accessible(page: Page): Promise<void> {
-  await page.evaluate(axeSource);
-  const found = await page.evaluate(async () => {
-    const { axe } = window as unknown as {
-      axe: {
-        run(
-          root: Document,
-          options: object,
-        ): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>;
-      };
-    };
-    const { violations } = await axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-    });
-    return violations.flatMap((v) =>
-      v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 160)} ${n.failureSummary ?? ''}`),
-    );
-  });
-  expect(found).toEqual([]);
-}
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`no fault axe can find, ${scheme}`, async ({ page, server }) => {
@@ -38,7 +13,14 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto(`${server.address}ask/binding`);
     await expect(page.getByTestId('headline')).toBeVisible();
     await accessible(page);
+    await page.goto(`${server.address}keeping`);
+    await expect(page.getByText('Everything kept takes')).toBeVisible();
+    await accessible(page);
     await openCopy(page, server);
+    await page.getByRole('button', { name: 'Versions' }).click();
+    await expect(page.getByRole('dialog')).toContainText('None yet');
+    await accessible(page);
+    await page.keyboard.press('Escape');
     await accessible(page);
     for (const name of ['Cut', 'Buy']) {
       await tab(page, name);
@@ -106,11 +88,18 @@ for (const width of [320, 760, 2560]) {
         ),
       ).toBeLessThanOrEqual(0);
     }
-    await page.goto(server.address);
-    await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
-    expect(
-      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-    ).toBeLessThanOrEqual(0);
+    for (const [where, heading] of [
+      ['', 'On the shelf'],
+      ['keeping', 'Who may do what'],
+    ] as const) {
+      await page.goto(server.address + where);
+      await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+      expect(
+        await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        ),
+      ).toBeLessThanOrEqual(0);
+    }
   });
 }
 

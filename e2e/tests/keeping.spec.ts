@@ -1,5 +1,6 @@
 import path from 'node:path';
 import Driver from 'better-sqlite3';
+import { accessible } from '../support/accessible.ts';
 import { addCopy, expect, expectSize, fill, openCopy, saved, test } from '../support/quilt.ts';
 
 test('a version is kept under a name, gone back to, and going back is one undo away', async ({
@@ -57,6 +58,7 @@ test('a quilt that cannot be drawn opens to be mended; one that cannot be read s
 
   await page.goto(`${server.address}quilts/${large}/setting`);
   await expect(page.getByText('60 blocks across cannot be laid out: choose 1 to 50.')).toBeVisible();
+  await accessible(page);
   await page.getByRole('textbox').first().fill('5');
   await page.getByRole('textbox').first().press('Enter');
   await page.getByRole('button', { name: 'Keep it and open' }).click();

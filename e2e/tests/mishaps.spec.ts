@@ -1,6 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { accessible } from '../support/accessible.ts';
 import { expect, expectSize, field, fill, openCopy, saved, tab, test } from '../support/quilt.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'lattice-mishaps-'));
@@ -98,6 +99,7 @@ test('two tabs: what each changed is put together; what both changed is chosen, 
   await expect(choice).toContainText('There: 1″');
   await expect(choice).toContainText('Here: 3″');
   await expect(sheet).toBeHidden();
+  await accessible(other);
   await choice.getByRole('radio', { name: /There/ }).check({ force: true });
   await choice.getByRole('button', { name: 'Go on with these' }).click();
   await expectSize(other, '56 × 78″');

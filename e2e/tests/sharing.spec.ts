@@ -1,3 +1,4 @@
+import { accessible } from '../support/accessible.ts';
 import { addCopy, expect, expectSize, fill, saved, test } from '../support/quilt.ts';
 import { DemoServer } from '../support/server.ts';
 
@@ -16,6 +17,7 @@ test('at home: behind the passphrase, over TLS; a link to look, taken back at on
   ).newPage();
   await sofa.goto(`${server.shared}quilts/${id}/setting`);
   await sofa.getByRole('textbox', { name: 'Passphrase' }).fill('thimble otter lamp');
+  await accessible(sofa);
   await sofa.keyboard.press('Enter');
   await expect(sofa.getByText('This is not the passphrase.')).toBeVisible();
   await sofa.getByRole('textbox', { name: 'Passphrase' }).fill('Thimble otter lantern');

@@ -11,6 +11,9 @@ const KINDS: Readonly<Record<Backup['kind'], string>> = {
   'before-restore': 'before going back',
 };
 
+const Done = styled.p`
+  margin-top: 8px;
+`;
 const List = styled.ul`
   margin-top: 12px;
   font-size: 14px;
@@ -48,9 +51,9 @@ export function BackupsSection() {
         Back up now
       </Button>
       {made.data && (
-        <p role="status">
+        <Done role="status">
           Made and checked: {numberOf(made.data.quilts, 'quilt')}, {numberOf(made.data.pictures, 'picture')}.
-        </p>
+        </Done>
       )}
       {failure !== undefined && <p role="alert">{serverError(failure).message}</p>}
       <List>

@@ -15,9 +15,17 @@ const Table = styled.table`
     text-align: left;
     font-weight: 500;
   }
-  thead th {
+  thead th,
+  thead td {
     font-weight: 650;
     border-top: none;
+  }
+  @media (max-width: 420px) {
+    font-size: 12px;
+    th,
+    td {
+      padding: 6px 1px;
+    }
   }
 `;
 
