@@ -206,7 +206,9 @@ test('a picture gives a block its face and colours; what is no picture is refuse
   await saved(page);
   await page.reload();
   await page.getByRole('link', { name: 'Wall' }).click();
-  await expect(page.locator('image').first()).toHaveAttribute('href', /^\/api\/pictures\//, { timeout: 30_000 });
+  await expect(page.locator('image').first()).toHaveAttribute('href', /^\/api\/pictures\//, {
+    timeout: 30_000,
+  });
 });
 
 test('the seam tested: what a fat one takes off a row, and how rows come out by chance', async ({

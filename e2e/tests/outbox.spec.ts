@@ -86,7 +86,9 @@ test('a picture chosen out of reach waits, over a reload too, and lands on its b
   await context.unroute('**/api/pictures*');
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await page.getByRole('button', { name: 'Open Wheelbarrow' }).click();
-  await expect(page.getByRole('dialog').locator('image')).toHaveAttribute('href', /^\/api\/pictures\//, { timeout: 30_000 });
+  await expect(page.getByRole('dialog').locator('image')).toHaveAttribute('href', /^\/api\/pictures\//, {
+    timeout: 30_000,
+  });
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await saved(page);
 });
