@@ -6,6 +6,8 @@ export interface Wish {
   readonly rounds: number;
   /** The same seed makes the same tries. */
   readonly random: Random;
+  /** How many times longer than usual something may take: more than 1 where other work goes on beside it. */
+  readonly patience: number;
 }
 
 /** What an attack did, and what it found. */

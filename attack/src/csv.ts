@@ -19,7 +19,7 @@ export const csv: Attack = {
   name: 'csv',
   says: 'bent tables of blocks: each read or refused in words; what is read makes a sound plan',
   usual: 10_000,
-  async run({ rounds, random }) {
+  async run({ rounds, random, patience }) {
     const found = new Found();
     let read = 0;
     let slowest = 0;
@@ -41,7 +41,7 @@ export const csv: Attack = {
       }
       slowest = Math.max(slowest, performance.now() - began);
     }
-    found.unless(slowest <= MOST_MS, `a table takes ${Math.round(slowest)} ms`);
+    found.unless(slowest <= patience * MOST_MS, `a table takes ${Math.round(slowest)} ms`);
     return {
       figures: { tables: rounds, 'blocks read': read, 'slowest ms': Math.round(slowest) },
       found: found.lines(),

@@ -54,6 +54,7 @@ interface Audit {
 /** Known advisories, as far as the registry serves them; null where it does not. */
 function advisories(): string[] | null {
   const { stdout } = spawnSync('npm', ['audit', '--json'], {
+    timeout: 30_000,
     cwd: root,
     encoding: 'utf8',
     maxBuffer: 1 << 28,

@@ -76,7 +76,7 @@ export const pictures: Attack = {
   name: 'pictures',
   says: 'bent pictures and ones that are huge to open: kept small or refused, others not kept waiting',
   usual: 10_000,
-  async run({ rounds, random }) {
+  async run({ rounds, random, patience }) {
     const found = new Found();
     const house = await new House().start();
     const whole = await wholePictures();
@@ -87,7 +87,10 @@ export const pictures: Attack = {
       if (status === 201) taken++;
     }
     const longest = await bombs(house, random, rounds >= 1_000, found);
-    found.unless(longest < 1_000, `the shelf waits ${Math.round(longest)} ms while pictures are opened`);
+    found.unless(
+      longest < patience * 1_000,
+      `the shelf waits ${Math.round(longest)} ms while pictures are opened`,
+    );
     const good = await post(house, whole[1]!);
     found.unless(good.status === 201, `a good picture afterwards is answered with ${good.status}`);
     const peak = house.peakMB();

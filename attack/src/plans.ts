@@ -37,7 +37,7 @@ export const plans: Attack = {
   name: 'plans',
   says: 'bent plans: each is taken whole and worked out, or refused in words; never a fault, never long',
   usual: 10_000,
-  async run({ rounds, random }) {
+  async run({ rounds, random, patience }) {
     const found = new Found();
     const whole = wholePlans();
     const house = await new House().start();
@@ -50,7 +50,7 @@ export const plans: Attack = {
       const { status, text, ms } = await house.send('POST', '/api/quilts', { plan });
       slowest = Math.max(slowest, ms);
       found.unless(PROPER.has(status), `a bent plan is answered with ${status}: ${text.slice(0, 120)}`);
-      found.unless(ms <= MOST_MS, 'a bent plan takes more than a second to answer');
+      found.unless(ms <= patience * MOST_MS, 'a bent plan takes more than a second to answer');
       if (status === 201) taken++;
       else found.unless(text.length < 20_000, 'a refusal is longer than 20 kB');
     }

@@ -26,7 +26,7 @@ export const slow: Attack = {
   name: 'slow',
   says: 'clients that say half and wait, and ones that vanish; others are served, the slow are hung up on',
   usual: 200,
-  async run({ rounds, random }) {
+  async run({ rounds, random, patience }) {
     const found = new Found();
     const house = await new House().start();
     for (let i = 0; i < 40; i++)
@@ -55,7 +55,7 @@ export const slow: Attack = {
       found.unless(status === 200, `others are answered with ${status}`);
       longest = Math.max(longest, ms);
     }
-    found.unless(longest <= MOST_MS, `others wait ${Math.round(longest)} ms`);
+    found.unless(longest <= patience * MOST_MS, `others wait ${Math.round(longest)} ms`);
     let hungUp = 0;
     if (rounds >= 100) {
       for (const socket of slowHeads) socket.once('close', () => hungUp++);
@@ -68,7 +68,7 @@ export const slow: Attack = {
     const code = await house.end('SIGTERM');
     found.unless(code === 0, `it stops with ${code}`);
     const stopping = performance.now() - began;
-    found.unless(stopping < 6_000, `stopping takes ${Math.round(stopping)} ms`);
+    found.unless(stopping < patience * 6_000, `stopping takes ${Math.round(stopping)} ms`);
     for (const socket of [...slowHeads, ...slowBodies]) socket.destroy();
     await house.clear();
     return {

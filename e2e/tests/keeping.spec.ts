@@ -45,6 +45,8 @@ test('a quilt that cannot be drawn opens to be mended; one that cannot be read s
   page,
   server,
 }) => {
+  // Several pages, and servers that stop and start.
+  test.slow();
   const [large, torn] = [await addCopy(page, server, 'Too large'), await addCopy(page, server, 'Torn')];
   const database = new Driver(path.join(server.folder, 'lattice.sqlite'));
   const plan = JSON.parse(

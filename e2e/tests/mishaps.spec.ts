@@ -77,6 +77,8 @@ test('two tabs: what each changed is put together; what both changed is chosen, 
   server,
   context,
 }) => {
+  // Several pages, and servers that stop and start.
+  test.slow();
   await openCopy(page, server);
   const other = await context.newPage();
   await other.goto(page.url());

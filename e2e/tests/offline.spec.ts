@@ -12,6 +12,8 @@ const keptByBrowser = (page: Page, where: string) =>
   expect.poll(() => page.evaluate(async (url) => (await caches.match(url)) !== undefined, where));
 
 test('without the server the app opens, works on what it has, and sends when it can', async ({ page }) => {
+  // Several pages, and servers that stop and start.
+  test.slow();
   const server = new DemoServer();
   await server.start();
   const id = await addCopy(page, server, 'Kept by the browser');

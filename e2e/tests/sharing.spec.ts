@@ -8,6 +8,8 @@ test('at home: behind the passphrase, over TLS; a link to look, taken back at on
   page,
   browser,
 }) => {
+  // Several pages, and servers that stop and start.
+  test.slow();
   const server = new DemoServer(['--share', '--share-port', '0', '--passphrase', 'thimble otter lantern']);
   await server.start();
   const id = await addCopy(page, server, 'Seen from the sofa');
