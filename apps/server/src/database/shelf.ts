@@ -93,10 +93,10 @@ function explain(error: unknown, folder: string): never {
 function damagedLine(folder: string): string {
   const backups = existsSync(backupFolder(folder)) ? readdirSync(backupFolder(folder)).filter(kindOf) : [];
   const latest = backups.sort((a, b) => (stamp(a) < stamp(b) ? 1 : -1))[0];
-  const todo = latest
+  const wayOut = latest
     ? `Go back to its last backup with: ./lattice restore ${backupFolder(folder)}/${latest} --data ${folder}`
     : 'There is no backup beside it; if you have one elsewhere: ./lattice restore FILE';
-  return `The database in ${folder} is damaged, so it was left as it is. ${todo}`;
+  return `The database in ${folder} is damaged, so it was left as it is. ${wayOut}`;
 }
 
 const stamp = (file: string) => file.replace(/^\D+-(?=\d{4})/, '');

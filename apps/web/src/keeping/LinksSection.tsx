@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Form, Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { serverError } from '../app/api.ts';
+import { cardStates } from '../design/cardStyles.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { type NewLink, useLinksQuery, useMakeLinkMutation, useTakeLinkBackMutation } from './keepingApi.ts';
 
@@ -21,17 +22,8 @@ const Body = styled.div`
     gap: 6px;
     align-items: center;
     padding: 4px 8px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
     font-weight: 500;
-    cursor: pointer;
-    &[data-selected] {
-      border-color: var(--thread);
-      box-shadow: inset 0 0 0 1px var(--thread);
-    }
-    &[data-focus-visible] {
-      outline: 2px solid var(--chalk);
-    }
+    ${cardStates}
   }
   ul {
     margin-top: 14px;

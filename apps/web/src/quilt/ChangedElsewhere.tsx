@@ -14,6 +14,7 @@ import styled from 'styled-components';
 import type { StoredQuilt } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { cardStates } from '../design/cardStyles.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { keepMine, savedInWords, settle, takeTheirs } from './elsewhere.ts';
@@ -53,19 +54,9 @@ const Choice = styled(RadioGroup)`
   }
 `;
 const Way = styled(Radio)`
+  ${cardStates}
   display: block;
   padding: 10px 12px;
-  border: 1px solid var(--line);
-  border-radius: 10px;
-  cursor: pointer;
-  &[data-selected] {
-    border-color: var(--thread);
-    box-shadow: inset 0 0 0 1px var(--thread);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
   strong {
     display: block;
   }
@@ -180,16 +171,18 @@ function Effect({ plan, field }: { plan: Plan; field: BothChanged }) {
     return other ? effectOf(plan, other) : ['goes only together with another of these'];
   }, [plan, field]);
   if (lines.length === 0) return null;
-  return (
-    <ul>
-      {lines.map((line) => (
-        <li key={line}>
-          <Lengths text={line} />
-        </li>
-      ))}
-    </ul>
-  );
+  return <Lines lines={lines} />;
 }
+
+const Lines = ({ lines }: { lines: readonly string[] }) => (
+  <ul>
+    {lines.map((line) => (
+      <li key={line}>
+        <Lengths text={line} />
+      </li>
+    ))}
+  </ul>
+);
 
 function AsAWhole({ mine, theirs }: { mine: Plan; theirs: StoredQuilt }) {
   const dispatch = useAppDispatch();
@@ -201,13 +194,7 @@ function AsAWhole({ mine, theirs }: { mine: Plan; theirs: StoredQuilt }) {
         field by field. Neither is lost: choose which goes on; undo brings the other back.
       </p>
       {lines.length > 0 && <p>With theirs:</p>}
-      <ul>
-        {lines.map((line) => (
-          <li key={line}>
-            <Lengths text={line} />
-          </li>
-        ))}
-      </ul>
+      <Lines lines={lines} />
       <div className="ways">
         <Button look="main" onPress={() => dispatch(keepMine())}>
           Keep mine
