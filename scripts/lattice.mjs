@@ -35,6 +35,10 @@ const COMMANDS = {
     () => import('./commands/bench.mjs'),
   ],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
+  cut: [
+    'plan the cutting, cloth by cloth  PLAN.json [--fabric ID] [--simple] [--longer SECONDS] [--json]',
+    () => import('./commands/core.mjs'),
+  ],
   ask: [
     'quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]',
     () => import('./commands/core.mjs'),

@@ -2,6 +2,7 @@ import { Command, CommanderError } from 'commander';
 import { TOPICS } from '@lattice/core';
 import { ask } from './ask.ts';
 import { compute } from './compute.ts';
+import { cut, type CutFlags } from './cut.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
 
@@ -38,6 +39,20 @@ program
   .option('--json', 'the whole result as JSON')
   .action((file: string, options: { json?: boolean }) => {
     process.exitCode = compute(file, { json: options.json ?? false }, around);
+  });
+
+program
+  .command('cut')
+  .description('Plans the cutting of a plan’s cloths, step by step; or solves a file of cutting problems.')
+  .argument('[plan]', 'a plan file, as the app exports it')
+  .option('--fabric <id>', 'one cloth only')
+  .option('--thrifty', 'the least cloth, as usual')
+  .option('--simple', 'the fewest settings of the ruler')
+  .option('--longer <seconds>', 'look so long for a shorter plan, for each cloth')
+  .option('--problems <file>', 'cutting problems instead of a plan')
+  .option('--json', 'the placements as data')
+  .action((file: string | undefined, options: Omit<CutFlags, 'json'> & { json?: boolean }) => {
+    process.exitCode = cut(file, { ...options, json: options.json ?? false }, around);
   });
 
 program

@@ -11,7 +11,10 @@ export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/borde
 export { repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
-export { computeAgain, computeQuilt, type Quilt } from './quilt/compute.ts';
+export { computeAgain, computeQuilt, cuttingJob, type Quilt } from './quilt/compute.ts';
+export { type CuttingJob, type CuttingWay, cuttingWay, longerSearch } from './cutting/ways.ts';
+export { stepSays } from './cutting/step-words.ts';
+export { readCuttingProblems, solveCuttingProblem } from './format/cutting-problems.ts';
 export { type Cut } from './cut/cut.ts';
 export { type CutLine } from './cut/line.ts';
 export { allowanceFor, type FabricCut } from './shopping/buy.ts';

@@ -146,11 +146,11 @@ describe('joins as they are drawn', () => {
         { kind: 'edge-to-edge' },
         { fabrics: plan.fabrics, borders: [{ ...borderOf(4, 'border'), joins }] },
       );
-      const yields = fabrics
-        .flatMap((f) => f.strips)
-        .flatMap((s) => s.yields)
-        .filter((y) => y.joins.flat().length > 0);
-      expect(lines).toHaveLength(yields.flatMap((y) => y.joins.flat()).length);
+      // The binding is joined too, and not drawn on the top.
+      const joined = fabrics
+        .flatMap((f) => f.runs.flatMap((run) => run.pieces))
+        .filter((piece) => pieces.some((line) => line.id === piece.line));
+      expect(lines).toHaveLength(joined.flatMap((piece) => piece.joins).length);
       const seen = new Set<boolean>();
       for (const { piece, from, to } of lines) {
         const { outline, part } = layout.pieces.find((p) => p.id === piece)!;
@@ -165,7 +165,7 @@ describe('joins as they are drawn', () => {
         ]);
         expect(Math.abs(to[along] - from[along])).toBeCloseTo(joins === 'straight' ? 0 : 4, 9);
         const cut = pieces.find((p) => p.parts.includes(part))!;
-        const at = yields.filter((y) => y.line === cut.id).flatMap((y) => y.joins.flat());
+        const at = joined.filter((y) => y.line === cut.id).flatMap((y) => y.joins);
         const middle = (from[along] + to[along]) / 2 - start + 1 / 4;
         expect(at.some((join) => Math.abs(join - middle) < 1e-6)).toBe(true);
       }

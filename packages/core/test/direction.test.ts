@@ -45,8 +45,15 @@ describe('a cloth with a direction', () => {
       { ...directed('border', 'one-way'), borders: [{ ...borderOf(), cut: 'crosswise' }] },
     );
     const cut = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
-    expect(cut.lengthwise!.yields).toMatchObject([{ name: 'Border sides', length: 48.5, count: 2 }]);
-    expect(cut.strips).toMatchObject([{ width: 4.5, yields: [{ name: 'Border top and bottom' }] }]);
+    const sides = cut.pieces.filter(({ name }) => name === 'Border sides');
+    expect(sides).toMatchObject([
+      { w: 4.5, h: 48.5 },
+      { w: 4.5, h: 48.5 },
+    ]);
+    expect(cut.runs.flatMap((run) => run.pieces.map(({ name }) => name))).toEqual([
+      'Border top and bottom',
+      'Border top and bottom',
+    ]);
   });
   // Rule TR-3. Geometry: a square cut along both diagonals gives one triangle facing each side; along one, two opposite corners.
   test('on point 5 × 6: as many squares as the longest side has triangles; corners from both diagonals', () => {
@@ -165,8 +172,7 @@ describe('what is never joined', () => {
       setting: wholeSetting({ kind: 'alternate' }),
     });
     expect(quilt.fabrics.find((f) => f.fabric.id === 'sash')).toMatchObject({
-      strips: [],
-      lengthwise: { yields: [{ name: 'Plain blocks', count: 2 }] },
+      strips: [{ width: 45.5, along: true, yields: [{ name: 'Plain blocks', count: 2 }] }],
     });
   });
 });

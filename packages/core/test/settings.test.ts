@@ -466,14 +466,12 @@ describe('borders', () => {
       },
     );
     const cut = quilt.fabrics.find((f) => f.fabric.id === 'border')!;
-    expect(cut.lengthwise!.length).toMatchObject({
-      value: 96.5,
-      working: ['4 strips side by side across 42, the longest 96 1/2'],
-    });
+    expect(cut.needed).toMatchObject({ value: 96.5 });
+    expect(cut.strips).toMatchObject([{ width: 96.5, along: true, yields: [{ count: 2 }, { count: 2 }] }]);
     expect(cut.buy.length.value).toBeLessThanOrEqual(108);
-    expect(cut.strips).toEqual([]);
+    expect(cut.runs).toEqual([]);
   });
-  test('lengthwise strips that do not fit side by side take another length', () => {
+  test('lengthwise strips that do not fit side by side take another length, for the shorter ones', () => {
     const quilt = quiltOf(
       12,
       6,
@@ -481,7 +479,8 @@ describe('borders', () => {
       { kind: 'edge-to-edge' },
       { borders: [{ ...borderOf(12, 'border'), cut: 'lengthwise' }] },
     );
-    expect(quilt.fabrics.find((f) => f.fabric.id === 'border')!.lengthwise!.length.value).toBe(96.5 + 96.5);
+    // Sides of 96 1/2" and ends of 72 + 24 + 1/2 = 96 1/2", three to 40".
+    expect(quilt.fabrics.find((f) => f.fabric.id === 'border')!.needed.value).toBe(96.5 + 96.5);
   });
 });
 

@@ -207,33 +207,23 @@ function ClothLine({
             what={`${formatWithUnit(cut.needed.value, unit)} needed`}
           />{' '}
           needed
-          {cut.lengthwise && (
-            <span>
-              ;{' '}
-              <Why
-                figure={cut.lengthwise.length}
-                text={formatWithUnit(cut.lengthwise.length.value, unit)}
-                what="this length"
-              />{' '}
-              lengthwise for {cut.lengthwise.yields.map((y) => y.name.toLowerCase()).join(', ')}
-            </span>
-          )}
-          {cut.strips.map((group) => (
-            <span key={group.width}>
-              ;{' '}
-              <Why
-                figure={group.strips}
-                text={`${numberOf(group.strips.value, 'strip')} of ${formatWithUnit(group.width, unit)}`}
-                what={numberOf(group.strips.value, 'strip')}
-              />{' '}
-              for <Lengths text={group.yields.map((y) => y.name.toLowerCase()).join(', ')} />
-            </span>
-          ))}
-          {cut.besides.map(({ lines, says }) => (
-            <span key={lines.join()}>
-              ; <Lengths text={`${says[0]!.toLowerCase()}${says.slice(1)}`} />
-            </span>
-          ))}
+          {cut.strips.map(({ width, strips, along, yields }) => {
+            const what = along
+              ? formatWithUnit(width * strips.value, unit)
+              : `${numberOf(strips.value, 'strip')} of ${formatWithUnit(width, unit)}`;
+            return (
+              <span key={`${width} ${yields.map(({ name }) => name).join()}`}>
+                ;{' '}
+                <Why
+                  figure={strips}
+                  text={what}
+                  what={along ? 'this length' : numberOf(strips.value, 'strip')}
+                />
+                {along ? ' lengthwise for ' : ' for '}
+                <Lengths text={yields.map(({ name }) => name.toLowerCase()).join(', ')} />
+              </span>
+            );
+          })}
           {cut.cost && (
             <span>
               ; costs{' '}

@@ -12,7 +12,7 @@ export type CutShape =
   | { readonly shape: 'half-square'; readonly side: Figure };
 
 /** What a cut becomes: a piece of the top, or a part of what lies under it or goes round it. */
-export type CutRole = Role | Exclude<LayerFabric, 'wide-back'> | 'prairie-point';
+type CutRole = Role | Exclude<LayerFabric, 'wide-back'> | 'prairie-point';
 
 /**
  * One thing to cut, so many times over from one cloth. Top, layers and edge all make these and know nothing of
@@ -38,6 +38,11 @@ export interface Cut {
   readonly oneWay: 'across' | 'along' | null;
   /** How strips too short for it are joined, or that it is never made of two. */
   readonly joins: 'diagonal' | 'straight' | 'never';
+  /**
+   * For strips that are all joined into one run: what that has to come to. The last of them need not be whole, so
+   * something else may share its strip.
+   */
+  readonly run: number | null;
   /** For triangles of a cloth with a direction: how many lie each way on the quilt. */
   readonly lying: Lying | null;
   /** The layout's part it is cut for, and the ids of its pieces there. */
@@ -54,6 +59,7 @@ const PLAIN = {
   grain: 'crosswise',
   oneWay: null,
   joins: 'diagonal',
+  run: null,
   lying: null,
   part: null,
   pieces: [],

@@ -1,7 +1,7 @@
 import type { Layout } from '../layout/lay-out.ts';
 import type { Piece } from '../piece/piece.ts';
 import type { Point } from '../geometry/point.ts';
-import type { Placed } from './place.ts';
+import type { Placed } from './placed.ts';
 import type { CutLine } from '../cut/line.ts';
 
 /** A join of two strips as it falls on the finished quilt: a seam across the strip. */
@@ -12,20 +12,15 @@ export interface JoinLine {
 }
 
 /** Where the joins of strips fall on the quilt as it is drawn, by the cutting of each fabric. */
-export function joinLines(
-  layout: Layout,
-  pieces: readonly CutLine[],
-  fabrics: readonly Placed[],
-): JoinLine[] {
-  return fabrics.flatMap(({ fabric, strips }) =>
-    strips.flatMap(({ yields }) =>
-      yields.flatMap(({ line, joins, straight, length }) => {
-        const cut = pieces.find((p) => p.id === line && p.fabric === fabric.id);
-        if (!cut || cut.under || joins.length === 0) return [];
-        const strips = cut.parts.flatMap((part) => layout.pieces.filter((p) => p.part === part));
-        return joins.flatMap((at, i) =>
-          strips[i] ? at.flatMap((join) => lineAcross(strips[i]!, join, length, straight)) : [],
-        );
+export function joinLines(layout: Layout, lines: readonly CutLine[], fabrics: readonly Placed[]): JoinLine[] {
+  const cuts = new Map(lines.flatMap((line) => line.cuts).map((cut) => [`${cut.fabric} ${cut.id}`, cut]));
+  const drawn = new Map(layout.pieces.map((piece) => [piece.id, piece]));
+  return fabrics.flatMap(({ fabric, runs }) =>
+    runs.flatMap(({ straight, pieces }) =>
+      pieces.flatMap(({ cut: id, index, joins, length }) => {
+        const cut = cuts.get(`${fabric.id} ${id}`);
+        const piece = cut && !cut.under ? drawn.get(cut.pieces[index] ?? '') : undefined;
+        return piece ? joins.flatMap((join) => lineAcross(piece, join, length, straight)) : [];
       }),
     ),
   );

@@ -1,7 +1,7 @@
-import type { Edge } from '../edge/edge.ts';
+import type { Cut } from '../cut/cut.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { Placed } from './place.ts';
+import type { Placed } from './placed.ts';
 import { SHOWS_INCHES } from '../strip/joins.ts';
 import type { CutLine } from '../cut/line.ts';
 
@@ -18,63 +18,50 @@ export interface JoinedStrip {
 
 const NTH = ['first', 'second', 'third', 'fourth'];
 
-/** Every strip of flange, border or sash that is joined, and how to move a join that shows. */
+/** Every strip of flange, border or sash that is joined, flange first, and how to move a join that shows. */
 export function joinedStrips(
   {
     pieces,
+    besides,
     fabrics,
-    edge: { flange },
   }: {
     readonly pieces: readonly CutLine[];
+    readonly besides: readonly CutLine[];
     readonly fabrics: readonly Placed[];
-    readonly edge: Pick<Edge, 'flange'>;
   },
   unit: Unit,
 ): JoinedStrip[] {
-  const ofTop = fabrics.flatMap(({ strips }) =>
-    strips.flatMap(({ yields, joined }) =>
-      yields.flatMap(({ line, joins, length }) => {
-        const piece = pieces.find((p) => p.id === line);
-        return piece && !piece.under
-          ? stripsOf(piece.name, joins, length, joined?.withOneMore ?? null, unit)
-          : [];
-      }),
-    ),
+  const flange = besides.filter(({ role }) => role === 'flange');
+  return [...flange, ...pieces].flatMap((line) =>
+    line.under ? [] : line.cuts.flatMap((cut) => stripsOf(cut, line.fabric, fabrics, unit)),
   );
-  if (!flange) return ofTop;
-  return [
-    ...stripsOf('Flange sides', flange.joins.sides, flange.sides.value, null, unit),
-    ...stripsOf('Flange top and bottom', flange.joins.ends, flange.ends.value, null, unit),
-    ...ofTop,
-  ];
 }
 
+/** The joined strips of one cut. */
 function stripsOf(
-  name: string,
-  joins: readonly (readonly number[])[],
-  length: number,
-  withOneMore: number | null,
+  { id, name, count }: Cut,
+  fabric: string,
+  fabrics: readonly Placed[],
   unit: Unit,
 ): JoinedStrip[] {
   const near = fromInches(SHOWS_INCHES, unit);
-  return joins.flatMap((at, i): JoinedStrip[] => {
-    if (at.length === 0) return [];
-    const clear = Math.min(...at.flatMap((join) => [join, length - join, Math.abs(join - length / 2)]));
-    const more =
-      withOneMore !== null && withOneMore > near
-        ? `; one strip more moves it to ${formatWithUnit(withOneMore, unit)}`
-        : '';
-    const remedy =
-      clear < near - 1e-6
-        ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.`
-        : null;
-    return [
-      {
-        what: joins.length > 1 ? `${name}, ${NTH[i] ?? `number ${i + 1}`}` : name,
-        joins: at,
-        length,
-        remedy,
-      },
-    ];
-  });
+  const runs = fabrics.find((placed) => placed.fabric.id === fabric)?.runs ?? [];
+  return runs.flatMap(({ pieces, withOneMore }) =>
+    pieces
+      .filter(({ cut, joins }) => cut === id && joins.length > 0)
+      .map(({ joins, length, index }): JoinedStrip => {
+        const clear = Math.min(...joins.flatMap((at) => [at, length - at, Math.abs(at - length / 2)]));
+        const more =
+          withOneMore > near ? `; one strip more moves it to ${formatWithUnit(withOneMore, unit)}` : '';
+        return {
+          what: count.value > 1 ? `${name}, ${NTH[index] ?? `number ${index + 1}`}` : name,
+          joins,
+          length,
+          remedy:
+            clear < near - 1e-6
+              ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.`
+              : null,
+        };
+      }),
+  );
 }

@@ -1,152 +1,127 @@
 import { sum } from 'd3-array';
-import type { CutRole } from '../cut/cut.ts';
 import type { CutLine } from '../cut/line.ts';
-import type { Role } from '../piece/piece.ts';
-import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
+import { lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
+import { boundOf } from '../placing/bound.ts';
 import type { Fabric } from '../plan/shape.ts';
-import { planStrips } from '../strip/strips.ts';
-import type { Cloth, LengthwiseCut, StripGroup, StripPlan } from '../strip/strip-plan.ts';
+import type { Cloth } from '../strip/strip-plan.ts';
+import type { Need, Sheet } from '../placing/need.ts';
+import { type Planned, planOf } from './at-once.ts';
+import { lengthIn, type Owner, sheetOf, type Wants, wantsOf } from './needs.ts';
+import type { Placed, PlacedPiece, StripsAcross } from './placed.ts';
+import { placedRun } from './runs.ts';
+import { stripsAcross } from './strips-across.ts';
 
-/** What is cut from one cloth, and how much of its length that takes. */
-export interface Placed {
-  readonly fabric: Fabric;
-  /** Pieces of the top: strips across the cloth, widest first, and what runs along the selvage. */
-  readonly strips: readonly StripGroup[];
-  readonly lengthwise: LengthwiseCut | null;
-  /** What layers and edge take of it, each by itself. */
-  readonly besides: readonly PlacedLength[];
-  readonly needed: Figure;
-  /** What this cloth is too narrow for, in words. */
-  readonly tooNarrow: readonly string[];
-  /** What to mind about the cloth while it is cut and sewn. */
-  readonly notes: readonly string[];
-}
-
-/** A length of cloth that something takes, and how it reads in the working of what to buy. */
-interface PlacedLength {
-  readonly lines: readonly string[];
-  /** In the plan's unit. */
-  readonly length: number;
-  readonly says: string;
+/** How cloths are cut. */
+export interface PlaceWish {
+  /** Straight joins are sewn with, in the plan's unit. */
+  readonly seam: number;
+  readonly unit: Unit;
+  /** The round of cutting a line belongs to: 0 now, later what waits until something is measured. */
+  readonly roundOf?: (line: CutLine) => number;
 }
 
 /**
- * Places the lines of a cutting list on their cloths: those of the top share strips, layers and edge are cut each by
- * itself. Only cloths that are used, in their own order.
- *
- * @param seam straight joins are sewn with, in the plan's unit
+ * Places the lines of a cutting list on their cloths, close to the least cloth there can be: leftovers of wide strips
+ * and the cloth beside lengthwise pieces serve smaller ones, whatever they are for. Only cloths that are used, in
+ * their own order (rule CU-7).
  */
 export function place(
   lines: readonly CutLine[],
   cloths: readonly Fabric[],
-  { seam, unit }: { readonly seam: number; readonly unit: Unit },
+  { seam, unit, roundOf }: PlaceWish,
 ): Placed[] {
   return cloths
     .map((fabric) => {
       const own = lines.filter((line) => line.fabric === fabric.id);
-      return placeOn(fabric, own, { usable: fabric.usableWidth, seam, unit });
+      return placeOn(fabric, own, { seam, unit, ...(roundOf && { roundOf }) });
     })
     .filter(({ needed, tooNarrow }) => needed.value > 0 || tooNarrow.length > 0);
 }
 
-function placeOn(fabric: Fabric, lines: readonly CutLine[], cloth: Cloth): Placed {
-  const ofTop = lines.filter((line) => line.owner === 'top');
-  const { groups, lengthwise, tooWide } = planStrips(ofTop, cloth);
-  const besides = jobsOf(lines.filter((line) => line.owner !== 'top')).map((job) => lengthFor(job, cloth));
-  const amounts = [
-    ...(lengthwise ? [lengthwiseLength(lengthwise)] : []),
-    ...groups.map((group) => stripsLength(group, cloth.unit)),
-    ...besides,
+/**
+ * Places the lines of one cloth.
+ *
+ * @param choose how its plan is found: what a few milliseconds find, when it is not said otherwise
+ */
+export function placeOn(
+  fabric: Fabric,
+  lines: readonly CutLine[],
+  { seam, unit, roundOf }: PlaceWish,
+  choose: (needs: readonly Need[], sheet: Sheet) => Planned = planOf,
+): Placed {
+  const cloth: Cloth = { usable: fabric.usableWidth, seam, unit };
+  const wants = wantsOf(lines, cloth, roundOf);
+  const sheet = sheetOf(cloth);
+  const { task, plan } = choose(wants.needs, sheet);
+  const real = (units: number) => lengthIn(units, unit);
+  const runs = plan.runs.map((run) => placedRun(run, wants.owners, sheet, unit));
+  const counted = new Map<string, number>();
+  const pieces = plan.cuts.map(({ key, x, y, w, h }): PlacedPiece => {
+    const { line, cut, name } = wants.owners.get(key)!;
+    const index = counted.get(key) ?? 0;
+    counted.set(key, index + 1);
+    return { line: line.id, cut, name, index, x: real(x), y: real(y), w: real(w), h: real(h) };
+  });
+  const heights = plan.strips.map(real);
+  const strips = stripsAcross({ heights, pieces, runs, usable: cloth.usable, unit });
+  const tooWide = wants.tooWide.filter(({ owner }) => owner.line.owner === 'top');
+  const beyond = wants.tooWide.filter(({ owner }) => owner.line.owner !== 'top');
+  // Asked for all the same: whoever asks at the counter hears a length, and that the cloth is too narrow elsewhere.
+  const besides = sum(beyond, ({ owner, count }) => count * owner.width);
+  const says = [
+    ...strips.map((group) => groupSays(group, wants, unit)),
+    ...beyond.map(({ owner, count }) => stripsSay(owner.name, count, owner.width, unit)),
   ];
-  const total = sum(amounts, ({ length }) => length);
-  const says = amounts.map((amount) => amount.says);
+  const total = sum(heights) + besides;
   return {
     fabric,
-    strips: groups,
-    lengthwise,
-    besides,
-    needed: lengthOf(total, ...says, ...(amounts.length > 1 ? [`Together ${formatExact(total)}`] : [])),
-    tooNarrow: tooWide.map((wide) => tooNarrowFor(fabric, wide, cloth.unit)),
-    notes: clothNotes(fabric, ofTop.length > 0),
+    pieces,
+    runs,
+    heights,
+    strips,
+    bound: real(boundOf(task)) + besides,
+    needed: lengthOf(total, ...says, ...(says.length > 1 ? [`Together ${formatExact(total)}`] : [])),
+    tooNarrow: tooWide.map((wide) => tooNarrowFor(fabric, wide, unit)),
+    notes: clothNotes(
+      fabric,
+      lines.some((line) => line.owner === 'top'),
+    ),
   };
 }
 
-type Amount = Omit<PlacedLength, 'lines'>;
+const stripsSay = (name: string, count: number, width: number, unit: Unit): string =>
+  `${name}: ${numberOf(count, 'strip')} × ${formatWorking(width, unit)} = ${formatExact(count * width)}`;
 
-const namesOf = (yields: StripGroup['yields']): string => yields.map((y) => y.name).join(', ');
-
-const lengthwiseLength = ({ length: { value }, yields }: LengthwiseCut): Amount => ({
-  length: value,
-  says: `${namesOf(yields)}, lengthwise: ${formatExact(value)}`,
-});
-
-const stripsLength = ({ width, strips, yields }: StripGroup, unit: Unit): Amount =>
-  stripsAs(namesOf(yields), strips.value, width, unit);
-
-const stripsAs = (name: string, strips: number, width: number, unit: Unit): Amount => ({
-  length: strips * width,
-  says: `${name}: ${numberOf(strips, 'strip')} × ${formatWorking(width, unit)} = ${formatExact(strips * width)}`,
-});
-
-/** Lines that are cut together: those of one job of the layers or the edge, as the sides and the ends of a flange. */
-function jobsOf(lines: readonly CutLine[]): CutLine[][] {
-  const jobs = new Map<string, CutLine[]>();
-  for (const line of lines) {
-    const key = JSON.stringify(line.use);
-    jobs.set(key, [...(jobs.get(key) ?? []), line]);
+/** What strips of one width come to, in words: panels and cloth for bias strips have words of their own. */
+function groupSays({ width, strips, along, yields }: StripsAcross, { owners }: Wants, unit: Unit): string {
+  const names = yields.map(({ name }) => name).join(', ');
+  const count = strips.value;
+  const [first] = yields;
+  const only =
+    yields.length === 1 ? [...owners.values()].find(({ line }) => line.id === first!.line) : undefined;
+  const { grain, use, owner } = only?.line ?? {};
+  if (only && grain === 'bias') {
+    const what = only.width === only.length ? 'square' : 'length';
+    return `${names}: a ${what} of ${formatWorking(width, unit)} for bias strips`;
   }
-  return [...jobs.values()];
-}
-
-/** What each job of the layers and the edge is called. */
-const JOBS: Readonly<Record<Exclude<CutRole, Role>, string>> = {
-  backing: 'Backing',
-  'back-stripe': 'Stripe of the backing',
-  binding: 'Binding',
-  'binding-flange': 'Flange in the binding',
-  flange: 'Flange',
-  'prairie-point': 'Prairie points',
-};
-
-/** The length of cloth one job takes by itself. */
-function lengthFor(job: readonly CutLine[], cloth: Cloth): PlacedLength {
-  return { lines: job.map(({ id }) => id), ...amountFor(job, cloth) };
-}
-
-function amountFor(job: readonly CutLine[], cloth: Cloth): Amount {
-  const { cut, count, grain, use, role } = job[0]!;
-  const name = JOBS[role as keyof typeof JOBS];
-  const { unit } = cloth;
-  if (cut.shape === 'rectangle' && grain === 'bias') {
-    const { width, length } = cut;
-    const square = width.value === length.value ? 'square' : 'length';
-    return {
-      length: count.value * length.value,
-      says: `${name}: a ${square} of ${formatWorking(length.value, unit)} for bias strips`,
-    };
+  if (owner === 'layers' && grain === 'lengthwise') {
+    const panels = use?.what === 'wide-back' ? 'one width' : numberOf(first!.count, 'panel');
+    return `${names}: ${panels}, ${formatExact(count * width)}`;
   }
-  if (cut.shape === 'rectangle' && grain === 'lengthwise') {
-    const length = count.value * cut.length.value;
-    const panels = use.what === 'wide-back' ? 'one width' : numberOf(count.value, 'panel');
-    return { length, says: `${name}: ${panels}, ${formatExact(length)}` };
-  }
-  const { groups } = planStrips(job, cloth);
-  // Narrower than the strip the cloth holds none of it; the length is still what would be asked for.
-  const width = groups[0]?.width ?? (cut.shape === 'rectangle' ? cut.width.value : cut.side.value);
-  return stripsAs(name, groups[0]?.strips.value ?? count.value, width, unit);
+  return along ? `${names}, lengthwise: ${formatExact(count * width)}` : stripsSay(names, count, width, unit);
 }
 
 function tooNarrowFor(
   { name, usableWidth }: Fabric,
-  { wanted, measure }: StripPlan['tooWide'][number],
+  { owner, measure }: { readonly owner: Owner; readonly measure: 'width' | 'length' },
   unit: Unit,
 ): string {
   const usable = `${name} is ${formatWithUnit(usableWidth, unit)} usable`;
   return measure === 'width'
-    ? `${wanted.name} are cut ${formatWithUnit(wanted.width, unit)} wide and ${usable}: choose a wider fabric for them.`
-    : `${wanted.name} are cut ${formatWithUnit(wanted.length, unit)} long across the print, ${usable}, and they are never joined: choose a wider fabric, or one without a direction.`;
+    ? `${owner.name} are cut ${formatWithUnit(owner.width, unit)} wide and ${usable}: choose a wider fabric for them.`
+    : `${owner.name} are cut ${formatWithUnit(owner.length, unit)} long across the print, ${usable}, and they are never joined: choose a wider fabric, or one without a direction.`;
 }
 
 /** A cloth's own habits, for the cutting table: its direction where pieces of the top are cut from it, alike sides anywhere. */

@@ -1,4 +1,5 @@
 import { ascending, bisectLeft, min } from 'd3-array';
+import { middlesOf } from '../strip/joins.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { bottomSide, pointAt, sideAt } from './along.ts';
 import type { Side } from '../choice/edge.ts';
@@ -36,15 +37,6 @@ export interface BindingJoins {
 const STEP_INCHES = 1 / 2;
 /** A join is no better for lying farther from a corner than this: 6" (from memory). */
 const FAR_ENOUGH_INCHES = 6;
-
-/** Middles of the joins along a joined run, from its beginning. */
-function middlesOf({ lengths, loss }: Joined): number[] {
-  let reach = 0;
-  return lengths.slice(0, -1).map((length) => {
-    reach += length - loss;
-    return reach + loss / 2;
-  });
-}
 
 /**
  * How far along the edge each join lies of a binding that begins `start` from the left end of the bottom; the first is

@@ -1,4 +1,4 @@
-import { runLength, stripsFor } from '../strip/joins.ts';
+import { equalStrips, runLength, stripsFor } from '../strip/joins.ts';
 import { countOf, type Figure, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength, formatWorking } from '../length/format.ts';
 import { atLeast, howManyCover } from '../length/tolerance.ts';
@@ -31,6 +31,8 @@ export interface BindingStrips {
   readonly strict: Figure;
   /** What is bought and cut: the plain count where, joined, it gets round with enough for corners and tails; more where it does not. */
   readonly cut: Figure;
+  /** So much the strips have to come to once they are joined: all they can, or the length with a little to spare. */
+  readonly reach: number;
 }
 
 /** Whole strips for a length of binding: length ÷ usable width, up, and one more when the last would be all but used up (rule BD-2). */
@@ -60,7 +62,8 @@ export function countStrips(wish: StripWish): BindingStrips {
   const tail = LEAST_TAIL[unit];
   // A leftover's run ends in a join of its own.
   const had = before === undefined || before <= 0 ? 0 : before - strip;
-  const reachOf = (strips: number) => had + (strips === 0 ? 0 : runLength({ strips, usable, loss: strip }));
+  const reachOf = (strips: number) =>
+    had + (strips === 0 ? 0 : runLength(equalStrips(strips, usable, strip)));
   const least = stripsFor(around + tail - had, usable, strip);
   const enough = atLeast(reachOf(plain.value), around + tail);
   const cut = enough ? plain.value : Math.max(plain.value + 1, least);
@@ -76,6 +79,10 @@ export function countStrips(wish: StripWish): BindingStrips {
       ...plain.working,
       `Joined: ${joined(plain.value)}; ${wants}: ${enough ? 'enough' : 'short'}`,
       ...(enough ? [] : [`So ${numberOf(cut, 'strip')}: ${joined(cut)}`]),
+    ),
+    reach: Math.min(
+      runLength(equalStrips(cut, usable, strip)),
+      length + fromInches(LAST_STRIP_SPARE_INCHES, unit),
     ),
   };
 }

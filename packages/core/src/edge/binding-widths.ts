@@ -11,6 +11,8 @@ export interface BuiltInFlange {
   readonly fabric: Figure;
   /** What the flange's strip comes from: whole strips of the straight grain, or cloth cut on the bias. */
   readonly strips: Figure | null;
+  /** What those strips have to come to once they are joined. */
+  readonly reach: number;
   readonly bias: BiasPlan | null;
 }
 

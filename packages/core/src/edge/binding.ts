@@ -29,6 +29,8 @@ export interface Binding {
   /** Strips of the straight grain by the plain count, and counting what every join takes; as many on the bias. */
   readonly plainStrips: Figure;
   readonly strictStrips: Figure;
+  /** What strips of the straight grain have to come to once they are joined, so that the last need not be whole. */
+  readonly reach: number;
   /** Length of fabric to buy for it, or for its main strip where a flange is built in. */
   readonly fabric: Figure;
   readonly bias: BiasPlan | null;
@@ -77,9 +79,9 @@ export function planBinding(wish: BindingWish): Binding {
       count * width,
       `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`,
     );
-  const besideMain = (strip: number): Pick<BuiltInFlange, 'fabric' | 'strips' | 'bias'> => {
+  const besideMain = (strip: number): Pick<BuiltInFlange, 'fabric' | 'strips' | 'reach' | 'bias'> => {
     const own = biasOf(strip, wish.flangeUsable);
-    if (own) return { fabric: own.cloth, strips: null, bias: own };
+    if (own) return { fabric: own.cloth, strips: null, reach: 0, bias: own };
     const counted = countStrips({
       length: length.value,
       around: around.value,
@@ -87,7 +89,12 @@ export function planBinding(wish: BindingWish): Binding {
       strip,
       unit,
     });
-    return { fabric: clothFor(strip, counted.cut.value), strips: counted.cut, bias: null };
+    return {
+      fabric: clothFor(strip, counted.cut.value),
+      strips: counted.cut,
+      reach: counted.reach,
+      bias: null,
+    };
   };
   const joined = joinedRun(wish, cutWidth, counts.cut.value, bias, leftovers);
   const finished = finishedWidth(stripWidth, binding.fold, wish.loft, unit);
@@ -102,6 +109,7 @@ export function planBinding(wish: BindingWish): Binding {
     strips: counts.cut,
     plainStrips: counts.plain,
     strictStrips: counts.strict,
+    reach: counts.reach,
     fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth, counts.cut.value),
     bias,
     leftovers,
@@ -116,7 +124,7 @@ export function planBinding(wish: BindingWish): Binding {
 }
 
 /** One count for all three. */
-const alike = (count: Figure): BindingStrips => ({ plain: count, strict: count, cut: count });
+const alike = (count: Figure): BindingStrips => ({ plain: count, strict: count, cut: count, reach: 0 });
 
 /** Strips of the straight grain beside what leftovers reach. */
 function straightStrips(
@@ -145,6 +153,31 @@ function lengthBy({ binding: { school }, outline, around, straightSides, unit }:
     'Sides can only be rounded up where they are straight and not measured as a whole; so the usual allowance:',
     ...added.working,
   );
+}
+
+/**
+ * The binding with its strips as they lie on the cloth: the last may be shorter than the cloth is wide, when it
+ * shares its strip with something else. Its joins move with it.
+ *
+ * @param lengths of the strips cut for it, in the order they are joined
+ */
+export function withStrips(
+  binding: Binding,
+  lengths: readonly number[],
+  {
+    outline,
+    start,
+    unit,
+  }: { readonly outline: EdgeOutline; readonly start: number | null; readonly unit: Unit },
+): Binding {
+  const joined = { ...binding.joined, lengths: [...(binding.leftovers?.lengths ?? []), ...lengths] };
+  const around = binding.around.value;
+  return {
+    ...binding,
+    joined,
+    joins:
+      start === null ? bestStart(outline, joined, around, unit) : joinsFrom(outline, joined, start, around),
+  };
 }
 
 /** The strips as they are joined end to end. */

@@ -17,7 +17,7 @@ export function cutsOfEdge(plan: Plan, { binding, flange, points }: Edge): Cut[]
   ];
 }
 
-function bindingCuts(plan: Plan, { bias, strips, cutWidth, flange, fabric: cloth }: Binding): Cut[] {
+function bindingCuts(plan: Plan, { bias, strips, reach, cutWidth, flange, fabric: cloth }: Binding): Cut[] {
   const { grain, fabric, flange: built } = plan.binding;
   const usable = (id: string) => fabricById(plan, id).usableWidth;
   const named = {
@@ -29,7 +29,7 @@ function bindingCuts(plan: Plan, { bias, strips, cutWidth, flange, fabric: cloth
   } as const;
   const main = bias
     ? onBias({ ...named, id: 'binding' }, bias, grain === 'bias-length' ? usable(fabric) : null)
-    : inStrips({ ...named, id: 'binding' }, cutWidth, strips, usable(fabric));
+    : inStrips({ ...named, id: 'binding', run: reach }, cutWidth, strips, usable(fabric));
   // Leftovers may be enough.
   const cuts = cloth.value > 0 ? [main] : [];
   if (!flange || !built) return cuts;
@@ -43,10 +43,13 @@ function bindingCuts(plan: Plan, { bias, strips, cutWidth, flange, fabric: cloth
   } as const;
   if (flange.bias)
     return [...cuts, onBias(beside, flange.bias, grain === 'bias-length' ? usable(built.fabric) : null)];
-  return [...cuts, inStrips(beside, flange.flange.value, flange.strips!, usable(built.fabric))];
+  return [
+    ...cuts,
+    inStrips({ ...beside, run: flange.reach }, flange.flange.value, flange.strips!, usable(built.fabric)),
+  ];
 }
 
-type Named = Pick<Cut, 'id' | 'owner' | 'role' | 'name' | 'fabric' | 'use'>;
+type Named = Pick<Cut, 'id' | 'owner' | 'role' | 'name' | 'fabric' | 'use'> & Partial<Pick<Cut, 'run'>>;
 
 /** Whole strips across the cloth, to be joined into one run. */
 const inStrips = (named: Named, width: number, strips: Figure, usable: number): Cut =>

@@ -15,11 +15,6 @@ export interface Flange {
   readonly ends: Figure;
   readonly strips: Figure;
   readonly fabric: Figure;
-  /** Where its strips are joined: on each of the two sides and the two ends, from its beginning. */
-  readonly joins: {
-    readonly sides: readonly (readonly number[])[];
-    readonly ends: readonly (readonly number[])[];
-  };
 }
 
 /** What a flange is made for; lengths in `unit`. */
@@ -65,8 +60,7 @@ export function planFlange({ edges, visible, bindingSeam, seam, usable, unit }: 
   );
   // How many strips it takes does not depend on which cloth it is.
   const lines = linesOf(flangeCuts({ cutWidth, ...edges }, ''), () => 'none');
-  const { strips, yields } = planStrips(lines, { usable, seam, unit }).groups[0]!;
-  const joinsOf = (id: string) => yields.find((y) => y.line === id)!.joins;
+  const { strips } = planStrips(lines, { usable, seam, unit }).groups[0]!;
   return {
     visible,
     cutWidth,
@@ -77,7 +71,6 @@ export function planFlange({ edges, visible, bindingSeam, seam, usable, unit }: 
       strips.value * width,
       `${numberOf(strips.value, 'strip')} × ${show(width)} = ${formatExact(strips.value * width)}`,
     ),
-    joins: { sides: joinsOf('flange-sides'), ends: joinsOf('flange-ends') },
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Refusal } from '../refusal/refusal.ts';
 import { pileAdvice, type Pile, sizeAdvice } from '../pile/pile.ts';
 import type { TopSize } from '../border/sizes.ts';
-import type { Placed } from '../cutting/place.ts';
+import type { Placed } from '../cutting/placed.ts';
 import { SHOWS_INCHES } from '../strip/joins.ts';
 import type { CutLine } from '../cut/line.ts';
 import type { Edge } from '../edge/edge.ts';
@@ -83,22 +83,24 @@ function measuredOtherwise({ unit }: Plan, sizes: readonly TopSize[]): string | 
 }
 
 /** Joins that cannot be kept from the middle or an end of a strip, with what one strip more would do. */
-function joinsThatShow(plan: Plan, pieces: readonly CutLine[], fabrics: readonly Placed[]): Advice[] {
+function joinsThatShow(plan: Plan, lines: readonly CutLine[], fabrics: readonly Placed[]): Advice[] {
   const { unit } = plan;
   const shows = fromInches(SHOWS_INCHES, unit) - TOLERANCE;
-  return fabrics.flatMap(({ strips }) =>
-    strips.flatMap(({ joined, yields }): Advice[] => {
-      const use = pieces.find((p) => yields.some((y) => y.line === p.id && y.joins.length > 0))?.use;
-      if (!joined || joined.clear >= shows || !use) return [];
+  return fabrics.flatMap(({ runs }) =>
+    runs.flatMap(({ clear, withOneMore, pieces }): Advice[] => {
+      const use = lines.find((p) =>
+        pieces.some((piece) => piece.line === p.id && piece.joins.length > 0),
+      )?.use;
+      if (clear >= shows || !use) return [];
       const mended =
-        joined.withOneMore >= shows
-          ? ` Cut one strip more and it moves to ${formatWithUnit(joined.withOneMore, unit)} away.`
+        withOneMore >= shows
+          ? ` Cut one strip more and it moves to ${formatWithUnit(withOneMore, unit)} away.`
           : '';
       return [
         {
           path:
             use.what === 'border' ? ['borders', borderIndex(plan, use.border), 'sides'] : ['setting', 'sash'],
-          message: `A join falls ${formatWithUnit(joined.clear, unit)} from the middle or an end of its strip, however they are cut.${mended}`,
+          message: `A join falls ${formatWithUnit(clear, unit)} from the middle or an end of its strip, however they are cut.${mended}`,
         },
       ];
     }),

@@ -1,7 +1,12 @@
 import { adviseOn, type Advice } from './advice.ts';
 import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Size } from '../border/sizes.ts';
-import { place } from '../cutting/place.ts';
+import { fabricById } from '../plan/fabric-use.ts';
+import { place, type PlaceWish } from '../cutting/place.ts';
+import type { CuttingJob } from '../cutting/ways.ts';
+import { waitOf } from '../cutting/waits.ts';
+import { stripsOfPiece } from '../cutting/runs.ts';
+import { withStrips } from '../edge/binding.ts';
 import { buy, costIn, type FabricCut } from '../shopping/buy.ts';
 import type { CutLine } from '../cut/line.ts';
 import { cutsOfLayers } from '../layer/cuts.ts';
@@ -47,14 +52,15 @@ export function computeQuilt(plan: Plan): Quilt {
   const pile = judgePile(plan, setting.blocksNeeded(plan.grid, plan.setting).value);
   const spare = Math.max(0, pile.blocks - pile.needed);
   const layers = setting.quilted ? null : planLayers(plan, layout, finished, spare, costIn(plan));
-  const edge = planEdge(plan, finished);
+  const planned = planEdge(plan, finished);
 
   const pieces = cuttingList(plan, cutsOfTop(plan, layout));
   const besides = cuttingList(plan, [
     ...(layers ? cutsOfLayers(plan, layers) : []),
-    ...cutsOfEdge(plan, edge),
+    ...cutsOfEdge(plan, planned),
   ]);
-  const fabrics = buy(plan, place([...pieces, ...besides], plan.fabrics, plan));
+  const fabrics = buy(plan, place([...pieces, ...besides], plan.fabrics, placeWish(plan)));
+  const edge = edgeAsCut(plan, planned, fabrics);
   const lies = countLies(plan, layout);
   return {
     layout,
@@ -70,6 +76,37 @@ export function computeQuilt(plan: Plan): Quilt {
     pile,
     advice: adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge }),
   };
+}
+
+/** How a plan's cloths are cut: what waits until something is measured comes later. */
+const placeWish = (plan: Plan): PlaceWish => ({
+  seam: plan.seam,
+  unit: plan.unit,
+  roundOf: (line) => waitOf(plan, line)?.round ?? 0,
+});
+
+/** One cloth of a quilt, to be cut one way or another. The quilt cuts something from it. */
+export const cuttingJob = (plan: Plan, { pieces, besides }: Quilt, fabric: string): CuttingJob => ({
+  fabric: fabricById(plan, fabric),
+  lines: [...pieces, ...besides].filter((line) => line.fabric === fabric),
+  wish: placeWish(plan),
+});
+
+/** The edge with the joins of its binding where the cutting has them. */
+function edgeAsCut(
+  { binding: { fabric, start }, unit }: Plan,
+  edge: Edge,
+  fabrics: readonly FabricCut[],
+): Edge {
+  const { binding, outline } = edge;
+  const runs = fabrics.find((cut) => cut.fabric.id === fabric)?.runs ?? [];
+  for (const run of runs) {
+    const piece = run.pieces.find(({ cut }) => cut === 'binding');
+    if (!binding || !piece) continue;
+    const lengths = stripsOfPiece(run, piece);
+    return { ...edge, binding: withStrips(binding, lengths, { outline, start, unit }) };
+  }
+  return edge;
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Placed } from '../cutting/place.ts';
+import type { Placed } from '../cutting/placed.ts';
 import type { Figure } from '../figure/figure.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';

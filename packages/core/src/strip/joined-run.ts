@@ -1,7 +1,7 @@
 import { sum } from 'd3-array';
 import { numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
-import { cutRun, type Run, type RunCuts, runLength, stripsFor } from './joins.ts';
+import { cutRun, equalStrips, type Run, type RunCuts, runLength, stripsFor } from './joins.ts';
 import type { Cloth, InStrips } from './strip-plan.ts';
 
 /** Strips joined end to end, and the pieces longer than their cloth is wide that are cut from them. */
@@ -34,16 +34,17 @@ export function joinedRun(
   const loss = straight ? 2 * seam : stripWidth;
   const lengths = lengthsOf(long);
   const total = sum(lengths, ({ length, count }) => length * count);
-  const run: Run = { strips: stripsFor(total, usable, loss), usable, loss };
+  const strips = stripsFor(total, usable, loss);
+  const run = equalStrips(strips, usable, loss);
   const pieces = lengths.map(({ length, count }) => `${count} × ${show(length)}`).join(' + ');
-  const joins = numberOf(run.strips - 1, `${straight ? 'straight' : 'diagonal'} join`);
+  const joins = numberOf(strips - 1, `${straight ? 'straight' : 'diagonal'} join`);
   return {
     run,
     cuts: cutRun(lengths, run, unit, gaps),
     straight,
     long,
     working:
-      `${pieces} = ${formatExact(total)} of joined strip; ${numberOf(run.strips, 'strip')} × ${show(usable)} ` +
+      `${pieces} = ${formatExact(total)} of joined strip; ${numberOf(strips, 'strip')} × ${show(usable)} ` +
       `less ${joins} × ${show(loss)} = ${formatExact(runLength(run))}`,
   };
 }
@@ -55,5 +56,5 @@ export const joinsAlong = ({ cuts, long }: JoinedRun, wanted: InStrips): (readon
   cuts.pieces.filter((piece) => long[piece.of] === wanted).map((piece) => piece.joins);
 
 /** How far its nearest join could be kept from an end or a middle with one strip more. */
-export const clearWithOneMore = ({ run, long }: JoinedRun, { unit }: Cloth): number =>
-  cutRun(lengthsOf(long), { ...run, strips: run.strips + 1 }, unit).clear;
+export const clearWithOneMore = ({ run, long }: JoinedRun, { usable, unit }: Cloth): number =>
+  cutRun(lengthsOf(long), { ...run, lengths: [...run.lengths, usable] }, unit).clear;

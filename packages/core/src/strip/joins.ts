@@ -1,13 +1,18 @@
-import { sum } from 'd3-array';
+import { bisectLeft, sum } from 'd3-array';
 import { howManyCover, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 
-/** Strips of one fabric joined end to end into one long run, each join taking `loss` of its length. */
+/** Strips of one fabric joined end to end in this order into one long run, each join taking `loss` of its length. */
 export interface Run {
-  readonly strips: number;
-  readonly usable: number;
+  readonly lengths: readonly number[];
   readonly loss: number;
 }
+
+/** A run of so many strips as long as the cloth is wide. */
+export const equalStrips = (strips: number, usable: number, loss: number): Run => ({
+  lengths: Array.from({ length: strips }, () => usable),
+  loss,
+});
 
 /** Where pieces are cut from a run. */
 export interface RunCuts {
@@ -33,7 +38,16 @@ export const stripsFor = (total: number, usable: number, loss: number): number =
   howManyCover(total - loss, usable - loss);
 
 /** Length of a run. */
-export const runLength = ({ strips, usable, loss }: Run): number => strips * usable - (strips - 1) * loss;
+export const runLength = ({ lengths, loss }: Run): number => sum(lengths) - (lengths.length - 1) * loss;
+
+/** Middles of the joins along a run, from its beginning. */
+export function middlesOf({ lengths, loss }: Run): number[] {
+  let reach = 0;
+  return lengths.slice(0, -1).map((length) => {
+    reach += length - loss;
+    return reach + loss / 2;
+  });
+}
 
 /**
  * Cuts pieces from a run so that joins fall away from the ends and the middle of each (rule BO-4: a
@@ -55,21 +69,27 @@ export function cutRun(
   const step = fromInches(STEP_INCHES, unit);
   const slots = gaps ? Math.floor((spare + TOLERANCE) / step) + 1 : 1;
   const states = wanted.reduce((product, w) => product * (w.count + 1), slots);
+  const joints = { middles: middlesOf(run), loss: run.loss };
   return states > MOST_STATES
-    ? oneAfterAnother(wanted, run, spare)
-    : bestPlaced(wanted, run, { spare, step, slots, unit });
+    ? oneAfterAnother(wanted, joints, spare)
+    : bestPlaced(wanted, joints, { spare, step, slots, unit });
 }
 
-/** Middles of the joins along a run that lie on a piece of `length` from `from`, as distances from its start. */
-function joinsOn({ strips, usable, loss }: Run, from: number, length: number): number[] {
-  const pitch = usable - loss;
+/** Joins of a run that lie on a piece of `length` from `from`, as distances from its start. */
+function joinsOn({ middles, loss }: Joints, from: number, length: number): number[] {
   const joins: number[] = [];
-  for (let i = Math.max(1, Math.ceil((from - loss) / pitch)); i < strips; i++) {
-    const at = i * pitch + loss / 2 - from;
+  for (let i = bisectLeft(middles, from - loss / 2 + TOLERANCE); i < middles.length; i++) {
+    const at = middles[i]! - from;
     if (at >= length + loss / 2 - TOLERANCE) break;
-    if (at > -loss / 2 + TOLERANCE) joins.push(Math.min(length, Math.max(0, at)));
+    joins.push(Math.min(length, Math.max(0, at)));
   }
   return joins;
+}
+
+/** Where a run is joined, and what each join takes. */
+interface Joints {
+  readonly middles: readonly number[];
+  readonly loss: number;
 }
 
 const clearance = (joins: readonly number[], length: number): number =>
@@ -77,7 +97,7 @@ const clearance = (joins: readonly number[], length: number): number =>
 
 function oneAfterAnother(
   wanted: readonly { length: number; count: number }[],
-  run: Run,
+  joints: Joints,
   spare: number,
 ): RunCuts {
   const pieces: { of: number; joins: readonly number[] }[] = [];
@@ -85,7 +105,7 @@ function oneAfterAnother(
   let clear = Infinity;
   wanted.forEach(({ length, count }, of) => {
     for (let i = 0; i < count; i++) {
-      const joins = joinsOn(run, at, length);
+      const joins = joinsOn(joints, at, length);
       clear = Math.min(clear, clearance(joins, length));
       pieces.push({ of, joins });
       at += length;
@@ -94,13 +114,13 @@ function oneAfterAnother(
   return { pieces, left: spare > TOLERANCE ? [spare] : [], clear };
 }
 
-/** A piece that is wanted of a run, and how many of it. */
+/** A piece that is wanted of a joints, and how many of it. */
 interface WantedLength {
   readonly length: number;
   readonly count: number;
 }
 
-/** What is left over of a run, in steps that may be passed over before any piece. */
+/** What is left over of a joints, in steps that may be passed over before any piece. */
 interface Room {
   readonly spare: number;
   readonly step: number;
@@ -121,8 +141,8 @@ const without = (counts: readonly number[], piece: number): number[] =>
   counts.map((count, i) => (i === piece ? count - 1 : count));
 
 /** The best order and places, by what is still to be cut and how much of the spare length has been passed over. */
-function bestPlaced(wanted: readonly WantedLength[], run: Run, room: Room): RunCuts {
-  const nextCut = planCuts(wanted, run, room);
+function bestPlaced(wanted: readonly WantedLength[], joints: Joints, room: Room): RunCuts {
+  const nextCut = planCuts(wanted, joints, room);
   let counts = wanted.map(({ count }) => count);
   let passed = 0;
   let gap = 0;
@@ -141,7 +161,7 @@ function bestPlaced(wanted: readonly WantedLength[], run: Run, room: Room): RunC
     if (gap > 0) left.push(gap);
     gap = 0;
     const { length } = wanted[next]!;
-    const joins = joinsOn(run, at, length);
+    const joins = joinsOn(joints, at, length);
     clear = Math.min(clear, clearance(joins, length));
     pieces.push({ of: next, joins });
     at += length;
@@ -155,7 +175,7 @@ function bestPlaced(wanted: readonly WantedLength[], run: Run, room: Room): RunC
  * Finds what to cut next, for any number of pieces still to be cut and of steps passed over: by trying each piece
  * and a pass, and remembering every answer (dynamic programming).
  */
-function planCuts(wanted: readonly WantedLength[], run: Run, { step, slots, unit }: Room) {
+function planCuts(wanted: readonly WantedLength[], joints: Joints, { step, slots, unit }: Room) {
   const enough = fromInches(FAR_ENOUGH_INCHES, unit);
   const known = new Map<number, NextCut>();
   const keyOf = (counts: readonly number[], passed: number): number =>
@@ -171,7 +191,7 @@ function planCuts(wanted: readonly WantedLength[], run: Run, { step, slots, unit
     counts.forEach((count, piece) => {
       if (count === 0 || best.clear >= enough) return;
       const { length } = wanted[piece]!;
-      const here = Math.min(enough, clearance(joinsOn(run, from, length), length));
+      const here = Math.min(enough, clearance(joinsOn(joints, from, length), length));
       if (here <= best.clear) return;
       const clear = Math.min(here, find(without(counts, piece), passed).clear);
       if (clear > best.clear) best = { clear, next: piece };

@@ -86,7 +86,7 @@ function groupOf(stripWidth: number, wanted: readonly InStrips[], cloth: Cloth):
     });
     const scraps = runs.flatMap(({ cuts }) => cuts.left);
     const rest = cutShort(short, scraps, cloth);
-    return { runs, rest, strips: sum(runs, ({ run }) => run.strips) + rest.strips };
+    return { runs, rest, strips: sum(runs, ({ run }) => run.lengths.length) + rest.strips };
   };
   // Joins out of the way leave scraps between the pieces; where that would cost a strip, what is left stays together.
   const ways = long.length > 0 ? [cut(true), cut(false)] : [cut(false)];

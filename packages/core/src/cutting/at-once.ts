@@ -1,0 +1,30 @@
+import type { Need, Sheet, SheetPlan } from '../placing/need.ts';
+import { AT_ONCE, search } from '../placing/search.ts';
+import { sheetPlan } from '../placing/sheet-plan.ts';
+import { type Task, taskOf } from '../placing/task.ts';
+import type { Manner } from '../placing/views.ts';
+
+/** A cloth's task, and the plan that was found for it. */
+export interface Planned {
+  readonly task: Task;
+  readonly plan: SheetPlan;
+}
+
+/** As many cloths as a few quilts have in all the states one tries in an evening. */
+const REMEMBERED = 300;
+const remembered = new Map<string, Planned>();
+
+/**
+ * The plan for a cloth that a few milliseconds find. The same needs give the same plan, so answers are remembered: a
+ * tape that is dragged changes one cloth of five.
+ */
+export function planOf(needs: readonly Need[], sheet: Sheet, manner: Manner = 'thrifty'): Planned {
+  const key = JSON.stringify([needs, sheet, manner]);
+  const had = remembered.get(key);
+  if (had) return had;
+  const task = taskOf(needs, sheet);
+  const planned = { task, plan: sheetPlan(task, search(task, AT_ONCE, manner)) };
+  if (remembered.size >= REMEMBERED) remembered.delete(remembered.keys().next().value!);
+  remembered.set(key, planned);
+  return planned;
+}

@@ -1,0 +1,47 @@
+import { joinLoss, type RunPlan, type Sheet } from '../placing/need.ts';
+import { cutRun, SHOWS_INCHES } from '../strip/joins.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import { lengthIn, type Owner } from './needs.ts';
+import type { JoinedPiece, PlacedRun } from './placed.ts';
+
+/** A run as it is joined, with its pieces where joins are out of the way as far as that can be (rule BO-4). */
+export function placedRun(
+  run: RunPlan,
+  owners: ReadonlyMap<string, Owner>,
+  sheet: Sheet,
+  unit: Unit,
+): PlacedRun {
+  const real = (units: number) => lengthIn(units, unit);
+  const loss = real(joinLoss(run.width, run.joins, sheet));
+  const segments = [...run.segments]
+    .sort((a, b) => b.w - a.w)
+    .map(({ x, y, w, h }) => ({ x: real(x), y: real(y), w: real(w), h: real(h) }));
+  const wanted = run.pieces.map(({ key, count }) => ({ owner: owners.get(key)!, count }));
+  const lengths = wanted.map(({ owner, count }) => ({ length: owner.length, count }));
+  const made = { lengths: segments.map(({ w }) => w), loss };
+  const cuts = cutRun(lengths, made, unit);
+  const counted = new Map<number, number>();
+  const pieces = cuts.pieces.map(({ of, joins }): JoinedPiece => {
+    const { line, cut, name, length } = wanted[of]!.owner;
+    const index = counted.get(of) ?? 0;
+    counted.set(of, index + 1);
+    return { line: line.id, cut: cut!, name, index, length, joins };
+  });
+  const shows = cuts.clear < fromInches(SHOWS_INCHES, unit);
+  const longer = { ...made, lengths: [...made.lengths, real(sheet.usable)] };
+  return {
+    width: real(run.width),
+    straight: run.joins === 'straight' || run.width > sheet.usable / 2,
+    loss,
+    segments,
+    pieces,
+    clear: cuts.clear,
+    withOneMore: shows ? cutRun(lengths, longer, unit).clear : cuts.clear,
+  };
+}
+
+/** Strips of a run one of its pieces is made of, by their length, in order. */
+export function stripsOfPiece({ loss }: PlacedRun, { joins, length }: JoinedPiece): number[] {
+  const ends = [...joins.map((at) => at + loss / 2), length];
+  return ends.map((end, i) => end - (i === 0 ? 0 : joins[i - 1]! - loss / 2));
+}

@@ -1,0 +1,223 @@
+import { near, TOLERANCE } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import { type CutTree, cutTree } from './cut-tree.ts';
+import type { ClothBox, Placed } from './placed.ts';
+
+/** Pieces of one kind that a step brings out. */
+export interface Made {
+  /** Their line of the cutting list and their cut; null where triangles of several cuts share squares. */
+  readonly line: string;
+  readonly cut: string | null;
+  readonly name: string;
+  readonly count: number;
+  /** Across the cloth and along it, as cut. */
+  readonly w: number;
+  readonly h: number;
+  /** Strips that are joined before anything is cut from them. */
+  readonly joined: boolean;
+}
+
+/** One setting of the ruler: a piece of cloth cut into parts of one size. */
+export interface SubCut {
+  /** What is cut up, and from which of its edges the ruler is laid: across the cloth or along it. */
+  readonly from: ClothBox;
+  readonly way: 'x' | 'y';
+  readonly size: number;
+  readonly times: number;
+  /** What comes out; null where the parts are cut again. */
+  readonly gives: string | null;
+}
+
+/** A piece of cloth that is left when a step is done. */
+export interface Offcut {
+  readonly w: number;
+  readonly h: number;
+}
+
+/** One act at the table. */
+export interface CuttingStep {
+  /** Lasts as long as the plan of its cloth. */
+  readonly id: string;
+  readonly kind: 'square' | 'strip' | 'pieces';
+  /** The strips it is about, by their place from the end of the cloth: one for a strip, those cut alike for pieces. */
+  readonly strips: readonly number[];
+  /** What lies under the blade. */
+  readonly box: ClothBox;
+  readonly cuts: readonly SubCut[];
+  readonly makes: readonly Made[];
+  readonly offcuts: readonly Offcut[];
+}
+
+/** A piece or a strip that lies on a cloth. */
+interface Lying extends ClothBox {
+  readonly line: string;
+  readonly cut: string | null;
+  readonly name: string;
+  readonly joined: boolean;
+}
+
+/** At most so many strips between two squarings, or elbows appear (rule CU-6, common practice: three or four). */
+const STRIPS_BETWEEN = 4;
+/** Smaller than this a leftover is a scrap. */
+const KEPT_INCHES = 1.5;
+
+/**
+ * How a cloth is cut, act by act: its end squared, strips cut off, each cut up when those like it are off; the end
+ * squared again after four.
+ */
+export function cuttingSteps(
+  placed: Pick<Placed, 'pieces' | 'runs' | 'heights' | 'fabric'>,
+  unit: Unit,
+): CuttingStep[] {
+  const lying = lyingOn(placed);
+  const usable = placed.fabric.usableWidth;
+  const steps: CuttingStep[] = [];
+  let since = 0;
+  let y = 0;
+  let squarings = 0;
+  const square = () => {
+    const box = { x: 0, y, w: usable, h: 0 };
+    steps.push({
+      id: `square-${squarings++}`,
+      kind: 'square',
+      strips: [],
+      box,
+      cuts: [],
+      makes: [],
+      offcuts: [],
+    });
+    since = 0;
+  };
+  for (const group of alike(placed.heights, lying, usable)) {
+    for (const { index, box } of group) {
+      if (since === 0 || since === STRIPS_BETWEEN) square();
+      const whole = wholeStrip(box, lying);
+      steps.push({
+        id: `strip-${index}`,
+        kind: 'strip',
+        strips: [index],
+        box,
+        cuts: [],
+        makes: whole ? [madeOf([whole])] : [],
+        offcuts: [],
+      });
+      since++;
+      y = box.y + box.h;
+    }
+    const [first] = group;
+    if (!wholeStrip(first!.box, lying)) steps.push(piecesStep(group, lying, unit));
+  }
+  return steps;
+}
+
+interface StripAt {
+  readonly index: number;
+  readonly box: ClothBox;
+}
+
+function piecesStep(group: readonly StripAt[], lying: readonly Lying[], unit: Unit): CuttingStep {
+  const { index, box } = group[0]!;
+  const tree = cutTree(box, within(lying, box));
+  const times = group.length;
+  return {
+    id: `pieces-${index}`,
+    kind: 'pieces',
+    strips: group.map((strip) => strip.index),
+    box,
+    cuts: subCuts(tree),
+    makes: madeIn(within(lying, box)).map((made) => ({ ...made, count: made.count * times })),
+    offcuts: group.flatMap(() => offcutsIn(tree, unit)),
+  };
+}
+
+function lyingOn({ pieces, runs }: Pick<Placed, 'pieces' | 'runs'>): Lying[] {
+  const segments = runs.flatMap(({ segments: boxes, pieces: own }) => {
+    const names = [...new Set(own.map(({ name }) => name))].join(', ');
+    return boxes.map((box) => ({ ...box, line: own[0]!.line, cut: own[0]!.cut, name: names, joined: true }));
+  });
+  return [...pieces.map((piece) => ({ ...piece, joined: false })), ...segments];
+}
+
+const within = (lying: readonly Lying[], box: ClothBox): Lying[] =>
+  lying.filter(({ y, h }) => y >= box.y - TOLERANCE && y + h <= box.y + box.h + TOLERANCE);
+
+/** What fills a strip all by itself. */
+function wholeStrip(box: ClothBox, lying: readonly Lying[]): Lying | null {
+  const own = within(lying, box);
+  return own.length === 1 && near(own[0]!.w, box.w) && near(own[0]!.h, box.h) ? own[0]! : null;
+}
+
+/** Strips one after another that hold the same in the same places; as many as are cut between two squarings. */
+function alike(heights: readonly number[], lying: readonly Lying[], usable: number): StripAt[][] {
+  const groups: StripAt[][] = [];
+  let last = '';
+  let y = 0;
+  heights.forEach((h, index) => {
+    const box = { x: 0, y, w: usable, h };
+    const holds = within(lying, box)
+      .map((piece) => [piece.name, piece.x, piece.y - box.y, piece.w, piece.h].join())
+      .sort()
+      .join(';');
+    const group = groups.at(-1);
+    if (group && holds === last && group.length < STRIPS_BETWEEN) group.push({ index, box });
+    else groups.push([{ index, box }]);
+    last = holds;
+    y += h;
+  });
+  return groups;
+}
+
+function madeOf(pieces: readonly Lying[]): Made {
+  const { line, cut, name, w, h, joined } = pieces[0]!;
+  return { line, cut, name, count: pieces.length, w, h, joined };
+}
+
+function madeIn(pieces: readonly Lying[]): Made[] {
+  const kinds = new Map<string, Lying[]>();
+  for (const piece of pieces) {
+    const key = [piece.line, piece.cut, piece.w, piece.h, piece.joined].join();
+    kinds.set(key, [...(kinds.get(key) ?? []), piece]);
+  }
+  return [...kinds.values()].map(madeOf);
+}
+
+/** The settings of the ruler that cut a piece up, the coarse ones first; parts of one size are one setting. */
+function subCuts(tree: CutTree<Lying>): SubCut[] {
+  if (tree.kind !== 'parts') return [];
+  const { way, box, parts } = tree;
+  const cuts: SubCut[] = [];
+  for (const part of parts) {
+    if (part.kind === 'offcut') continue;
+    const size = way === 'x' ? part.box.w : part.box.h;
+    const gives = part.kind === 'piece' ? part.piece.name : null;
+    const had = cuts.find((cut) => near(cut.size, size) && cut.gives === gives);
+    if (had) cuts[cuts.indexOf(had)] = { ...had, times: had.times + 1 };
+    else cuts.push({ from: box, way, size, times: 1, gives });
+  }
+  return [...cuts, ...merged(parts.flatMap(subCuts))];
+}
+
+/** Cuts of parts that are alike, told once. */
+function merged(cuts: readonly SubCut[]): SubCut[] {
+  const all: SubCut[] = [];
+  for (const cut of cuts) {
+    const i = all.findIndex(
+      (had) =>
+        had.way === cut.way &&
+        near(had.size, cut.size) &&
+        had.gives === cut.gives &&
+        near(had.from.w, cut.from.w) &&
+        near(had.from.h, cut.from.h),
+    );
+    if (i < 0) all.push(cut);
+    else all[i] = { ...all[i]!, times: all[i]!.times + cut.times };
+  }
+  return all;
+}
+
+function offcutsIn(tree: CutTree<Lying>, unit: Unit): Offcut[] {
+  if (tree.kind === 'parts') return tree.parts.flatMap((part) => offcutsIn(part, unit));
+  const { w, h } = tree.box;
+  const least = fromInches(KEPT_INCHES, unit) - TOLERANCE;
+  return tree.kind === 'offcut' && Math.min(w, h) >= least ? [{ w, h }] : [];
+}

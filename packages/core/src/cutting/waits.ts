@@ -1,0 +1,39 @@
+import type { CutLine } from '../cut/line.ts';
+import { borderIndex } from '../plan/fabric-use.ts';
+import type { Plan } from '../plan/shape.ts';
+
+/** What a piece waits for before it is cut to length, and what is risked by cutting it now. */
+export interface Wait {
+  /** The round it is cut in: 1 once the centre is measured, 2 once the quilt is trimmed. */
+  readonly round: 1 | 2;
+  /** "the centre is measured" */
+  readonly until: string;
+  readonly risk: string;
+}
+
+/**
+ * What a line of the cutting list waits for; null where it can be cut now (rule CU-5, common
+ * practice: the centre never comes out at its theoretical size, so borders are cut when it is measured). Widths never wait: corner
+ * squares and strips that are joined first can be cut at once.
+ */
+export function waitOf(plan: Plan, { role, use }: Pick<CutLine, 'role' | 'use'>): Wait | null {
+  if (role === 'border' && use.what === 'border') {
+    const inside = borderIndex(plan, use.border);
+    if (plan.measured.some(({ borders }) => borders === inside)) return null;
+    const what =
+      inside === 0 ? 'the centre' : `the top with ${inside === 1 ? 'its first border' : `${inside} borders`}`;
+    return {
+      round: 1,
+      until: `${what} is measured`,
+      risk: `A top seldom comes out as planned. Cut to length now, this border may be short, or ripple; wait until ${what} is measured.`,
+    };
+  }
+  const goesRound =
+    role === 'binding' || role === 'binding-flange' || role === 'flange' || role === 'prairie-point';
+  if (!goesRound || plan.edge.around !== null) return null;
+  return {
+    round: 2,
+    until: 'the quilt is trimmed and measured round',
+    risk: 'How far it is round is only known when the quilt is trimmed: cut now, there may be a strip too few or too many.',
+  };
+}

@@ -1,0 +1,117 @@
+import { type Fill, Filler, type View } from './fill.ts';
+import type { Knapsack } from './knapsack.ts';
+import type { Task, Way } from './task.ts';
+import { type Filled, repeats, restore, snapshot, take, type Wanted, wantedOf } from './wanted.ts';
+
+/** One strip right across the cloth. Strips that are cut alike are one and the same object. */
+export interface Strip {
+  readonly height: number;
+  readonly boxes: readonly Filled[];
+  /** Area of what it holds, joins taken off. */
+  readonly used: number;
+}
+
+/** What is cut from one piece of stock, by its place in the task's list. */
+interface FromStock {
+  readonly stock: number;
+  readonly boxes: readonly Filled[];
+}
+
+/** What is cut from stock, and strips of the cloth. */
+export interface Held {
+  readonly stock: readonly FromStock[];
+  readonly strips: readonly Strip[];
+}
+
+/** A whole filling of stock and cloth, and the length of cloth it takes. */
+export interface Pass extends Held {
+  readonly length: number;
+}
+
+const NONE: Held = { stock: [], strips: [] };
+
+/** What a strip may be cut for: a way of a piece, or a run by its number. */
+interface First {
+  readonly of: Way | number;
+  readonly height: number;
+}
+
+/**
+ * Fills what there is of stock, then the cloth strip after strip until nothing is wanted.
+ *
+ * @param kept what stays as it is
+ * @param limit as long as this is of no use: the pass gives up and says null
+ */
+export function fillCloth(
+  task: Task,
+  view: View,
+  knapsack: Knapsack,
+  { kept = NONE, limit = Infinity }: { kept?: Held; limit?: number } = {},
+): Pass | null {
+  const filler = new Filler(task, view, knapsack);
+  const wanted = wantedOf(task, [...kept.stock, ...kept.strips]);
+  const stock = [...kept.stock, ...fromStock(task, filler, wanted, kept.stock)];
+  const strips = [...kept.strips];
+  let length = strips.reduce((sum, { height }) => sum + height, 0);
+  for (;;) {
+    const start = snapshot(wanted);
+    const best = bestFirst(task, view, filler, wanted, start);
+    if (!best) return { length, stock, strips };
+    const times = repeats(start, best.after);
+    length += times * best.strip.height;
+    if (length >= limit) return null;
+    for (let i = 0; i < times; i++) strips.push(best.strip);
+    take(wanted, start, best.after, times);
+  }
+}
+
+/** Fills the pieces of stock that are not filled yet, smallest first. */
+function fromStock(task: Task, filler: Filler, wanted: Wanted, filled: readonly FromStock[]): FromStock[] {
+  const done = new Set(filled.map(({ stock }) => stock));
+  return task.stock
+    .map(({ width, length }, stock) => ({ stock, w: width, h: length }))
+    .filter(({ stock }) => !done.has(stock))
+    .sort((a, b) => a.w * a.h - b.w * b.h)
+    .map(({ stock, w, h }) => ({ stock, boxes: filler.region({ x: 0, y: 0, w, h }, wanted, 0).boxes }))
+    .filter(({ boxes }) => boxes.length > 0);
+}
+
+function bestFirst(task: Task, view: View, filler: Filler, wanted: Wanted, start: Wanted) {
+  let best: { strip: Strip; after: Wanted } | null = null;
+  let most = -1;
+  for (const { of, height } of firstsOf(task, view, wanted)) {
+    const whole = { x: 0, y: 0, w: task.sheet.usable, h: height };
+    const fill: Fill =
+      typeof of === 'number' ? filler.segment(whole, of, wanted, 0) : filler.stripFor(whole, of, wanted);
+    const rate = fill.worth / height;
+    if (rate > most) {
+      most = rate;
+      best = { strip: { height, boxes: fill.boxes, used: usedBy(task, fill) }, after: snapshot(wanted) };
+    }
+    restore(wanted, start);
+  }
+  return best;
+}
+
+const usedBy = ({ runs }: Task, { boxes }: Fill): number =>
+  boxes.reduce((sum, { run, w, h }) => sum + (run < 0 ? w : w - runs[run]!.loss) * h, 0);
+
+/** What the next strip may be cut for. */
+function firstsOf({ runs }: Task, view: View, { counts, nets }: Wanted): First[] {
+  const heightOf = (way: Way) => way.h * Math.min(view.high, counts[way.kind]!);
+  const ways = view.ways.filter(({ kind }) => counts[kind]! > 0);
+  const short = runs.flatMap(({ width }, i) => (nets[i]! > 0 ? [{ of: i, height: width }] : []));
+  if (view.first === 'any') return [...ways.map((way) => ({ of: way, height: heightOf(way) })), ...short];
+  // Each kind by its lowest way: the highest of these has to have its strip now.
+  const lowest = new Map<number, number>();
+  for (const { kind, h } of ways) lowest.set(kind, Math.min(h, lowest.get(kind) ?? Infinity));
+  const widest = Math.max(0, ...lowest.values(), ...short.map(({ height }) => height));
+  const needing = ways.filter(({ kind }) => lowest.get(kind) === widest);
+  const longest = Math.max(0, ...needing.map(({ w }) => w));
+  return [
+    ...needing
+      .filter(({ w }) => view.first === 'widest' || w === longest)
+      .map((way) => ({ of: way, height: heightOf(way) })),
+    ...short.filter(({ height }) => height === widest),
+  ];
+}
