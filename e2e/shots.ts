@@ -85,6 +85,13 @@ await shot('layers');
 await page.getByRole('link', { name: 'Edge' }).click();
 await page.getByTestId('edge-corner').waitFor();
 await shot('edge');
+await page.getByRole('link', { name: 'Cut', exact: true }).click();
+await page.getByTestId('cut-so-far').waitFor();
+for (const said of ['10 1/2″ strip', '10 1/2″ strip', '10 1/2″ strip', 'Every 2″']) {
+  await page.getByRole('button', { name: /space/ }).click();
+  await page.getByRole('heading', { level: 2, name: said }).waitFor();
+}
+await shot('cut');
 await page.getByRole('link', { name: 'Setting' }).click();
 await page.getByRole('button', { name: 'Split into smaller quilts…' }).click();
 await page.getByRole('list', { name: 'Ways to split' }).waitFor();

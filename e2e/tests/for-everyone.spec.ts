@@ -64,6 +64,9 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByText('All round', { exact: true }).first().click();
     await expect(page.getByTestId('edge-round')).toBeVisible();
     await accessible(page);
+    await page.getByRole('link', { name: 'Cut', exact: true }).click();
+    await expect(page.getByTestId('cut-so-far')).toBeVisible();
+    await accessible(page);
   });
 }
 
@@ -78,7 +81,7 @@ for (const width of [320, 760, 2560]) {
       );
       expect(over).toBeLessThanOrEqual(0);
     }
-    for (const stage of ['Blocks', 'Wall', 'Borders', 'Layers', 'Edge']) {
+    for (const stage of ['Blocks', 'Wall', 'Borders', 'Layers', 'Edge', 'Cut']) {
       await page.getByRole('link', { name: stage }).click();
       await expect(page).toHaveURL(new RegExp(stage.toLowerCase()));
       await page.waitForLoadState('networkidle');

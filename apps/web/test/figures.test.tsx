@@ -74,7 +74,7 @@ describe('what to buy', () => {
   });
   test('what layers and edge take stands with it; a price gives what it costs, and all together', async () => {
     const store = show(<Buying />);
-    expect(screen.getByTestId('shopping-list').textContent).toMatch(/; binding: 7 strips × 2 1\/2 = 17\.5/);
+    expect(screen.getByTestId('shopping-list').textContent).toMatch(/; 7 strips of 2 1\/2″ for binding/);
     const [first] = screen.getAllByRole('textbox', { name: 'Price of a yard' });
     await userEvent.type(first!, '12{Tab}');
     expect(now(store).fabrics[0]!.price).toBe(12);

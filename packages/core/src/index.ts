@@ -12,8 +12,22 @@ export { repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
 export { computeAgain, computeQuilt, cuttingJob, type Quilt } from './quilt/compute.ts';
-export { type CuttingJob, type CuttingWay, cuttingWay, longerSearch } from './cutting/ways.ts';
-export { stepSays } from './cutting/step-words.ts';
+export {
+  type CuttingJob,
+  type CuttingWay,
+  cuttingWay,
+  type FoundSheet,
+  longerSearch,
+} from './cutting/ways.ts';
+export { type Manner as CuttingManner } from './placing/views.ts';
+export { bladePasses, type Fold, FOLDS, madeSays, stepInHand, stepSays } from './cutting/step-words.ts';
+export { type CuttingStep } from './cutting/steps.ts';
+export { cutTree } from './cutting/cut-tree.ts';
+export { type ClothBox, type Placed } from './cutting/placed.ts';
+export { waitOf } from './cutting/waits.ts';
+export { atTable, type LineCount, type TableCloth, type TableStep } from './table/at-table.ts';
+export { planEntry, stepEntry } from './table/entries.ts';
+export { type CutRecord, cutRecord } from './log/cut-record.ts';
 export { readCuttingProblems, solveCuttingProblem } from './format/cutting-problems.ts';
 export { type Cut } from './cut/cut.ts';
 export { type CutLine } from './cut/line.ts';
@@ -109,6 +123,7 @@ export {
   type SettingOptions,
   SETTINGS,
   turnInto,
+  withLengths,
 } from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type Allowance, shopCut } from './shopping/shop-cut.ts';

@@ -56,6 +56,10 @@ export const createRouter = () =>
               lazy: async () => ({ Component: (await import('../stages/edge/EdgeStage.tsx')).EdgeStage }),
             },
             {
+              path: 'cut',
+              lazy: async () => ({ Component: (await import('../stages/cut/CutStage.tsx')).CutStage }),
+            },
+            {
               path: 'scallops',
               lazy: async () => ({ Component: (await import('../stages/edge/ScallopPage.tsx')).ScallopPage }),
             },

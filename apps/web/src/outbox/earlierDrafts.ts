@@ -1,9 +1,8 @@
 import { readPlan } from '@lattice/core';
+import { EARLIER, earlierKeys } from './earlierKeys.ts';
 import { draftId } from './items.ts';
 import { nextOrder } from './tabs.ts';
 import type { Around } from './wiring.ts';
-
-const PREFIX = 'lattice-draft-';
 
 /**
  * Drafts as this browser kept them before there was an outbox, one slot a quilt: taken up as what a closed tab left,
@@ -13,13 +12,10 @@ export async function takeUpEarlierDrafts(
   { outbox }: Pick<Around, 'outbox'>,
   storage: Storage,
 ): Promise<void> {
-  const keys = Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter(
-    (key): key is string => key?.startsWith(PREFIX) ?? false,
-  );
-  for (const key of keys) {
+  for (const key of earlierKeys(storage)) {
     const draft = draftIn(storage.getItem(key));
     if (!draft) continue;
-    const quilt = key.slice(PREFIX.length);
+    const quilt = key.slice(EARLIER.length);
     const tab = 'earlier';
     await outbox.keep({ kind: 'plan', id: draftId(quilt, tab), quilt, tab, order: nextOrder(), ...draft });
     storage.removeItem(key);

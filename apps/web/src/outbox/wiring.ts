@@ -3,9 +3,9 @@ import type { Dispatch, UnknownAction } from '@reduxjs/toolkit';
 import { api, type LogPage } from '../app/api.ts';
 import { takeLandedPictures } from '../quilt/pictures.ts';
 import { heardOfDraft } from '../quilt/saving.ts';
-import { takeUpEarlierDrafts } from './earlierDrafts.ts';
 import type { OutboxItem, PlanItem } from './items.ts';
 import type { Keeping } from './keeping.ts';
+import { earlierKeys } from './earlierKeys.ts';
 import { entriesHeard } from './logSlice.ts';
 import { Outbox, type OutboxEvent } from './outbox.ts';
 import {
@@ -88,7 +88,8 @@ async function heardAnswer(
   if (said.answer) dispatch(bookingAnswered({ id: item.id, answer: said.answer }));
 }
 
-async function addHeard(
+/** Takes entries into the log of this browser: made here, or answered. */
+export async function addHeard(
   entries: readonly LogEntry[],
   dispatch: Dispatching,
   keeping: Keeping,
@@ -120,7 +121,11 @@ export async function beginKeeping(around: Around, dispatch: Dispatching): Promi
   globalThis.addEventListener?.('online', () => void outbox.send());
   globalThis.addEventListener?.('focus', () => void outbox.send());
   try {
-    await takeUpEarlierDrafts(around, localStorage);
+    // Reading a plan takes more script than the shelf does.
+    if (earlierKeys(localStorage).length > 0) {
+      const { takeUpEarlierDrafts } = await import('./earlierDrafts.ts');
+      await takeUpEarlierDrafts(around, localStorage);
+    }
   } catch {
     // A browser that keeps nothing kept no drafts either.
   }
@@ -129,7 +134,7 @@ export async function beginKeeping(around: Around, dispatch: Dispatching): Promi
 }
 
 /** Hears what the server's log has had since this browser last asked. Out of reach it stays as it is. */
-async function hearLog(keeping: Keeping, dispatch: Dispatching): Promise<void> {
+export async function hearLog(keeping: Keeping, dispatch: Dispatching): Promise<void> {
   let { heardTo } = await keeping.log();
   for (;;) {
     const asked = api.endpoints.logSince.initiate(heardTo, { forceRefetch: true, subscribe: false });

@@ -1,4 +1,4 @@
-import { formatWithUnit, numberOf, progressOf, STAGES } from '@lattice/core';
+import { atTable, cutRecord, cuttingJob, formatWithUnit, numberOf, progressOf, STAGES } from '@lattice/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { VisuallyHidden } from 'react-aria';
 import { NavLink, useLocation, useParams } from 'react-router';
@@ -104,6 +104,21 @@ function SewnButton({ current, settled }: { current: boolean; settled: boolean }
   );
 }
 
+/** Whether every cloth of the open quilt is cut, by the log. */
+function useAllCut(): boolean {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const log = useAppSelector((s) => s.log);
+  const id = useAppSelector((s) => s.saving.id);
+  return useMemo(() => {
+    if (id === null || !log.some((entry) => entry.quilt === id && entry.kind === 'step-cut')) return false;
+    return quilt.fabrics.every(
+      ({ fabric }) =>
+        atTable(cuttingJob(plan, quilt, fabric.id), cutRecord(log, id, fabric.id, plan.unit)).next === null,
+    );
+  }, [plan, quilt, log, id]);
+}
+
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
   const plan = useAppSelector(selectPlan);
@@ -111,7 +126,11 @@ export function Rail() {
   const booked = useAppSelector(selectBooking) !== null;
   const { id } = useParams();
   const { pathname } = useLocation();
-  const { settled } = useMemo(() => progressOf(plan, { judged: pile, booked }), [plan, pile, booked]);
+  const cut = useAllCut();
+  const { settled } = useMemo(
+    () => progressOf(plan, { judged: pile, booked, cut }),
+    [plan, pile, booked, cut],
+  );
   const rail = useRef<HTMLElement>(null);
   // On a small screen the rail scrolls by itself: the stage at work stays in sight.
   useEffect(() => {

@@ -8,4 +8,5 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   borders: 'Borders',
   layers: 'Layers',
   edge: 'Edge',
+  cut: 'Cut',
 };

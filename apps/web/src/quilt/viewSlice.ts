@@ -1,3 +1,4 @@
+import type { CuttingManner, FoundSheet } from '@lattice/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export type Theme = 'day' | 'evening';
@@ -8,9 +9,20 @@ interface View {
   readonly theme: Theme;
   /** The straight grain is marked on the drawing. */
   readonly grain: boolean;
+  /** How cloths are to be cut that are not begun, by quilt and cloth. */
+  readonly ways: Readonly<Record<string, ChosenWay>>;
 }
 
-const initialState: View = { pointed: [], theme: 'day', grain: false };
+/** The manner, and a plan that a longer search found. */
+export interface ChosenWay {
+  readonly manner: CuttingManner;
+  readonly found: FoundSheet | null;
+}
+
+/** The key a cloth of a quilt has there. */
+export const wayKey = (quilt: string, cloth: string): string => `${quilt} ${cloth}`;
+
+const initialState: View = { pointed: [], theme: 'day', grain: false, ways: {} };
 
 const slice = createSlice({
   name: 'view',
@@ -21,9 +33,13 @@ const slice = createSlice({
       pointed: payload,
     }),
     grainMarked: (state, { payload }: PayloadAction<boolean>): View => ({ ...state, grain: payload }),
+    wayChosen: (state, { payload: { of, way } }: PayloadAction<{ of: string; way: ChosenWay }>): View => ({
+      ...state,
+      ways: { ...state.ways, [of]: way },
+    }),
     themeChosen: (state, { payload }: PayloadAction<Theme>): View => ({ ...state, theme: payload }),
   },
 });
 
-export const { pointedAt, grainMarked, themeChosen } = slice.actions;
+export const { pointedAt, grainMarked, wayChosen, themeChosen } = slice.actions;
 export const viewReducer = slice.reducer;

@@ -1,4 +1,4 @@
-import { formatSize, type Plan, readPlanJson, startPlan, STARTS } from '@lattice/core';
+import { formatSize, type Plan, startPlan, STARTS } from '@lattice/core';
 import { Copy, FileUp, Moon, ShieldCheck, Sun, X } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -214,6 +214,7 @@ export function Shelf() {
   const importPlan = async (files: FileList | null) => {
     const file = files?.[0];
     if (!file) return;
+    const { readPlanJson } = await import('./readPlanFile.ts');
     const read = readPlanJson(await file.text());
     if (read.ok) return add(read.plan, true);
     const [first, ...more] = read.problems;

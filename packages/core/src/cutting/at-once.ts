@@ -1,4 +1,4 @@
-import type { Need, Sheet, SheetPlan } from '../placing/need.ts';
+import type { Need, Sheet, SheetPlan, StockPiece } from '../placing/need.ts';
 import { AT_ONCE, search } from '../placing/search.ts';
 import { sheetPlan } from '../placing/sheet-plan.ts';
 import { type Task, taskOf } from '../placing/task.ts';
@@ -18,11 +18,16 @@ const remembered = new Map<string, Planned>();
  * The plan for a cloth that a few milliseconds find. The same needs give the same plan, so answers are remembered: a
  * tape that is dragged changes one cloth of five.
  */
-export function planOf(needs: readonly Need[], sheet: Sheet, manner: Manner = 'thrifty'): Planned {
-  const key = JSON.stringify([needs, sheet, manner]);
+export function planOf(
+  needs: readonly Need[],
+  sheet: Sheet,
+  manner: Manner = 'thrifty',
+  stock: readonly StockPiece[] = [],
+): Planned {
+  const key = JSON.stringify([needs, sheet, manner, stock]);
   const had = remembered.get(key);
   if (had) return had;
-  const task = taskOf(needs, sheet);
+  const task = taskOf(needs, sheet, stock);
   const planned = { task, plan: sheetPlan(task, search(task, AT_ONCE, manner)) };
   if (remembered.size >= REMEMBERED) remembered.delete(remembered.keys().next().value!);
   remembered.set(key, planned);

@@ -10,7 +10,7 @@ const SCALE: Readonly<Record<Unit, number>> = { in: 64, cm: 20 };
 /** A length in whole units, so that what is cut is never smaller. @param length in the plan's unit */
 const unitsUp = (length: number, unit: Unit): number => Math.ceil(length * SCALE[unit] - TOLERANCE);
 /** A length in whole units, so that cloth is never larger. */
-const unitsDown = (length: number, unit: Unit): number => Math.floor(length * SCALE[unit] + TOLERANCE);
+export const unitsDown = (length: number, unit: Unit): number => Math.floor(length * SCALE[unit] + TOLERANCE);
 /** Whole units as a length in the plan's unit. */
 export const lengthIn = (units: number, unit: Unit): number => units / SCALE[unit];
 
@@ -138,3 +138,7 @@ function needOf(
     ...(oneWay && !along && { oneWay }),
   };
 }
+
+/** What a quilt wants of a cloth, as a text that is the same as long as it wants the same; when it is cut is of no matter. */
+export const wantsKey = (needs: readonly Need[], sheet: Sheet): string =>
+  JSON.stringify([needs.map(({ round: _, ...need }) => need), sheet]);

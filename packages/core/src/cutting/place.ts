@@ -58,11 +58,12 @@ export function placeOn(
   const real = (units: number) => lengthIn(units, unit);
   const runs = plan.runs.map((run) => placedRun(run, wants.owners, sheet, unit));
   const counted = new Map<string, number>();
-  const pieces = plan.cuts.map(({ key, x, y, w, h }): PlacedPiece => {
+  const pieces = plan.cuts.map(({ key, x, y, w, h, stock = null }): PlacedPiece => {
     const { line, cut, name } = wants.owners.get(key)!;
     const index = counted.get(key) ?? 0;
     counted.set(key, index + 1);
-    return { line: line.id, cut, name, index, x: real(x), y: real(y), w: real(w), h: real(h) };
+    const at = { x: real(x), y: real(y), w: real(w), h: real(h), stock };
+    return { line: line.id, cut, name, index, ...at };
   });
   const heights = plan.strips.map(real);
   const strips = stripsAcross({ heights, pieces, runs, usable: cloth.usable, unit });

@@ -9,8 +9,14 @@ export interface ClothBox {
   readonly h: number;
 }
 
+/** A rectangle on the cloth, or on a piece that is left of it: measured then from that one's own corner. */
+export interface StockBox extends ClothBox {
+  /** Key of that piece; null on the cloth itself. */
+  readonly stock: string | null;
+}
+
 /** A piece where it is cut from its cloth. */
-export interface PlacedPiece extends ClothBox {
+export interface PlacedPiece extends StockBox {
   /** Id of its line of the cutting list, and of its cut; null for squares that triangles of several cuts come from. */
   readonly line: string;
   readonly cut: string | null;
@@ -38,7 +44,7 @@ export interface PlacedRun {
   /** What a join takes of the length. */
   readonly loss: number;
   /** In the order they are joined. */
-  readonly segments: readonly ClothBox[];
+  readonly segments: readonly StockBox[];
   readonly pieces: readonly JoinedPiece[];
   /** The nearest a join falls to an end or the middle of its piece, and what one strip more would make of it. */
   readonly clear: number;

@@ -15,7 +15,7 @@ export function placedRun(
   const loss = real(joinLoss(run.width, run.joins, sheet));
   const segments = [...run.segments]
     .sort((a, b) => b.w - a.w)
-    .map(({ x, y, w, h }) => ({ x: real(x), y: real(y), w: real(w), h: real(h) }));
+    .map(({ x, y, w, h, stock = null }) => ({ x: real(x), y: real(y), w: real(w), h: real(h), stock }));
   const wanted = run.pieces.map(({ key, count }) => ({ owner: owners.get(key)!, count }));
   const lengths = wanted.map(({ owner, count }) => ({ length: owner.length, count }));
   const made = { lengths: segments.map(({ w }) => w), loss };

@@ -3,6 +3,10 @@ import { formatLength, formatWithUnit } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 import type { CuttingStep, Made, SubCut } from './steps.ts';
 
+/** How the cloth lies: open, folded once or folded twice; so many layers lie under the blade. */
+export const FOLDS = { open: 1, once: 2, twice: 4 } as const;
+export type Fold = keyof typeof FOLDS;
+
 /** One step as it is said at the table, in a sentence. */
 export function stepSays({ kind, strips, box, cuts, makes, offcuts }: CuttingStep, unit: Unit): string {
   const show = (v: number) => formatWithUnit(v, unit);
@@ -11,22 +15,82 @@ export function stepSays({ kind, strips, box, cuts, makes, offcuts }: CuttingSte
     const [made] = makes;
     return `Cut a strip ${show(box.h)} wide${made ? `: ${madeSays(made)}` : ''}.`;
   }
+  if (kind === 'leftover' && cuts.length === 0)
+    return `Take the piece of ${sizeSays(box.w, box.h, unit)} as it is: ${makes.map(madeSays).join(', ')}.`;
+  const from = kind === 'leftover' ? `the piece left over, ${sizeSays(box.w, box.h, unit)}` : null;
   const of = strips.length > 1 ? `each of the ${strips.length} strips` : 'the strip';
   const left =
     offcuts.length > 0 ? ` Left: ${offcuts.map(({ w, h }) => sizeSays(w, h, unit)).join(', ')}.` : '';
-  return `Cut ${of} of ${show(box.h)}: ${cuts.map((cut) => subCutSays(cut, unit)).join('; ')}.${left}`;
+  return `Cut ${from ?? `${of} of ${show(box.h)}`}: ${cuts.map((cut) => subCutSays(cut, unit)).join('; ')}.${left}`;
 }
 
-/** "every 2″ across, 11 times: Sashes" */
-export function subCutSays({ way, size, times, gives }: SubCut, unit: Unit): string {
+/** A step as it stands in large type, with what the hands do. */
+export function stepInHand(
+  step: CuttingStep,
+  fold: Fold,
+  unit: Unit,
+): { readonly title: string; readonly does: readonly string[] } {
+  const show = (v: number) => formatWithUnit(v, unit);
+  const { kind, box, strips, cuts, makes } = step;
+  const folded = fold !== 'open';
+  if (kind === 'square')
+    return {
+      title: 'Square the end',
+      does: [
+        folded
+          ? 'Lay one ruler’s level line on the fold, a second against it along the ragged end; take the first away and cut.'
+          : 'Lay the ruler’s level line on the selvage and cut a straight end across it.',
+        'See that the fold has no kink. It is done again after every fourth strip.',
+      ],
+    };
+  if (kind === 'strip') {
+    const whole = makes[0] ? `It stays whole: ${madeSays(makes[0])}.` : 'It is cut up afterwards.';
+    const line = folded ? 'the fold' : 'the selvage';
+    return {
+      title: `${show(box.h)} strip`,
+      does: [`Lay the ${formatLength(box.h, unit)} line on the cut end, a level line on ${line}.`, whole],
+    };
+  }
+  if (cuts.length === 0) return { title: 'Take it as it is', does: [stepSays(step, unit)] };
+  const what =
+    kind === 'leftover'
+      ? `From the piece left over, ${sizeSays(box.w, box.h, unit)}.`
+      : strips.length > 1
+        ? `All ${strips.length} strips of ${show(box.h)}, one after another.`
+        : `The strip of ${show(box.h)}, opened out and turned.`;
+  return {
+    title: cuts[0]!.times > 1 ? `Every ${show(cuts[0]!.size)}` : show(cuts[0]!.size),
+    does: [what, ...cuts.map((cut) => `${capital(subCutSays(cut, unit))}${layersSay(cut, fold)}.`)],
+  };
+}
+
+/** "every 2″, 11 times across: Sashes" */
+function subCutSays({ way, size, times, gives }: SubCut, unit: Unit): string {
   const how =
     times === 1 ? formatWithUnit(size, unit) : `every ${formatWithUnit(size, unit)}, ${times} times`;
   return `${how} ${way === 'x' ? 'across' : 'along'}${gives === null ? ', to be cut again' : `: ${gives}`}`;
 }
 
+/**
+ * How often the blade goes through where layers lie on one another: pieces come out in pairs or fours, what is left of
+ * the count is cut with the strip opened out.
+ */
+export function bladePasses(times: number, fold: Fold): { readonly folded: number; readonly open: number } {
+  const layers = FOLDS[fold];
+  return { folded: Math.floor(times / layers), open: layers === 1 ? 0 : times % layers };
+}
+
+function layersSay({ way, times }: SubCut, fold: Fold): string {
+  const { folded, open } = bladePasses(times, fold);
+  if (fold === 'open' || way !== 'x' || folded === 0) return '';
+  const rest = open > 0 ? `, and ${open} opened out` : '';
+  return ` (${numberOf(folded, 'cut')} through ${FOLDS[fold]} layers${rest})`;
+}
+
 /** "11 Sashes", "a strip for Binding". */
 export const madeSays = ({ name, count, joined }: Made): string =>
-  joined ? `${numberOf(count, 'strip')} to join for ${name}` : `${count} ${name}`;
+  joined ? `${numberOf(count, 'strip')} to join for ${name.toLowerCase()}` : `${count} ${name.toLowerCase()}`;
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const sizeSays = (w: number, h: number, unit: Unit): string =>
   `${formatLength(w, unit)} × ${formatWithUnit(h, unit)}`;

@@ -1,13 +1,15 @@
 import { near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { type CutTree, cutTree } from './cut-tree.ts';
-import type { ClothBox, Placed } from './placed.ts';
+import type { ClothBox, Placed, StockBox } from './placed.ts';
 
 /** Pieces of one kind that a step brings out. */
 export interface Made {
   /** Their line of the cutting list and their cut; null where triangles of several cuts share squares. */
   readonly line: string;
   readonly cut: string | null;
+  /** All the lines it serves: a joined strip may become pieces of several. */
+  readonly lines: readonly string[];
   readonly name: string;
   readonly count: number;
   /** Across the cloth and along it, as cut. */
@@ -29,7 +31,7 @@ export interface SubCut {
 }
 
 /** A piece of cloth that is left when a step is done. */
-export interface Offcut {
+interface Offcut {
   readonly w: number;
   readonly h: number;
 }
@@ -38,7 +40,9 @@ export interface Offcut {
 export interface CuttingStep {
   /** Lasts as long as the plan of its cloth. */
   readonly id: string;
-  readonly kind: 'square' | 'strip' | 'pieces';
+  readonly kind: 'square' | 'strip' | 'pieces' | 'leftover';
+  /** For a leftover: its key. */
+  readonly stock: string | null;
   /** The strips it is about, by their place from the end of the cloth: one for a strip, those cut alike for pieces. */
   readonly strips: readonly number[];
   /** What lies under the blade. */
@@ -49,8 +53,9 @@ export interface CuttingStep {
 }
 
 /** A piece or a strip that lies on a cloth. */
-interface Lying extends ClothBox {
+interface Lying extends StockBox {
   readonly line: string;
+  readonly lines: readonly string[];
   readonly cut: string | null;
   readonly name: string;
   readonly joined: boolean;
@@ -64,28 +69,24 @@ const KEPT_INCHES = 1.5;
 /**
  * How a cloth is cut, act by act: its end squared, strips cut off, each cut up when those like it are off; the end
  * squared again after four.
+ *
+ * @param leftovers pieces of it that are there already, cut up before anything else
  */
 export function cuttingSteps(
   placed: Pick<Placed, 'pieces' | 'runs' | 'heights' | 'fabric'>,
   unit: Unit,
+  leftovers: readonly Leftover[] = [],
 ): CuttingStep[] {
-  const lying = lyingOn(placed);
+  const all = lyingOn(placed);
+  const lying = all.filter(({ stock }) => stock === null);
   const usable = placed.fabric.usableWidth;
-  const steps: CuttingStep[] = [];
+  const steps = leftovers.flatMap((leftover) => leftoverStep(leftover, all, unit));
   let since = 0;
   let y = 0;
   let squarings = 0;
   const square = () => {
     const box = { x: 0, y, w: usable, h: 0 };
-    steps.push({
-      id: `square-${squarings++}`,
-      kind: 'square',
-      strips: [],
-      box,
-      cuts: [],
-      makes: [],
-      offcuts: [],
-    });
+    steps.push({ ...NO_CUTS, id: `square-${squarings++}`, kind: 'square', strips: [], box });
     since = 0;
   };
   for (const group of alike(placed.heights, lying, usable)) {
@@ -93,13 +94,12 @@ export function cuttingSteps(
       if (since === 0 || since === STRIPS_BETWEEN) square();
       const whole = wholeStrip(box, lying);
       steps.push({
+        ...NO_CUTS,
         id: `strip-${index}`,
         kind: 'strip',
         strips: [index],
         box,
-        cuts: [],
         makes: whole ? [madeOf([whole])] : [],
-        offcuts: [],
       });
       since++;
       y = box.y + box.h;
@@ -110,6 +110,36 @@ export function cuttingSteps(
   return steps;
 }
 
+const NO_CUTS = { stock: null, cuts: [], makes: [], offcuts: [] } as const;
+
+/** A piece of the cloth that is there already, to be cut up first. */
+export interface Leftover {
+  readonly key: string;
+  readonly w: number;
+  readonly h: number;
+}
+
+/** What is cut from a leftover; nothing where nothing is, or where it is a strip to join just as it is. */
+function leftoverStep({ key, w, h }: Leftover, all: readonly Lying[], unit: Unit): CuttingStep[] {
+  const own = all.filter(({ stock }) => stock === key);
+  if (own.length === 0) return [];
+  const box = { x: 0, y: 0, w, h };
+  const tree = cutTree(box, own);
+  if (tree.kind === 'piece' && tree.piece.joined) return [];
+  return [
+    {
+      id: `leftover-${key}`,
+      kind: 'leftover',
+      stock: key,
+      strips: [],
+      box,
+      cuts: subCuts(tree),
+      makes: madeIn(own),
+      offcuts: offcutsIn(tree, unit),
+    },
+  ];
+}
+
 interface StripAt {
   readonly index: number;
   readonly box: ClothBox;
@@ -118,14 +148,15 @@ interface StripAt {
 function piecesStep(group: readonly StripAt[], lying: readonly Lying[], unit: Unit): CuttingStep {
   const { index, box } = group[0]!;
   const tree = cutTree(box, within(lying, box));
-  const times = group.length;
   return {
     id: `pieces-${index}`,
     kind: 'pieces',
+    stock: null,
     strips: group.map((strip) => strip.index),
     box,
     cuts: subCuts(tree),
-    makes: madeIn(within(lying, box)).map((made) => ({ ...made, count: made.count * times })),
+    // Strips look alike whichever of two cuts of one line their pieces belong to.
+    makes: madeIn(group.flatMap((strip) => within(lying, strip.box))),
     offcuts: group.flatMap(() => offcutsIn(tree, unit)),
   };
 }
@@ -133,9 +164,17 @@ function piecesStep(group: readonly StripAt[], lying: readonly Lying[], unit: Un
 function lyingOn({ pieces, runs }: Pick<Placed, 'pieces' | 'runs'>): Lying[] {
   const segments = runs.flatMap(({ segments: boxes, pieces: own }) => {
     const names = [...new Set(own.map(({ name }) => name))].join(', ');
-    return boxes.map((box) => ({ ...box, line: own[0]!.line, cut: own[0]!.cut, name: names, joined: true }));
+    const lines = [...new Set(own.map(({ line }) => line))];
+    return boxes.map((box) => ({
+      ...box,
+      lines,
+      line: own[0]!.line,
+      cut: own[0]!.cut,
+      name: names,
+      joined: true,
+    }));
   });
-  return [...pieces.map((piece) => ({ ...piece, joined: false })), ...segments];
+  return [...pieces.map((piece) => ({ ...piece, lines: [piece.line], joined: false })), ...segments];
 }
 
 const within = (lying: readonly Lying[], box: ClothBox): Lying[] =>
@@ -168,8 +207,8 @@ function alike(heights: readonly number[], lying: readonly Lying[], usable: numb
 }
 
 function madeOf(pieces: readonly Lying[]): Made {
-  const { line, cut, name, w, h, joined } = pieces[0]!;
-  return { line, cut, name, count: pieces.length, w, h, joined };
+  const { line, lines, cut, name, w, h, joined } = pieces[0]!;
+  return { line, lines, cut, name, count: pieces.length, w, h, joined };
 }
 
 function madeIn(pieces: readonly Lying[]): Made[] {

@@ -3,7 +3,7 @@ import { countOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
-import type { ClothBox, PlacedPiece, PlacedRun, StripsAcross } from './placed.ts';
+import type { ClothBox, PlacedPiece, PlacedRun, StockBox, StripsAcross } from './placed.ts';
 
 /** What lies on a cloth, and the heights of the strips it is cut in, from its end. */
 interface Lying {
@@ -26,7 +26,8 @@ export function stripsAcross({ heights, pieces, runs, usable, unit }: Lying): St
     strips.at(-1)!.to = y;
   }
   return strips.map(({ width, count, from, to }) => {
-    const within = ({ y: at, h }: ClothBox) => at >= from - 1e-6 && at + h <= to + 1e-6;
+    const within = ({ y: at, h, stock }: StockBox) =>
+      stock === null && at >= from - 1e-6 && at + h <= to + 1e-6;
     const own = pieces.filter(within);
     const parts = runs
       .map((run) => ({ run, segments: run.segments.filter(within) }))

@@ -1,12 +1,12 @@
 import type { CutLine } from '../cut/line.ts';
-import type { Need, Sheet } from '../placing/need.ts';
+import type { Need, Sheet, SheetPlan } from '../placing/need.ts';
 import { searching } from '../placing/search.ts';
 import { sheetPlan } from '../placing/sheet-plan.ts';
 import { taskOf } from '../placing/task.ts';
 import type { Manner } from '../placing/views.ts';
 import type { Fabric } from '../plan/shape.ts';
 import { type Planned, planOf } from './at-once.ts';
-import { lengthIn } from './needs.ts';
+import { lengthIn, wantsKey } from './needs.ts';
 import { placeOn, type PlaceWish } from './place.ts';
 import type { Placed } from './placed.ts';
 import { cuttingSteps, type CuttingStep } from './steps.ts';
@@ -52,9 +52,16 @@ function wayOf(placed: Placed, manner: Manner, { unit }: PlaceWish): CuttingWay 
   return { manner, placed, steps, settings, cuts };
 }
 
+/** A plan that was found for what a quilt wants of a cloth. */
+export interface FoundSheet {
+  readonly wants: string;
+  readonly sheet: SheetPlan;
+}
+
 /** How far a longer search has come; lengths in the plan's unit. */
 export interface LongerSearch {
   readonly way: () => CuttingWay;
+  readonly found: () => FoundSheet;
   readonly length: number;
   readonly bound: number;
 }
@@ -83,6 +90,7 @@ export function* longerSearch(job: CuttingJob): Generator<LongerSearch> {
           'thrifty',
           wish,
         ),
+      found: () => ({ wants: wantsKey(needs, sheet), sheet: planned.plan }),
       length: Math.min(lengthIn(best.length, wish.unit), now.needed.value),
       bound: now.bound,
     };

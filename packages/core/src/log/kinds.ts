@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
 /** A side in the plan's unit as it then was. */
 const side = z.number().positive().max(10_000);
@@ -19,7 +20,14 @@ const booked = z.strictObject({
 const bookingCancelled = z.strictObject({ number: bookingNumber });
 
 /** What can be logged, and what each says. A new kind is one line here; its reader is a file beside this one. */
-export const ENTRY_KINDS = { booked, 'booking-cancelled': bookingCancelled } as const;
+export const ENTRY_KINDS = {
+  booked,
+  'booking-cancelled': bookingCancelled,
+  'cutting-planned': cuttingPlanned,
+  'step-cut': stepCut,
+  'step-uncut': stepUncut,
+  'cut-lost': cutLost,
+} as const;
 
 /** What each kind of entry says. */
 export type EntryBody = { readonly [K in keyof typeof ENTRY_KINDS]: z.infer<(typeof ENTRY_KINDS)[K]> };

@@ -42,12 +42,12 @@ export interface Box {
 export interface PieceBox extends Box {
   readonly key: string;
   /** Of the piece of stock it is cut from, measured from that one's corner; absent on the cloth itself. */
-  readonly stock?: string;
+  readonly stock?: string | undefined;
 }
 
 /** A strip that is joined to others. */
 export interface StripBox extends Box {
-  readonly stock?: string;
+  readonly stock?: string | undefined;
 }
 
 /** Strips joined end to end, and the long pieces that are cut from them. */

@@ -1,5 +1,6 @@
 import { type Fill, Filler, type View } from './fill.ts';
 import type { Knapsack } from './knapsack.ts';
+import type { Box } from './need.ts';
 import type { Task, Way } from './task.ts';
 import { type Filled, repeats, restore, snapshot, take, type Wanted, wantedOf } from './wanted.ts';
 
@@ -65,15 +66,29 @@ export function fillCloth(
   }
 }
 
-/** Fills the pieces of stock that are not filled yet, smallest first. */
+/**
+ * Fills the pieces of stock that are not filled yet: strips as wide as a run join it, longest first; then the others,
+ * smallest first.
+ */
 function fromStock(task: Task, filler: Filler, wanted: Wanted, filled: readonly FromStock[]): FromStock[] {
   const done = new Set(filled.map(({ stock }) => stock));
-  return task.stock
-    .map(({ width, length }, stock) => ({ stock, w: width, h: length }))
-    .filter(({ stock }) => !done.has(stock))
-    .sort((a, b) => a.w * a.h - b.w * b.h)
-    .map(({ stock, w, h }) => ({ stock, boxes: filler.region({ x: 0, y: 0, w, h }, wanted, 0).boxes }))
-    .filter(({ boxes }) => boxes.length > 0);
+  const open = task.stock
+    .map(({ width, length }, stock) => ({ stock, box: { x: 0, y: 0, w: width, h: length } }))
+    .filter(({ stock }) => !done.has(stock));
+  const runOf = (box: Box) =>
+    task.runs.findIndex(({ width, loss }, run) => width === box.h && box.w > loss && wanted.nets[run]! > 0);
+  const found: FromStock[] = [];
+  for (const { stock, box } of [...open].sort((a, b) => b.box.w - a.box.w)) {
+    const run = runOf(box);
+    if (run >= 0) found.push({ stock, boxes: filler.segment(box, run, wanted, 0).boxes });
+  }
+  const joined = new Set(found.map(({ stock }) => stock));
+  for (const { stock, box } of open.sort((a, b) => a.box.w * a.box.h - b.box.w * b.box.h)) {
+    if (joined.has(stock)) continue;
+    const { boxes } = filler.region(box, wanted, 0);
+    if (boxes.length > 0) found.push({ stock, boxes });
+  }
+  return found;
 }
 
 function bestFirst(task: Task, view: View, filler: Filler, wanted: Wanted, start: Wanted) {

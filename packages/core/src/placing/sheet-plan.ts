@@ -14,19 +14,21 @@ export function sheetPlan(task: Task, { length, stock, strips }: Pass): SheetPla
     needs.flatMap(({ key, count }) => Array<string>(count).fill(key)),
   );
   const segments: StripBox[][] = task.runs.map(() => []);
-  for (const { stock: index, boxes } of stock)
-    for (const { kind, run, x, y, w, h } of boxes) {
-      const at = { x, y, w, h, stock: task.stock[index]!.key };
-      if (run < 0) cuts.push({ key: whose[kind]!.shift()!, ...at });
-      else segments[run]!.push(at);
+  for (const { stock: index, boxes } of stock) {
+    const { key, width } = task.stock[index]!;
+    for (const box of boxes) {
+      const at = { x: box.x, y: box.y, w: box.w, h: box.h, stock: key };
+      if (box.run < 0) cuts.push({ key: whose[box.kind]!.shift()!, ...at });
+      else segments[box.run]!.push({ ...at, w: at.w + freeBeside(box, boxes, width) });
     }
+  }
   let y = 0;
   const ordered = inOrder(task, strips);
   for (const strip of ordered) {
     for (const box of strip.boxes) {
       const at = { x: box.x, y: box.y + y, w: box.w, h: box.h };
       if (box.run < 0) cuts.push({ key: whose[box.kind]!.shift()!, ...at });
-      else segments[box.run]!.push({ ...at, w: at.w + freeBeside(box, strip, task.sheet.usable) });
+      else segments[box.run]!.push({ ...at, w: at.w + freeBeside(box, strip.boxes, task.sheet.usable) });
     }
     y += strip.height;
   }
@@ -56,7 +58,7 @@ function roundOf({ kinds, runs, sheet }: Task, { height, boxes }: Strip): number
 }
 
 /** Cloth to the right of a box that nothing else is cut from. */
-function freeBeside(box: Box, { boxes }: Strip, usable: number): number {
+function freeBeside(box: Box, boxes: readonly Box[], usable: number): number {
   const right = box.x + box.w;
   const next = boxes
     .filter((other) => other.x >= right && other.y < box.y + box.h && box.y < other.y + other.h)

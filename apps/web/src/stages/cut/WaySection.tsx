@@ -1,0 +1,189 @@
+import { cuttingJob, cuttingWay, formatWithUnit, numberOf, type TableCloth } from '@lattice/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Radio, RadioGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { Section } from '../../figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { type ChosenWay, wayChosen, wayKey } from '../../quilt/viewSlice.ts';
+import type { CuttingNews } from '../../workers/cutting.worker.ts';
+
+const Group = styled(RadioGroup)`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+`;
+const Option = styled(Radio)`
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  padding: 8px 10px;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+  font-size: 13px;
+  color: var(--soft);
+  cursor: pointer;
+  strong {
+    font-size: 14px;
+    color: var(--ink);
+  }
+  &[data-selected] {
+    border-color: var(--ink);
+    outline: 1px solid var(--ink);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+`;
+const Search = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
+  margin-top: 8px;
+  font-size: 13px;
+  color: var(--soft);
+  p {
+    flex: 1 1 180px;
+  }
+`;
+
+/** Thrifty or simple, side by side, and a longer search; for as long as the cloth is not begun. */
+export function WaySection({ cloth, table, way }: { cloth: string; table: TableCloth; way: ChosenWay }) {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const id = useAppSelector((s) => s.saving.id)!;
+  const dispatch = useAppDispatch();
+  const { unit } = plan;
+  const [thrifty, simple] = useMemo(() => {
+    const job = cuttingJob(plan, quilt, cloth);
+    return [cuttingWay(job, 'thrifty'), cuttingWay(job, 'simple')];
+  }, [plan, quilt, cloth]);
+  const choose = (next: ChosenWay) => dispatch(wayChosen({ of: wayKey(id, cloth), way: next }));
+  const show = (v: number) => formatWithUnit(v, unit);
+  const found = way.found !== null && way.found.wants === table.plan.wants ? way.found : null;
+  const length = found ? table.placed.needed.value : thrifty.placed.needed.value;
+  const saves = simple.placed.needed.value - length;
+  return (
+    <Section title="Which way to cut it">
+      <Group
+        aria-label="Which way to cut it"
+        value={way.manner}
+        onChange={(manner) => choose({ ...way, manner: manner as ChosenWay['manner'] })}
+      >
+        <Option value="thrifty">
+          <strong>Thrifty</strong>
+          <Lengths text={`${show(length)} of cloth`} />
+          <span>{numberOf(thrifty.settings, 'setting')} of the ruler</span>
+          <span>{numberOf(thrifty.cuts, 'cut')}</span>
+        </Option>
+        <Option value="simple">
+          <strong>Simple</strong>
+          <Lengths text={`${show(simple.placed.needed.value)} of cloth`} />
+          <span>{numberOf(simple.settings, 'setting')} of the ruler</span>
+          <span>{numberOf(simple.cuts, 'cut')}</span>
+        </Option>
+      </Group>
+      <Search>
+        <p>
+          <Lengths
+            text={
+              saves > 1e-6
+                ? `Thrift saves ${show(saves)} and costs ${moreOf(thrifty.settings - simple.settings)}.`
+                : 'Thrift saves nothing here.'
+            }
+          />{' '}
+          <Lengths text={`Nothing takes less than ${show(table.placed.bound)}.`} />
+        </p>
+      </Search>
+      {way.manner === 'thrifty' && length > table.placed.bound + 1e-6 && (
+        <Longer
+          cloth={cloth}
+          length={length}
+          onFound={(sheet) => choose({ manner: 'thrifty', found: sheet })}
+        />
+      )}
+    </Section>
+  );
+}
+
+const moreOf = (settings: number): string =>
+  settings > 0 ? `${numberOf(settings, 'setting')} of the ruler more` : 'no more settings of the ruler';
+
+/** The longer search: how far it is, what it saves, and how to stop it. */
+function Longer({
+  cloth,
+  length,
+  onFound,
+}: {
+  cloth: string;
+  length: number;
+  onFound: (found: CuttingNews['found']) => void;
+}) {
+  const plan = useAppSelector(selectPlan);
+  const [news, setNews] = useState<CuttingNews | null>(null);
+  const [state, setState] = useState<'idle' | 'looking' | 'failed'>('idle');
+  const worker = useRef<Worker | null>(null);
+  const show = (v: number) => formatWithUnit(v, plan.unit);
+  const stop = () => {
+    worker.current?.terminate();
+    worker.current = null;
+    setState('idle');
+  };
+  useEffect(() => () => worker.current?.terminate(), []);
+  const start = () => {
+    stop();
+    const started = new Worker(new URL('../../workers/cutting.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.current = started;
+    started.onmessage = ({ data }: MessageEvent<CuttingNews>) => {
+      setNews(data);
+      if (data.finished) stop();
+    };
+    started.onerror = () => setState('failed');
+    started.postMessage({ plan, cloth });
+    setNews(null);
+    setState('looking');
+  };
+  const saved = news ? length - news.length : 0;
+  return (
+    <Search>
+      <p role="status">
+        {state === 'failed' ? (
+          'The search stopped by itself. What was found at once still holds.'
+        ) : news ? (
+          <Lengths
+            text={
+              saved > 1e-6
+                ? `${show(news.length)} after ${Math.ceil(news.seconds)} s: ${show(saved)} less.`
+                : `${state === 'looking' ? 'Nothing shorter yet' : 'Nothing shorter was found'}, ${Math.ceil(news.seconds)} s.`
+            }
+          />
+        ) : (
+          'A longer look may find a shorter way.'
+        )}
+      </p>
+      {state === 'looking' ? (
+        <Button onPress={stop}>Stop</Button>
+      ) : (
+        <Button onPress={start}>Look for a shorter way</Button>
+      )}
+      {news && saved > 1e-6 && (
+        <Button
+          look="main"
+          onPress={() => {
+            stop();
+            onFound(news.found);
+            setNews(null);
+          }}
+        >
+          Cut it so
+        </Button>
+      )}
+    </Search>
+  );
+}

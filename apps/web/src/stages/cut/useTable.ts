@@ -1,0 +1,40 @@
+import { atTable, type CutRecord, cutRecord, cuttingJob, type TableCloth } from '@lattice/core';
+import { useEffect, useMemo } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { type ChosenWay, wayKey } from '../../quilt/viewSlice.ts';
+import { hearOthers } from './cutting.ts';
+
+/** How often other devices are listened for while one cuts. */
+const LISTEN_MS = 20_000;
+const USUAL: ChosenWay = { manner: 'thrifty', found: null };
+
+/** One cloth of the open quilt at the table, and what has been cut of it. */
+export function useTable(cloth: string): { table: TableCloth; record: CutRecord; way: ChosenWay } {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const log = useAppSelector((s) => s.log);
+  const id = useAppSelector((s) => s.saving.id)!;
+  const way = useAppSelector((s) => s.view.ways[wayKey(id, cloth)] ?? USUAL);
+  const record = useMemo(() => cutRecord(log, id, cloth, plan.unit), [log, id, cloth, plan.unit]);
+  const table = useMemo(
+    () => atTable(cuttingJob(plan, quilt, cloth), record, way),
+    [plan, quilt, cloth, record, way],
+  );
+  return { table, record, way };
+}
+
+/** Listens for what others cut: when one comes back to the page, and now and then while it is open. */
+export function useListening(): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const listen = () => void dispatch(hearOthers());
+    const timer = setInterval(() => document.visibilityState === 'visible' && listen(), LISTEN_MS);
+    globalThis.addEventListener('focus', listen);
+    listen();
+    return () => {
+      clearInterval(timer);
+      globalThis.removeEventListener('focus', listen);
+    };
+  }, [dispatch]);
+}
