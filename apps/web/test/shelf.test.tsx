@@ -184,6 +184,7 @@ describe('the rail', () => {
       'Borders, settled',
       'Layers',
       'Edge',
+      'Cut',
     ]);
   });
   test('the pile in a line: none, some, all as they should be', () => {

@@ -20,12 +20,12 @@ export {
   longerSearch,
 } from './cutting/ways.ts';
 export { type Manner as CuttingManner } from './placing/views.ts';
-export { bladePasses, type Fold, FOLDS, madeSays, stepInHand, stepSays } from './cutting/step-words.ts';
+export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts';
 export { type CuttingStep } from './cutting/steps.ts';
 export { cutTree } from './cutting/cut-tree.ts';
 export { type ClothBox, type Placed } from './cutting/placed.ts';
 export { waitOf } from './cutting/waits.ts';
-export { atTable, type LineCount, type TableCloth, type TableStep } from './table/at-table.ts';
+export { atTable, type TableCloth, type TableStep } from './table/at-table.ts';
 export { planEntry, stepEntry } from './table/entries.ts';
 export { type CutRecord, cutRecord } from './log/cut-record.ts';
 export { readCuttingProblems, solveCuttingProblem } from './format/cutting-problems.ts';

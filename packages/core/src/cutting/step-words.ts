@@ -75,7 +75,7 @@ function subCutSays({ way, size, times, gives }: SubCut, unit: Unit): string {
  * How often the blade goes through where layers lie on one another: pieces come out in pairs or fours, what is left of
  * the count is cut with the strip opened out.
  */
-export function bladePasses(times: number, fold: Fold): { readonly folded: number; readonly open: number } {
+function bladePasses(times: number, fold: Fold): { readonly folded: number; readonly open: number } {
   const layers = FOLDS[fold];
   return { folded: Math.floor(times / layers), open: layers === 1 ? 0 : times % layers };
 }
@@ -88,7 +88,7 @@ function layersSay({ way, times }: SubCut, fold: Fold): string {
 }
 
 /** "11 Sashes", "a strip for Binding". */
-export const madeSays = ({ name, count, joined }: Made): string =>
+const madeSays = ({ name, count, joined }: Made): string =>
   joined ? `${numberOf(count, 'strip')} to join for ${name.toLowerCase()}` : `${count} ${name.toLowerCase()}`;
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -17,7 +17,7 @@ export interface TableStep extends CuttingStep {
 }
 
 /** How many of a line of the cutting list are cut. */
-export interface LineCount {
+interface LineCount {
   readonly line: string;
   readonly name: string;
   readonly cut: number;
