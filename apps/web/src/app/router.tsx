@@ -17,6 +17,10 @@ export const createRouter = () =>
           lazy: async () => ({ Component: (await import('../counter/CounterPage.tsx')).CounterPage }),
         },
         {
+          path: 'stash',
+          lazy: async () => ({ Component: (await import('../stash/StashPage.tsx')).StashPage }),
+        },
+        {
           path: 'keeping',
           lazy: async () => ({ Component: (await import('../keeping/KeepingPage.tsx')).KeepingPage }),
         },

@@ -19,6 +19,7 @@ import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
+import { FromStash } from '../stash/FromStash.tsx';
 import { AdviceFor } from './AdviceFor.tsx';
 import { ClothHabits, useFabricEdit } from './ClothHabits.tsx';
 import { Section } from './Section.tsx';
@@ -241,6 +242,7 @@ function ClothLine({
           <Lengths text={note} />
         </p>
       ))}
+      {cut && <FromStash fabric={fabric} />}
       <LengthField
         label="Usable width"
         value={fabric.usableWidth}

@@ -253,6 +253,9 @@ export function Shelf() {
         <Link className="ask" to="/ask/binding">
           Quick answers
         </Link>
+        <Link className="ask" to="/stash">
+          Stash
+        </Link>
         <Link className="ask" to="/keeping">
           <ShieldCheck size={15} aria-hidden /> Safe keeping
         </Link>

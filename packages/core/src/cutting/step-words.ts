@@ -8,7 +8,8 @@ export const FOLDS = { open: 1, once: 2, twice: 4 } as const;
 export type Fold = keyof typeof FOLDS;
 
 /** One step as it is said at the table, in a sentence. */
-export function stepSays({ kind, strips, box, cuts, makes, offcuts }: CuttingStep, unit: Unit): string {
+export function stepSays(step: CuttingStep, unit: Unit): string {
+  const { kind, strips, box, cuts, makes, offcuts } = step;
   const show = (v: number) => formatWithUnit(v, unit);
   if (kind === 'square') return 'Square the end.';
   if (kind === 'strip') {
@@ -16,8 +17,8 @@ export function stepSays({ kind, strips, box, cuts, makes, offcuts }: CuttingSte
     return `Cut a strip ${show(box.h)} wide${made ? `: ${madeSays(made)}` : ''}.`;
   }
   if (kind === 'leftover' && cuts.length === 0)
-    return `Take the piece of ${sizeSays(box.w, box.h, unit)} as it is: ${makes.map(madeSays).join(', ')}.`;
-  const from = kind === 'leftover' ? `the piece left over, ${sizeSays(box.w, box.h, unit)}` : null;
+    return `Take ${pieceSays(step, unit)} as it is: ${makes.map(madeSays).join(', ')}.`;
+  const from = kind === 'leftover' ? pieceSays(step, unit) : null;
   const of = strips.length > 1 ? `each of the ${strips.length} strips` : 'the strip';
   const left =
     offcuts.length > 0 ? ` Left: ${offcuts.map(({ w, h }) => sizeSays(w, h, unit)).join(', ')}.` : '';
@@ -54,7 +55,7 @@ export function stepInHand(
   if (cuts.length === 0) return { title: 'Take it as it is', does: [stepSays(step, unit)] };
   const what =
     kind === 'leftover'
-      ? `From the piece left over, ${sizeSays(box.w, box.h, unit)}.`
+      ? `From ${pieceSays(step, unit)}.`
       : strips.length > 1
         ? `All ${strips.length} strips of ${show(box.h)}, one after another.`
         : `The strip of ${show(box.h)}, opened out and turned.`;
@@ -92,5 +93,9 @@ const madeSays = ({ name, count, joined }: Made): string =>
   joined ? `${numberOf(count, 'strip')} to join for ${name.toLowerCase()}` : `${count} ${name.toLowerCase()}`;
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** A piece that is there already, by its name and size. */
+const pieceSays = ({ from, box }: CuttingStep, unit: Unit): string =>
+  `${from ?? 'the piece left over'}, ${sizeSays(box.w, box.h, unit)}`;
+
 const sizeSays = (w: number, h: number, unit: Unit): string =>
   `${formatLength(w, unit)} × ${formatWithUnit(h, unit)}`;

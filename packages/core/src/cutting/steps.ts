@@ -41,8 +41,9 @@ export interface CuttingStep {
   /** Lasts as long as the plan of its cloth. */
   readonly id: string;
   readonly kind: 'square' | 'strip' | 'pieces' | 'leftover';
-  /** For a leftover: its key. */
+  /** For a leftover: its key, and what it is called where it has a name. */
   readonly stock: string | null;
+  readonly from: string | null;
   /** The strips it is about, by their place from the end of the cloth: one for a strip, those cut alike for pieces. */
   readonly strips: readonly number[];
   /** What lies under the blade. */
@@ -110,17 +111,19 @@ export function cuttingSteps(
   return steps;
 }
 
-const NO_CUTS = { stock: null, cuts: [], makes: [], offcuts: [] } as const;
+const NO_CUTS = { stock: null, from: null, cuts: [], makes: [], offcuts: [] } as const;
 
 /** A piece of the cloth that is there already, to be cut up first. */
 export interface Leftover {
   readonly key: string;
+  /** What it is called; a leftover of this cloth where it has no name. */
+  readonly name?: string | undefined;
   readonly w: number;
   readonly h: number;
 }
 
 /** What is cut from a leftover; nothing where nothing is, or where it is a strip to join just as it is. */
-function leftoverStep({ key, w, h }: Leftover, all: readonly Lying[], unit: Unit): CuttingStep[] {
+function leftoverStep({ key, name, w, h }: Leftover, all: readonly Lying[], unit: Unit): CuttingStep[] {
   const own = all.filter(({ stock }) => stock === key);
   if (own.length === 0) return [];
   const box = { x: 0, y: 0, w, h };
@@ -131,6 +134,7 @@ function leftoverStep({ key, w, h }: Leftover, all: readonly Lying[], unit: Unit
       id: `leftover-${key}`,
       kind: 'leftover',
       stock: key,
+      from: name ?? null,
       strips: [],
       box,
       cuts: subCuts(tree),
@@ -152,6 +156,7 @@ function piecesStep(group: readonly StripAt[], lying: readonly Lying[], unit: Un
     id: `pieces-${index}`,
     kind: 'pieces',
     stock: null,
+    from: null,
     strips: group.map((strip) => strip.index),
     box,
     cuts: subCuts(tree),

@@ -91,7 +91,7 @@ export function cutRecord(log: readonly LogEntry[], quilt: string, cloth: string
     taken:
       cuts.reduce((sum, { body }) => sum + convertLength(body.takes, body.unit, unit), 0) +
       losses.reduce((sum, { body }) => sum + convertLength(body.length, body.unit, unit), 0),
-    left: leftIn(cuts, unit),
+    left: leftIn(cuts, intoStash(log, quilt), unit),
   };
 }
 
@@ -124,8 +124,16 @@ function madeIn(happened: readonly (Cut | Lost)[], unit: Unit): PiecesMade[] {
   return [...made.values()].filter(({ count }) => count > 0);
 }
 
-function leftIn(cuts: readonly Cut[], unit: Unit): LeftPiece[] {
-  const used = new Set(cuts.flatMap(({ body }) => body.uses));
+/** Leftovers of a quilt that went into the stash. */
+const intoStash = (log: readonly LogEntry[], quilt: string): string[] =>
+  log.flatMap((entry) =>
+    entry.kind === 'stash-put'
+      ? (entry.body.leftovers ?? []).flatMap((left) => (left.quilt === quilt ? [left.key] : []))
+      : [],
+  );
+
+function leftIn(cuts: readonly Cut[], stashed: readonly string[], unit: Unit): LeftPiece[] {
+  const used = new Set([...stashed, ...cuts.flatMap(({ body }) => body.uses)]);
   return cuts
     .flatMap(({ body }) =>
       body.leaves.map(({ w, h }, i) => ({

@@ -36,7 +36,7 @@ export const cuttingPlanned = z.strictObject({
   unit,
   wants: z.string().min(2).max(400_000),
   /** Pieces left of it that are used first. */
-  stock: z.array(z.strictObject({ key, w: size, h: size })).max(2000),
+  stock: z.array(z.strictObject({ key, w: size, h: size, name: z.string().max(80).optional() })).max(2000),
   sheet,
 });
 

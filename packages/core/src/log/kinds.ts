@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { stashMoved, stashPut } from './stash-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
 /** A side in the plan's unit as it then was. */
@@ -27,6 +28,8 @@ export const ENTRY_KINDS = {
   'step-cut': stepCut,
   'step-uncut': stepUncut,
   'cut-lost': cutLost,
+  'stash-put': stashPut,
+  'stash-moved': stashMoved,
 } as const;
 
 /** What each kind of entry says. */

@@ -54,6 +54,8 @@ export interface TableWish {
   readonly manner?: Manner;
   /** A plan that a longer search found. */
   readonly found?: FoundSheet | null;
+  /** Pieces of the stash that are set aside for it. */
+  readonly stash?: readonly Leftover[];
 }
 
 /**
@@ -72,7 +74,7 @@ export function atTable(job: CuttingJob, record: CutRecord, wish: TableWish = {}
   const begun = kept !== null && kept.wants === key && kept.unit === unit && !record.lostSince ? kept : null;
   const stock: readonly Leftover[] = begun
     ? begun.stock
-    : [...record.left, ...joinedIn(record.made), ...spareIn(spare)];
+    : [...record.left, ...joinedIn(record.made), ...spareIn(spare), ...(wish.stash ?? [])];
   let sheet: SheetPlan | null = null;
   const placed = placeOn(fabric, lines, how, (all, on) => {
     const left = all.map((need) => ({ ...need, count: need.count - (cut.get(need.key) ?? 0) }));

@@ -1,6 +1,8 @@
 import type { CuttingStep } from '../cutting/steps.ts';
 import type { Unit } from '../length/unit.ts';
+import type { CutRecord } from '../log/cut-record.ts';
 import type { EntryBody } from '../log/kinds.ts';
+import type { Fabric } from '../plan/shape.ts';
 import type { TableCloth } from './at-table.ts';
 
 /** What the log keeps when the cutting of a cloth begins, or is planned anew. */
@@ -8,7 +10,7 @@ export const planEntry = (cloth: string, { plan }: TableCloth, unit: Unit): Entr
   cloth,
   unit,
   wants: plan.wants,
-  stock: plan.stock.map(({ key, w, h }) => ({ key, w, h })),
+  stock: plan.stock.map(({ key, w, h, name }) => ({ key, w, h, ...(name !== undefined && { name }) })),
   sheet: {
     length: plan.sheet.length,
     cuts: plan.sheet.cuts.map((cut) => ({ ...cut })),
@@ -21,6 +23,38 @@ export const planEntry = (cloth: string, { plan }: TableCloth, unit: Unit): Entr
     strips: [...plan.sheet.strips],
   },
 });
+
+/** What is left of a cloth as it goes into the stash: pieces of one size together. */
+export function leftoverEntries(
+  quilt: { readonly id: string; readonly title: string },
+  { name, colour, direction, alike, price }: Fabric,
+  { left }: CutRecord,
+  unit: Unit,
+): Omit<EntryBody['stash-put'], 'id'>[] {
+  const sizes = new Map<string, CutRecord['left'][number][]>();
+  for (const piece of left) {
+    const size = `${piece.w} ${piece.h}`;
+    sizes.set(size, [...(sizes.get(size) ?? []), piece]);
+  }
+  return [...sizes.values()].map((alikes) => {
+    const { w, h } = alikes[0]!;
+    return {
+      name: `${name}, left over`.slice(0, 60),
+      colour,
+      kind: 'piece',
+      unit,
+      width: w,
+      length: h,
+      count: alikes.length,
+      direction,
+      alike,
+      washed: false,
+      price,
+      from: quilt.title.slice(0, 120),
+      leftovers: alikes.map(({ key }) => ({ quilt: quilt.id, key })),
+    };
+  });
+}
 
 /**
  * What the log keeps of a step that was done.

@@ -1,5 +1,6 @@
 import { formatLength, formatWithUnit, type TableCloth, type Unit } from '@lattice/core';
 import styled from 'styled-components';
+import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Section } from '../../figures/Section.tsx';
 
@@ -48,6 +49,7 @@ function alike(spare: TableCloth['spare']): { name: string; count: number; w: nu
 
 /** How many of each are cut and how many are wanted; what is spare; what changed. */
 export function CutSoFar({
+  onStash,
   table,
   waits,
   unit,
@@ -55,6 +57,8 @@ export function CutSoFar({
   table: TableCloth;
   waits: readonly string[];
   unit: Unit;
+  /** Puts what is left into the stash; null where nothing is left. */
+  onStash: (() => void) | null;
 }) {
   const { counts, spare, replanned } = table;
   return (
@@ -87,6 +91,11 @@ export function CutSoFar({
           />
         </Note>
       ))}
+      {onStash && (
+        <Button look="quiet" onPress={onStash}>
+          Put what is left into the stash
+        </Button>
+      )}
       {waits.map((says) => (
         <Note key={says}>
           <Lengths text={says} />

@@ -4,6 +4,7 @@ import {
   cuttingJob,
   type Fold,
   formatWithUnit,
+  leftoverEntries,
   type Plan,
   type Quilt,
   type TableStep,
@@ -20,6 +21,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Buying } from '../../figures/Buying.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { putInStash } from '../../stash/stash.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ClothDrawing } from './ClothDrawing.tsx';
 import { CutSoFar } from './CutSoFar.tsx';
@@ -228,6 +230,7 @@ function AtTable({
   const { table, record, way } = useTable(cloth);
   useListening();
   const dispatch = useAppDispatch();
+  const id = useAppSelector((s) => s.saving.id)!;
   const [{ fold, leftHanded }, setHabits] = useHabits();
   const [wrong, setWrong] = useState(false);
   const [page, setPage] = useState('table');
@@ -245,6 +248,8 @@ function AtTable({
   const opened = shown?.kind === 'strip' ? openedLater(table.steps, shown) : shown;
   const waits = useMemo(() => waitsIn(plan, lines), [plan, lines]);
   const { fabric, tooNarrow } = table.placed;
+  const stashLeft = () =>
+    void dispatch(putInStash(leftoverEntries({ id, title: plan.title }, fabric, record, unit)));
   return (
     <StageGrid>
       <Table>
@@ -309,7 +314,12 @@ function AtTable({
                   </p>
                 ))}
                 <InHand {...{ table, fold, unit }} onDone={() => done()} onBack={back} />
-                <CutSoFar table={table} waits={waits} unit={unit} />
+                <CutSoFar
+                  table={table}
+                  waits={waits}
+                  unit={unit}
+                  onStash={table.next === null && record.left.length > 0 ? stashLeft : null}
+                />
                 {record.plan === null && <WaySection cloth={cloth} table={table} way={way} />}
                 <SwitchField
                   label="Blade in the left hand"

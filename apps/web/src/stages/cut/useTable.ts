@@ -1,8 +1,9 @@
-import { atTable, type CutRecord, cutRecord, cuttingJob, type TableCloth } from '@lattice/core';
+import { atTable, type CutRecord, cutRecord, cuttingJob, setAsideFor, type TableCloth } from '@lattice/core';
 import { useEffect, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { type ChosenWay, wayKey } from '../../quilt/viewSlice.ts';
+import { selectStash } from '../../stash/stash.ts';
 import { hearOthers } from './cutting.ts';
 
 /** How often other devices are listened for while one cuts. */
@@ -17,10 +18,11 @@ export function useTable(cloth: string): { table: TableCloth; record: CutRecord;
   const id = useAppSelector((s) => s.saving.id)!;
   const way = useAppSelector((s) => s.view.ways[wayKey(id, cloth)] ?? USUAL);
   const record = useMemo(() => cutRecord(log, id, cloth, plan.unit), [log, id, cloth, plan.unit]);
-  const table = useMemo(
-    () => atTable(cuttingJob(plan, quilt, cloth), record, way),
-    [plan, quilt, cloth, record, way],
-  );
+  const inStash = useAppSelector((s) => selectStash(s, plan.unit));
+  const table = useMemo(() => {
+    const stash = setAsideFor(inStash, id, cloth);
+    return atTable(cuttingJob(plan, quilt, cloth), record, { ...way, stash });
+  }, [plan, quilt, cloth, record, way, inStash, id]);
   return { table, record, way };
 }
 

@@ -1,0 +1,148 @@
+import {
+  allowanceFor,
+  atTable,
+  cutRecord,
+  cuttingJob,
+  differenceOf,
+  type Fabric,
+  formatLength,
+  formatWithUnit,
+  numberOf,
+  setAsideFor,
+  shopCut,
+  type StashPiece,
+  type Unit,
+} from '@lattice/core';
+import { useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { Button } from '../design/controls/Button.tsx';
+import { Lengths } from '../design/Lengths.tsx';
+import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { moveStash, selectStash } from './stash.ts';
+
+const List = styled.ul`
+  margin: 4px 0 8px;
+  font-size: 13px;
+  li {
+    display: grid;
+    grid-template-columns: 16px minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 8px;
+    min-height: 34px;
+  }
+  i {
+    width: 16px;
+    height: 16px;
+    border: 1px solid rgb(0 0 0 / 25%);
+    border-radius: 4px;
+  }
+  small {
+    color: var(--soft);
+    font-size: 12.5px;
+  }
+`;
+const Saves = styled.p`
+  margin: 4px 0;
+  font-size: 13px;
+  color: var(--good);
+  font-weight: 600;
+`;
+
+/** So many of the stash are offered at once, the likest colours first. */
+const OFFERED = 6;
+
+/** The stash first: what is set aside for a cloth, what that saves at the shop, and what else there is like it. */
+export function FromStash({ fabric }: { fabric: Fabric }) {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const log = useAppSelector((s) => s.log);
+  const id = useAppSelector((s) => s.saving.id)!;
+  const stash = useAppSelector((s) => selectStash(s, plan.unit));
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState(false);
+  const { unit } = plan;
+  const aside = stash.flatMap((piece) =>
+    piece.aside
+      .filter((one) => one.quilt === id && one.cloth === fabric.id)
+      .map(({ count }) => ({ piece, count })),
+  );
+  const saves = useMemo(() => {
+    const pieces = setAsideFor(stash, id, fabric.id);
+    if (pieces.length === 0) return null;
+    const job = cuttingJob(plan, quilt, fabric.id);
+    const record = cutRecord(log, id, fabric.id, unit);
+    const { placed, steps } = atTable(job, record, { stash: pieces });
+    const needed = placed.needed.value;
+    const buy = shopCut(needed, allowanceFor(plan, fabric), unit);
+    const serves = steps.filter(({ kind }) => kind === 'leftover').flatMap(({ makes }) => makes);
+    const counts = new Map<string, number>();
+    for (const { name, count } of serves) counts.set(name, (counts.get(name) ?? 0) + count);
+    const served = [...counts].map(([name, count]) => `${count} ${name.toLowerCase()}`).join(', ');
+    return { served, needed, buy };
+  }, [stash, id, fabric, plan, quilt, log, unit]);
+  const offers = stash
+    .filter(({ free }) => free > 0)
+    .map((piece) => ({ piece, far: differenceOf(piece.colour, fabric.colour) }))
+    .sort((a, b) => a.far - b.far)
+    .slice(0, OFFERED);
+  const move = (piece: StashPiece, to: 'aside' | 'back', count: number) =>
+    void dispatch(moveStash({ piece: piece.id, count, to, quilt: id, cloth: fabric.id }));
+  if (stash.length === 0) return null;
+  return (
+    <>
+      {aside.length > 0 && (
+        <List aria-label={`Set aside for ${fabric.name}`}>
+          {aside.map(({ piece, count }) => (
+            <li key={piece.id}>
+              <i style={{ background: piece.colour }} />
+              <span>
+                <Lengths text={`${count} × ${words(piece, unit)}`} />
+              </span>
+              <Button
+                look="quiet"
+                aria-label={`Give back ${piece.name}`}
+                onPress={() => move(piece, 'back', count)}
+              >
+                Give back
+              </Button>
+            </li>
+          ))}
+        </List>
+      )}
+      {saves && (
+        <Saves role="status">
+          <Lengths
+            text={`The stash gives ${saves.served || 'nothing yet'}; then ${
+              saves.needed > 0
+                ? `ask for ${saves.buy.text} (${formatWithUnit(saves.needed, unit)} needed)`
+                : 'nothing need be bought'
+            }.`}
+          />
+        </Saves>
+      )}
+      <Button look="quiet" aria-expanded={open} onPress={() => setOpen(!open)}>
+        {open ? 'Close the stash' : 'From the stash…'}
+      </Button>
+      {open && (
+        <List aria-label={`In the stash, likest ${fabric.name} first`}>
+          {offers.length === 0 && <li>Nothing is free.</li>}
+          {offers.map(({ piece }) => (
+            <li key={piece.id}>
+              <i style={{ background: piece.colour }} />
+              <span>
+                <Lengths text={words(piece, unit)} /> <small>{numberOf(piece.free, 'piece')} free</small>
+              </span>
+              <Button aria-label={`Set aside ${piece.name}`} onPress={() => move(piece, 'aside', 1)}>
+                Set aside
+              </Button>
+            </li>
+          ))}
+        </List>
+      )}
+    </>
+  );
+}
+
+const words = ({ name, width, length }: StashPiece, unit: Unit): string =>
+  `${name}, ${formatLength(width, unit)} × ${formatWithUnit(length, unit)}`;

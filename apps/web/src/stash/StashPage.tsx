@@ -1,0 +1,451 @@
+import {
+  formatLength,
+  formatWithUnit,
+  numberOf,
+  readStashCsv,
+  STASH_KINDS,
+  type StashKind,
+  type StashPiece,
+  type Unit,
+  writeStashCsv,
+} from '@lattice/core';
+import { ArrowLeft, FileDown, FileUp, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { FileTrigger, Input, Label, SearchField, TextField } from 'react-aria-components';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { Button } from '../design/controls/Button.tsx';
+import { ChoiceField } from '../design/controls/ChoiceField.tsx';
+import { CountField } from '../design/controls/CountField.tsx';
+import { LengthField } from '../design/controls/LengthField.tsx';
+import { PriceField } from '../design/controls/PriceField.tsx';
+import { SwitchField } from '../design/controls/SwitchField.tsx';
+import { Lengths } from '../design/Lengths.tsx';
+import { Sheet } from '../design/Sheet.tsx';
+import { download } from '../quilt/download.ts';
+import { moveStash, putInStash, selectStash } from './stash.ts';
+
+const Page = styled.main`
+  max-width: 1100px;
+  margin: 0 auto;
+  padding: 18px 24px 64px;
+  .top {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 10px;
+    margin-bottom: 8px;
+  }
+  h1 {
+    font: 700 28px/1.15 var(--name);
+    margin-right: auto;
+  }
+  .back {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    font-size: 14px;
+    font-weight: 600;
+  }
+  .search {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    margin: 10px 0 16px;
+  }
+  .search input {
+    width: 30ch;
+    max-width: 100%;
+    padding: 6px 11px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--card);
+  }
+  .sum {
+    margin-bottom: 12px;
+    font-size: 14px;
+    color: var(--soft);
+  }
+`;
+const Grid = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 16px;
+  li {
+    display: grid;
+    grid-template-rows: 120px auto;
+    border: 1px solid var(--line);
+    border-radius: 12px;
+    background: var(--card);
+  }
+  svg {
+    width: 100%;
+    height: 120px;
+    padding: 12px;
+    border-radius: 12px 12px 0 0;
+    background: var(--ground);
+  }
+  .words {
+    padding: 10px 14px 12px;
+    font-size: 14px;
+  }
+  strong {
+    display: block;
+    font-size: 15px;
+  }
+  .soft {
+    color: var(--soft);
+  }
+  .tools {
+    display: flex;
+    gap: 4px;
+    margin: 6px 0 0 -10px;
+  }
+`;
+const Form = styled.div`
+  display: grid;
+  gap: 6px;
+  .name {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    padding: 4px 0;
+  }
+  .name input:not([type='color']) {
+    flex: 1;
+    padding: 6px 10px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--field);
+  }
+  input[type='color'] {
+    width: 36px;
+    height: 36px;
+    padding: 0;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: none;
+  }
+  .end {
+    display: flex;
+    justify-content: flex-end;
+    gap: 10px;
+    margin-top: 10px;
+  }
+`;
+const Wrong = styled.p`
+  margin: 8px 0;
+  padding: 8px 12px;
+  border-radius: 8px;
+  background: var(--wrong-wash);
+  font-size: 14px;
+`;
+
+const KIND_NAMES: Readonly<Record<StashKind, string>> = {
+  yardage: 'Yardage',
+  'fat-quarter': 'Fat quarter',
+  strip: 'Strip',
+  square: 'Square',
+  piece: 'Piece',
+};
+
+/** What a piece of each kind usually is, usable: a fat quarter of 18 × 22 gives 21 × 17 1/2 (common practice). */
+const USUAL: Readonly<Record<StashKind, Readonly<Record<Unit, readonly [width: number, length: number]>>>> = {
+  yardage: { in: [40, 36], cm: [106, 100] },
+  'fat-quarter': { in: [21, 17.5], cm: [53, 45] },
+  strip: { in: [40, 2.5], cm: [106, 6.5] },
+  square: { in: [10, 10], cm: [25, 25] },
+  piece: { in: [12, 9], cm: [30, 25] },
+};
+
+type Draft = Omit<StashPiece, 'free' | 'aside' | 'gone' | 'id'> & { readonly id?: string };
+
+const freshDraft = (unit: Unit): Draft => ({
+  name: 'A fat quarter',
+  colour: '#6a7f4e',
+  kind: 'fat-quarter',
+  unit,
+  width: USUAL['fat-quarter'][unit][0],
+  length: USUAL['fat-quarter'][unit][1],
+  count: 1,
+  direction: 'none',
+  alike: false,
+  washed: false,
+  price: null,
+  from: '',
+});
+
+/** The maker's cloth, whatever quilt it goes into: looked up, put in, said otherwise, in and out as a table. */
+export function StashPage() {
+  const [unit, setUnit] = useState<Unit>('in');
+  const stash = useAppSelector((s) => selectStash(s, unit));
+  const dispatch = useAppDispatch();
+  const [words, setWords] = useState('');
+  const [draft, setDraft] = useState<Draft | null>(null);
+  const [wrong, setWrong] = useState<readonly string[]>([]);
+  const found = stash.filter((piece) =>
+    `${piece.name} ${piece.from} ${KIND_NAMES[piece.kind]}`
+      .toLowerCase()
+      .includes(words.trim().toLowerCase()),
+  );
+  const area = stash.reduce((sum, piece) => sum + piece.width * piece.length * (piece.count - piece.gone), 0);
+  const takeIn = async (files: FileList | null) => {
+    const file = files?.[0];
+    if (!file) return;
+    const read = readStashCsv(await file.text(), unit);
+    setWrong(read.problems);
+    if (read.pieces.length > 0) await dispatch(putInStash(read.pieces));
+  };
+  return (
+    <Page>
+      <div className="top">
+        <Link className="back" to="/">
+          <ArrowLeft size={15} aria-hidden /> The shelf
+        </Link>
+        <h1>Stash</h1>
+        <FileTrigger acceptedFileTypes={['.csv', 'text/csv']} onSelect={(files) => void takeIn(files)}>
+          <Button>
+            <FileUp size={15} aria-hidden /> Take in a table
+          </Button>
+        </FileTrigger>
+        <Button
+          isDisabled={stash.length === 0}
+          onPress={() => download('stash.csv', writeStashCsv(stash, unit), 'text/csv')}
+        >
+          <FileDown size={15} aria-hidden /> As a table
+        </Button>
+        <Button look="main" onPress={() => setDraft(freshDraft(unit))}>
+          <Plus size={15} aria-hidden /> Put cloth in
+        </Button>
+      </div>
+      <div className="search">
+        <SearchField aria-label="Look for cloth" value={words} onChange={setWords}>
+          <Input placeholder="A name, a kind, where it is from" />
+        </SearchField>
+        <ChoiceField
+          label="Unit"
+          value={unit}
+          choices={[
+            { id: 'in', name: 'Inches' },
+            { id: 'cm', name: 'Centimetres' },
+          ]}
+          onChange={(id) => setUnit(id as Unit)}
+        />
+      </div>
+      {wrong.length > 0 && <Wrong role="alert">{wrong.join(' ')}</Wrong>}
+      {stash.length === 0 ? (
+        <p>
+          Nothing yet. What you put in here can be set aside for any quilt, and is cut before cloth is bought;
+          what a quilt leaves over can come here.
+        </p>
+      ) : (
+        <p className="sum" role="status">
+          {numberOf(found.length, 'cloth')}
+          {words.trim() === '' ? '' : ` of ${stash.length}`}, <Lengths text={areaSays(area, unit)} /> in all.
+        </p>
+      )}
+      <Grid aria-label="Cloth in the stash">
+        {found.map((piece) => (
+          <Piece
+            key={piece.id}
+            piece={piece}
+            unit={unit}
+            onChange={() => setDraft(piece)}
+            onGone={() =>
+              void dispatch(moveStash({ piece: piece.id, count: 1, to: 'gone', quilt: null, cloth: null }))
+            }
+          />
+        ))}
+      </Grid>
+      {draft && (
+        <Putting
+          draft={draft}
+          onClose={() => setDraft(null)}
+          onPut={(put) => {
+            void dispatch(putInStash([put]));
+            setDraft(null);
+          }}
+        />
+      )}
+    </Page>
+  );
+}
+
+function areaSays(area: number, unit: Unit): string {
+  return unit === 'in'
+    ? `${(area / (36 * 40)).toFixed(1)} yards of 40″ cloth`
+    : `${(area / 10_000).toFixed(1)} square metres`;
+}
+
+function Piece({
+  piece,
+  unit,
+  onChange,
+  onGone,
+}: {
+  piece: StashPiece;
+  unit: Unit;
+  onChange: () => void;
+  onGone: () => void;
+}) {
+  const { name, colour, kind, width, length, free, aside, from, washed } = piece;
+  const set = aside.reduce((sum, { count }) => sum + count, 0);
+  // A yard square fills the picture, so that pieces stand in proportion; longer cloth is drawn as long as that.
+  const whole = Math.max(unit === 'in' ? 40 : 106, Math.min(width, length) * 1.1);
+  return (
+    <li>
+      <svg viewBox={`0 0 ${whole} ${whole / 2}`} aria-hidden preserveAspectRatio="xMidYMid meet">
+        <rect
+          x={(whole - Math.min(width, whole)) / 2}
+          y={(whole / 2 - Math.min(length, whole / 2)) / 2}
+          width={Math.min(width, whole)}
+          height={Math.min(length, whole / 2)}
+          fill={colour}
+          stroke="var(--soft)"
+          strokeWidth={whole / 300}
+        />
+      </svg>
+      <div className="words">
+        <strong>{name}</strong>
+        <span>
+          <Lengths
+            text={`${KIND_NAMES[kind]}, ${formatLength(width, unit)} × ${formatWithUnit(length, unit)}`}
+          />
+        </span>
+        <p className="soft">
+          {numberOf(free, 'piece')} free
+          {set > 0 && `, ${set} set aside`}
+          {washed && ', washed'}
+          {from && `; from ${from}`}
+        </p>
+        <div className="tools">
+          <Button look="quiet" aria-label={`Change ${name}`} onPress={onChange}>
+            Change
+          </Button>
+          <Button look="quiet" aria-label={`One is gone: ${name}`} isDisabled={free === 0} onPress={onGone}>
+            One is gone
+          </Button>
+        </div>
+      </div>
+    </li>
+  );
+}
+
+function Putting({
+  draft,
+  onClose,
+  onPut,
+}: {
+  draft: Draft;
+  onClose: () => void;
+  onPut: (piece: Draft) => void;
+}) {
+  const [piece, setPiece] = useState(draft);
+  const change = (to: Partial<Draft>) => {
+    setPiece((had) => ({ ...had, ...to }));
+    return null;
+  };
+  const { unit } = piece;
+  return (
+    <Sheet
+      title={draft.id ? 'Cloth in the stash' : 'Put cloth in the stash'}
+      width={460}
+      isOpen
+      onClose={onClose}
+    >
+      <Form>
+        <TextField className="name" value={piece.name} onChange={(name) => change({ name })} maxLength={60}>
+          <Label>Name</Label>
+          <Input />
+          <input
+            type="color"
+            aria-label="Its colour"
+            value={piece.colour}
+            onChange={(event) => change({ colour: event.target.value })}
+          />
+        </TextField>
+        <ChoiceField
+          label="Kind"
+          labelled
+          value={piece.kind}
+          choices={STASH_KINDS.map((id) => ({ id, name: KIND_NAMES[id] }))}
+          onChange={(id) => {
+            const kind = id as StashKind;
+            const [width, length] = USUAL[kind][unit];
+            change({ kind, width, length });
+          }}
+        />
+        <LengthField
+          label="Usable, across"
+          value={piece.width}
+          unit={unit}
+          onCommit={(width) => change({ width })}
+        />
+        <LengthField
+          label="Along the selvage"
+          value={piece.length}
+          unit={unit}
+          onCommit={(length) => change({ length })}
+        />
+        <CountField
+          label="How many"
+          value={piece.count}
+          onCommit={(count) => (count < 1 || count > 5000 ? 'From 1 to 5,000.' : change({ count }))}
+        />
+        <PriceField
+          label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'}
+          value={piece.price}
+          onCommit={(price) => change({ price })}
+        />
+        <SwitchField label="Washed" value={piece.washed} onChange={(washed) => change({ washed })} />
+        <SwitchField
+          label="Both sides look alike"
+          value={piece.alike}
+          onChange={(alike) => change({ alike })}
+        />
+        <TextField className="name" value={piece.from} onChange={(from) => change({ from })} maxLength={120}>
+          <Label>From</Label>
+          <Input />
+        </TextField>
+        <div className="end">
+          <Button onPress={onClose}>Leave it</Button>
+          <Button look="main" isDisabled={piece.name.trim() === ''} onPress={() => onPut(bare(piece))}>
+            {draft.id ? 'Keep' : 'Put it in'}
+          </Button>
+        </div>
+      </Form>
+    </Sheet>
+  );
+}
+
+/** What is put in, without what the log works out. */
+const bare = ({
+  id,
+  name,
+  colour,
+  kind,
+  unit,
+  width,
+  length,
+  count,
+  direction,
+  alike,
+  washed,
+  price,
+  from,
+}: Draft): Draft => ({
+  ...(id !== undefined && { id }),
+  name: name.trim(),
+  colour,
+  kind,
+  unit,
+  width,
+  length,
+  count,
+  direction,
+  alike,
+  washed,
+  price,
+  from,
+});
