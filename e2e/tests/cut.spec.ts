@@ -139,3 +139,41 @@ test('cut off from the server nothing is lost', async ({ page, server, context }
     })
     .toBeGreaterThanOrEqual(5);
 });
+
+test('the list as it is said, ticked in the shop; the shop asked, a substitute taken, an order held and let go', async ({
+  page,
+  server,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openCopy(page, server);
+  await toCut(page);
+  await page.getByRole('tab', { name: 'Buy', exact: true }).click();
+  const list = page.getByTestId('spoken-list');
+  await expect(list).toContainText('a yard and an eighth of the oatmeal linen-look');
+  await page.getByRole('button', { name: 'Copy' }).click();
+  await expect(page.getByText('The list is copied.')).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain(
+    'A yard and an eighth of the oatmeal',
+  );
+  await list.getByText('a yard and an eighth of the oatmeal linen-look').click();
+  const brought = page.getByRole('textbox', { name: 'Brought home, length' });
+  await brought.fill('36');
+  await brought.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('4″ too little');
+
+  await page.getByRole('button', { name: 'Ask for the list' }).click();
+  const shop = page.getByRole('list', { name: 'What the shop has' });
+  await shop.getByRole('button', { name: 'Take Slate plain' }).click();
+  await expect(
+    page.getByTestId('shopping-list').getByRole('textbox', { name: 'Name of Slate plain' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Have it held' }).click();
+  await expect(page.getByText(/Order WB-\d+: Slate plain, \d+\.\d\d, held until/)).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByText(/Order WB-/)).toHaveCount(0);
+  await page.route('**/api/shop/ask', (route) => route.abort());
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await expect(page.getByText(/The shop does not answer. Nothing was ordered/)).toBeVisible();
+});

@@ -21,7 +21,7 @@ test('cloth is put in, looked up, taken in from a table and given out as one', a
   });
   await expect(pieces).toContainText('Slate strip');
   await expect(page.getByRole('alert')).toContainText('Line 3: its width or length cannot be read.');
-  await page.getByRole('searchbox', { name: 'Look for cloth' }).fill('slate');
+  await page.getByRole('searchbox', { name: 'Look for cloth' }).fill('slate strip');
   await expect(pieces.getByRole('listitem')).toHaveCount(1);
   await accessible(page);
   const [file] = await Promise.all([

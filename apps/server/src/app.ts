@@ -26,6 +26,9 @@ import { permissions, whoIs } from './share/who.ts';
 import { LongArm } from './simulators/long-arm.ts';
 import { LongArmBookings } from './simulators/long-arm-bookings.ts';
 import { longArmRoutes } from './simulators/long-arm-routes.ts';
+import { Shop } from './simulators/shop.ts';
+import { ShopHolds } from './simulators/shop-holds.ts';
+import { shopRoutes } from './simulators/shop-routes.ts';
 import { tapeRoutes } from './simulators/tape-routes.ts';
 import { Tape } from './simulators/tape.ts';
 import { SnapshotRepository } from './snapshots/repository.ts';
@@ -110,6 +113,8 @@ function apiRoutes(app: Express, { database, outside, workshop, backups, sharedA
   app.use('/api/log', logRoutes(log));
   const bookings = new LongArmBookings(new LongArm(outside.now), log, outside.now);
   app.use('/api/long-arm', longArmRoutes(bookings));
+  const holds = new ShopHolds(new Shop(outside.now), log, outside.now);
+  app.use('/api/shop', shopRoutes(holds));
   app.use('/api/links', linkRoutes(new Links(knex, outside), sharedAt ?? (() => null)));
   if (backups) app.use('/api/backups', backupRoutes(backups));
 }

@@ -12,6 +12,7 @@ import { openShelf } from './database/shelf.ts';
 import { keepHouse } from './housekeeping.ts';
 import { Workshop } from './pictures/workshop.ts';
 import { QuiltRepository } from './quilts/repository.ts';
+import { LogRepository } from './log/repository.ts';
 import { seedDemo } from './seed/seed.ts';
 import { share, type Shared } from './share/share.ts';
 import { stop } from './stop.ts';
@@ -100,7 +101,12 @@ function close(): void {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, close);
 
 if (values.demo && shelf.readOnly === null) {
-  const seeded = await seedDemo(new QuiltRepository(shelf.database), outside, path.join(root, 'demo'));
+  const seeded = await seedDemo(
+    new QuiltRepository(shelf.database),
+    new LogRepository(shelf.database),
+    outside,
+    path.join(root, 'demo'),
+  );
   if (seeded > 0) console.log(`Put ${seeded} demo quilts on the shelf.`);
 }
 

@@ -7,6 +7,7 @@ import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import { type Database, openDatabase } from '../src/database/open.ts';
 import { QuiltRepository } from '../src/quilts/repository.ts';
+import { LogRepository } from '../src/log/repository.ts';
 import { seedDemo } from '../src/seed/seed.ts';
 
 let database: Database;
@@ -254,7 +255,12 @@ describe('on disk', () => {
     expect(await first.knex.raw('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     // Full: what is acknowledged is on the disk (SQLite's documentation of this pragma).
     expect(await first.knex.raw('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
-    await seedDemo(new QuiltRepository(first), outside, path.resolve(__dirname, '../../../demo'));
+    await seedDemo(
+      new QuiltRepository(first),
+      new LogRepository(first),
+      outside,
+      path.resolve(__dirname, '../../../demo'),
+    );
     const count = await new QuiltRepository(first).count();
     await first.close();
     const second = await openDatabase(folder);
@@ -262,20 +268,30 @@ describe('on disk', () => {
     expect(await new QuiltRepository(second).count()).toBe(count);
     // The shelf has quilts: seeding again adds none.
     expect(
-      await seedDemo(new QuiltRepository(second), outside, path.resolve(__dirname, '../../../demo')),
+      await seedDemo(
+        new QuiltRepository(second),
+        new LogRepository(second),
+        outside,
+        path.resolve(__dirname, '../../../demo'),
+      ),
     ).toBe(0);
   });
 
   test('the potting-shed quilt is seeded with the thirty blocks of its table', async () => {
-    await seedDemo(new QuiltRepository(database), outside, path.resolve(__dirname, '../../../demo'));
+    await seedDemo(
+      new QuiltRepository(database),
+      new LogRepository(database),
+      outside,
+      path.resolve(__dirname, '../../../demo'),
+    );
     const { id } = (await shelf()).find((q) => q.card['title'] === 'Potting-shed raffle quilt')!;
     expect((await request(app()).get(`/api/quilts/${id}`)).body.plan.pile).toHaveLength(30);
   });
 
   test('a demo plan that cannot be read is named', async () => {
     writeFileSync(path.join(folder, 'odd.plan.json'), '{"schemaVersion": 1}');
-    await expect(seedDemo(new QuiltRepository(database), outside, folder)).rejects.toThrow(
-      /demo\/odd\.plan\.json/,
-    );
+    await expect(
+      seedDemo(new QuiltRepository(database), new LogRepository(database), outside, folder),
+    ).rejects.toThrow(/demo\/odd\.plan\.json/);
   });
 });

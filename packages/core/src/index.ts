@@ -31,6 +31,18 @@ export { type CutRecord, cutRecord } from './log/cut-record.ts';
 export { type StashPiece, stashIn } from './log/stash.ts';
 export { STASH, STASH_KINDS, type StashKind } from './log/stash-kinds.ts';
 export { setAsideFor } from './table/set-aside.ts';
+export { spokenCut, spokenList } from './shopping/spoken.ts';
+export { boughtIn } from './log/bought.ts';
+export { holdsIn } from './log/shop-holds.ts';
+export {
+  type ShopAnswer,
+  shopAnswerSchema,
+  type ShopList,
+  shopListSchema,
+  type ShopOffer,
+  type ShopOrder,
+  shopOrderSchema,
+} from './shopping/shop.ts';
 export { readStashCsv, writeStashCsv } from './format/stash-csv.ts';
 export { readCuttingProblems, solveCuttingProblem } from './format/cutting-problems.ts';
 export { type Cut } from './cut/cut.ts';

@@ -1,10 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { readBlocksCsv, readPlanJson } from '@lattice/core';
+import { readBlocksCsv, readPlanJson, readStashCsv, STASH } from '@lattice/core';
+import type { LogRepository } from '../log/repository.ts';
 import type { QuiltRepository, QuiltRow } from '../quilts/repository.ts';
 import { newRow, type Surroundings } from '../quilts/service.ts';
 
 const FIRST = 'potting-shed';
+const STASH_TABLE = 'stash.csv';
 
 /**
  * Puts the demo quilts on an empty shelf, through the same readers a quilter's own files go through.
@@ -13,6 +15,7 @@ const FIRST = 'potting-shed';
  */
 export async function seedDemo(
   rows: QuiltRepository,
+  log: Pick<LogRepository, 'add'>,
   outside: Surroundings,
   folder: string,
 ): Promise<number> {
@@ -37,5 +40,26 @@ export async function seedDemo(
     shelf.push(newRow({ ...read.plan, pile: [...pile] }, made));
   }
   await rows.insertAll(shelf);
+  if (files.includes(STASH_TABLE)) await seedStash(log, outside, path.join(folder, STASH_TABLE));
   return names.length;
+}
+
+/** The demo's stash, as its table says. */
+async function seedStash(
+  log: Pick<LogRepository, 'add'>,
+  outside: Surroundings,
+  file: string,
+): Promise<void> {
+  const { pieces, problems } = readStashCsv(readFileSync(file, 'utf8'), 'in');
+  if (problems.length > 0) throw new Error(`${file}: ${problems.join(' ')}`);
+  const at = outside.now().toISOString();
+  await log.add(
+    pieces.map((piece) => ({
+      id: outside.newId(),
+      quilt: STASH,
+      at,
+      kind: 'stash-put' as const,
+      body: { ...piece, id: outside.newId() },
+    })),
+  );
 }

@@ -28,3 +28,10 @@ export const writeLog =
     void outbox.send();
     return entries.map(({ id }) => id);
   };
+
+/** Takes entries that a server answered with into the log of this browser. */
+export const hearEntries =
+  (entries: readonly LogEntry[]): Thunk<Promise<void>> =>
+  async (dispatch, _getState, { keeping }) => {
+    await addHeard(entries, dispatch, keeping);
+  };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bought, boughtNot, shopHeld, shopLetGo } from './shop-kinds.ts';
 import { stashMoved, stashPut } from './stash-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
@@ -30,6 +31,10 @@ export const ENTRY_KINDS = {
   'cut-lost': cutLost,
   'stash-put': stashPut,
   'stash-moved': stashMoved,
+  'shop-held': shopHeld,
+  'shop-let-go': shopLetGo,
+  bought,
+  'bought-not': boughtNot,
 } as const;
 
 /** What each kind of entry says. */

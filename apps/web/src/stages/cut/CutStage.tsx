@@ -21,6 +21,8 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Buying } from '../../figures/Buying.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { AskShop } from '../../shop/AskShop.tsx';
+import { ListToSay } from '../../shop/ListToSay.tsx';
 import { putInStash } from '../../stash/stash.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ClothDrawing } from './ClothDrawing.tsx';
@@ -339,7 +341,9 @@ function AtTable({
             </Tabs>
           </TabPanel>
           <TabPanel id="buy">
+            <ListToSay />
             <Buying />
+            <AskShop />
           </TabPanel>
         </Pages>
       </StageSide>
