@@ -177,3 +177,26 @@ test('the list as it is said, ticked in the shop; the shop asked, a substitute t
   await page.getByRole('button', { name: 'Ask again' }).click();
   await expect(page.getByText(/The shop does not answer. Nothing was ordered/)).toBeVisible();
 });
+
+test('only so much of a cloth: ways out, each drawn, and one taken', async ({ page, server }) => {
+  await openCopy(page, server);
+  await toCut(page);
+  await page.getByRole('tab', { name: 'Buy', exact: true }).click();
+  await page.getByRole('button', { name: 'I have only…' }).first().click();
+  const sheet = page.getByRole('dialog');
+  const length = sheet.getByRole('textbox', { name: 'There is' });
+  await length.fill('1 yd');
+  await length.press('Enter');
+  const ways = sheet.getByRole('list', { name: 'Ways to make do' });
+  await expect(ways.getByRole('heading', { name: /Sashes of .* instead of 1 1\/2/ })).toBeVisible();
+  await accessible(page);
+  await ways
+    .getByRole('listitem')
+    .filter({ hasText: 'Sashes of' })
+    .getByRole('button', { name: 'Make it so' })
+    .click();
+  await expect(sheet).toBeHidden();
+  await expect(page.getByTestId('spoken-list')).toContainText('a yard of the oatmeal linen-look');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('spoken-list')).toContainText('a yard and an eighth of the oatmeal');
+});

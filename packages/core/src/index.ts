@@ -143,6 +143,8 @@ export {
 } from './setting/registry.ts';
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type Allowance, shopCut } from './shopping/shop-cut.ts';
+export { cutLengthwiseInstead } from './finder/lengthwise.ts';
+export { isEnough, makeDo, type MakeDo } from './finder/short.ts';
 export { applyFit } from './finder/apply.ts';
 export { BEDS, type BedId } from './choice/beds.ts';
 export { findFits, type Fit } from './finder/find.ts';

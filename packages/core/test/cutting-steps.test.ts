@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { computeQuilt, cuttingJob, cuttingWay, longerSearch, stepSays } from '../src/index.ts';
 import { cutTree } from '../src/cutting/cut-tree.ts';
 import { waitOf } from '../src/cutting/waits.ts';
-import { anyPlan, borderOf, inchPlan, quiltOf } from './support/plans.ts';
+import { anyPlan, borderOf, inchPlan, quiltOf, wholeSetting } from './support/plans.ts';
 
 const sashed = () => quiltOf(12, 3, 4, { kind: 'sashed', sash: 1.5 }, { borders: [borderOf(4, 'border')] });
 
@@ -74,6 +74,16 @@ test('what waits is cut last, until it is measured', () => {
     );
   expect(first('Sashes')).toBe(0);
   expect(first('Sashes')).toBeLessThan(first('Border sides'));
+});
+
+// Rule TR-2, geometry: a square cut twice corner to corner gives four triangles, once two.
+test('squares for triangles are then cut corner to corner', () => {
+  const plan = inchPlan({ grid: { across: 5, down: 6 }, setting: wholeSetting({ kind: 'on-point' }) });
+  const quilt = computeQuilt(plan);
+  const { steps } = cuttingWay(cuttingJob(plan, quilt, 'triangle'), 'thrifty');
+  const says = steps.map((step) => stepSays(step, 'in')).join(' ');
+  expect(says).toContain('Then each corner to corner, twice, without moving it between: 16 side triangles.');
+  expect(says).toContain('Then each corner to corner, once: 4 corner triangles.');
 });
 
 test('a longer search starts from what is found at once, and never goes below the bound', () => {

@@ -19,6 +19,7 @@ import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
+import { OnlySoMuch } from '../shop/OnlySoMuch.tsx';
 import { FromStash } from '../stash/FromStash.tsx';
 import { AdviceFor } from './AdviceFor.tsx';
 import { ClothHabits, useFabricEdit } from './ClothHabits.tsx';
@@ -242,7 +243,12 @@ function ClothLine({
           <Lengths text={note} />
         </p>
       ))}
-      {cut && <FromStash fabric={fabric} />}
+      {cut && (
+        <>
+          <FromStash fabric={fabric} />
+          <OnlySoMuch fabric={fabric} needed={cut.needed.value + plan.squaring} />
+        </>
+      )}
       <LengthField
         label="Usable width"
         value={fabric.usableWidth}

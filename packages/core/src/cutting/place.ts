@@ -63,7 +63,7 @@ export function placeOn(
     const index = counted.get(key) ?? 0;
     counted.set(key, index + 1);
     const at = { x: real(x), y: real(y), w: real(w), h: real(h), stock };
-    return { line: line.id, cut, name, index, ...at };
+    return { line: line.id, cut, name, index, corners: CORNERS[line.cut.shape], ...at };
   });
   const heights = plan.strips.map(real);
   const strips = stripsAcross({ heights, pieces, runs, usable: cloth.usable, unit });
@@ -91,6 +91,9 @@ export function placeOn(
     ),
   };
 }
+
+/** How often a square is cut corner to corner, for the triangles it is cut for. */
+const CORNERS = { rectangle: 0, 'half-square': 1, 'quarter-square': 2 } as const;
 
 const stripsSay = (name: string, count: number, width: number, unit: Unit): string =>
   `${name}: ${numberOf(count, 'strip')} × ${formatWorking(width, unit)} = ${formatExact(count * width)}`;

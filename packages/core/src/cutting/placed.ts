@@ -21,8 +21,10 @@ export interface PlacedPiece extends StockBox {
   readonly line: string;
   readonly cut: string | null;
   readonly name: string;
-  /** Which of its cut's pieces it is, from 0; those of a run come after the others. */
+  /** Which of its cut's pieces it is, from 0. */
   readonly index: number;
+  /** A square that is cut corner to corner, so many times; 0 where it stays as it is. */
+  readonly corners: 0 | 1 | 2;
 }
 
 /** A piece longer than its cloth is wide, cut from joined strips. */

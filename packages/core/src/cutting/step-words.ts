@@ -22,7 +22,8 @@ export function stepSays(step: CuttingStep, unit: Unit): string {
   const of = strips.length > 1 ? `each of the ${strips.length} strips` : 'the strip';
   const left =
     offcuts.length > 0 ? ` Left: ${offcuts.map(({ w, h }) => sizeSays(w, h, unit)).join(', ')}.` : '';
-  return `Cut ${from ?? `${of} of ${show(box.h)}`}: ${cuts.map((cut) => subCutSays(cut, unit)).join('; ')}.${left}`;
+  const corners = makes.flatMap(cornersSay).map((says) => ` ${says}`);
+  return `Cut ${from ?? `${of} of ${show(box.h)}`}: ${cuts.map((cut) => subCutSays(cut, unit)).join('; ')}.${corners.join('')}${left}`;
 }
 
 /** A step as it stands in large type, with what the hands do. */
@@ -61,7 +62,11 @@ export function stepInHand(
         : `The strip of ${show(box.h)}, opened out and turned.`;
   return {
     title: cuts[0]!.times > 1 ? `Every ${show(cuts[0]!.size)}` : show(cuts[0]!.size),
-    does: [what, ...cuts.map((cut) => `${capital(subCutSays(cut, unit))}${layersSay(cut, fold)}.`)],
+    does: [
+      what,
+      ...cuts.map((cut) => `${capital(subCutSays(cut, unit))}${layersSay(cut, fold)}.`),
+      ...makes.flatMap(cornersSay),
+    ],
   };
 }
 
@@ -91,6 +96,14 @@ function layersSay({ way, times }: SubCut, fold: Fold): string {
 /** "11 Sashes", "a strip for Binding". */
 const madeSays = ({ name, count, joined }: Made): string =>
   joined ? `${numberOf(count, 'strip')} to join for ${name.toLowerCase()}` : `${count} ${name.toLowerCase()}`;
+
+/** Squares on their way to triangles: the blade goes from corner to corner, the square not moved between (common practice). */
+function cornersSay({ name, count, corners }: Made): string[] {
+  if (corners === 0) return [];
+  const of = name.toLowerCase().replace(/^squares for /, '');
+  const how = corners === 1 ? 'once' : 'twice, without moving it between';
+  return [`Then each corner to corner, ${how}: ${count * 2 * corners} ${of}.`];
+}
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** A piece that is there already, by its name and size. */

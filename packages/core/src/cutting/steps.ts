@@ -17,6 +17,8 @@ export interface Made {
   readonly h: number;
   /** Strips that are joined before anything is cut from them. */
   readonly joined: boolean;
+  /** Squares that are then cut corner to corner, so many times. */
+  readonly corners: 0 | 1 | 2;
 }
 
 /** One setting of the ruler: a piece of cloth cut into parts of one size. */
@@ -60,6 +62,7 @@ interface Lying extends StockBox {
   readonly cut: string | null;
   readonly name: string;
   readonly joined: boolean;
+  readonly corners: 0 | 1 | 2;
 }
 
 /** At most so many strips between two squarings, or elbows appear (rule CU-6, common practice: three or four). */
@@ -177,6 +180,7 @@ function lyingOn({ pieces, runs }: Pick<Placed, 'pieces' | 'runs'>): Lying[] {
       cut: own[0]!.cut,
       name: names,
       joined: true,
+      corners: 0 as const,
     }));
   });
   return [...pieces.map((piece) => ({ ...piece, lines: [piece.line], joined: false })), ...segments];
@@ -212,8 +216,8 @@ function alike(heights: readonly number[], lying: readonly Lying[], usable: numb
 }
 
 function madeOf(pieces: readonly Lying[]): Made {
-  const { line, lines, cut, name, w, h, joined } = pieces[0]!;
-  return { line, lines, cut, name, count: pieces.length, w, h, joined };
+  const { line, lines, cut, name, w, h, joined, corners } = pieces[0]!;
+  return { line, lines, cut, name, count: pieces.length, w, h, joined, corners };
 }
 
 function madeIn(pieces: readonly Lying[]): Made[] {

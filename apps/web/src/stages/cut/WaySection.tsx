@@ -1,4 +1,12 @@
-import { cuttingJob, cuttingWay, formatWithUnit, numberOf, type TableCloth } from '@lattice/core';
+import {
+  cuttingJob,
+  cuttingWay,
+  cutLengthwiseInstead,
+  formatWithUnit,
+  numberOf,
+  type TableCloth,
+  type Unit,
+} from '@lattice/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
@@ -8,6 +16,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { type ChosenWay, wayChosen, wayKey } from '../../quilt/viewSlice.ts';
+import { useEdit } from '../../quilt/useEdit.ts';
 import type { CuttingNews } from '../../workers/cutting.worker.ts';
 
 const Group = styled(RadioGroup)`
@@ -62,6 +71,8 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
     const job = cuttingJob(plan, quilt, cloth);
     return [cuttingWay(job, 'thrifty'), cuttingWay(job, 'simple')];
   }, [plan, quilt, cloth]);
+  const along = useMemo(() => cutLengthwiseInstead(plan, quilt, cloth), [plan, quilt, cloth]);
+  const edit = useEdit();
   const choose = (next: ChosenWay) => dispatch(wayChosen({ of: wayKey(id, cloth), way: next }));
   const show = (v: number) => formatWithUnit(v, unit);
   const found = way.found !== null && way.found.wants === table.plan.wants ? way.found : null;
@@ -99,6 +110,14 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
           <Lengths text={`Nothing takes less than ${show(table.placed.bound)}.`} />
         </p>
       </Search>
+      {along && (
+        <Search>
+          <p>
+            <Lengths text={alongSays(along, unit)} />
+          </p>
+          <Button onPress={() => edit(() => along.plan)}>Cut them along the selvage</Button>
+        </Search>
+      )}
       {way.manner === 'thrifty' && length > table.placed.bound + 1e-6 && (
         <Longer
           cloth={cloth}
@@ -108,6 +127,17 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
       )}
     </Section>
   );
+}
+
+/** What cutting borders along the selvage would do, in words. */
+function alongSays({ joins, saves }: { joins: number; saves: number }, unit: Unit): string {
+  const cloth =
+    saves > 0
+      ? `and ${formatWithUnit(saves, unit)} less`
+      : saves === 0
+        ? 'and no more cloth'
+        : `but ${formatWithUnit(-saves, unit)} more`;
+  return `Cut along the selvage, its borders need no joins (${joins} now) ${cloth}.`;
 }
 
 const moreOf = (settings: number): string =>

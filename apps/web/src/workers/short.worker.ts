@@ -1,0 +1,12 @@
+import { makeDo, type MakeDo, type Plan } from '@lattice/core';
+
+/** What the page asks of the worker: ways to make do with so much of a cloth. */
+export interface ShortJob {
+  readonly plan: Plan;
+  readonly cloth: string;
+  readonly length: number;
+}
+
+self.onmessage = ({ data: { plan, cloth, length } }: MessageEvent<ShortJob>) => {
+  self.postMessage(makeDo(plan, { cloth, length }) satisfies MakeDo[]);
+};

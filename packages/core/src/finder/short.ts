@@ -1,0 +1,209 @@
+import { numberOf } from '../figure/figure.ts';
+import { formatSize, formatWithUnit } from '../length/format.ts';
+import { atLeast, TOLERANCE } from '../length/tolerance.ts';
+import { rulerStep } from '../length/unit.ts';
+import { fabricFor, fabricUses, withFabric } from '../plan/fabric-use.ts';
+import type { Plan } from '../plan/shape.ts';
+import { computeQuilt, type Quilt } from '../quilt/compute.ts';
+import { lengthsOf, withLengths } from '../setting/registry.ts';
+import { planProblems } from '../soundness/problems.ts';
+import { allowanceFor } from '../shopping/buy.ts';
+
+/** What can be changed when a cloth is short. */
+export type WayOut = 'sash' | 'border' | 'direction' | 'other-cloth' | 'grid';
+
+/** One way to make do with the cloth there is. */
+export interface MakeDo {
+  readonly id: string;
+  readonly way: WayOut;
+  /** "Sashes of 1 1/4″ instead of 1 1/2″" */
+  readonly title: string;
+  /** What the quilt then is, and what it takes of the cloth. */
+  readonly says: string;
+  readonly plan: Plan;
+  /** Of the cloth, in the plan's unit. */
+  readonly needed: number;
+  /** How far the quilt's size moves, width and height together. */
+  readonly moves: number;
+}
+
+/** Cloth in hand: which one, and how long it is. */
+export interface InHand {
+  readonly cloth: string;
+  readonly length: number;
+}
+
+/** Steps of a width that are tried, at most. */
+const MOST_STEPS = 24;
+
+/**
+ * Ways out when there is only so much of a cloth, borders included: narrower sashes, narrower borders, strips cut the
+ * other way, something else cut from another cloth, fewer rows or columns. Only what then really is enough, with its
+ * end squared and what the wash takes; what changes the quilt least comes first.
+ */
+export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
+  const before = computeQuilt(plan);
+  const found = [
+    ...narrowerSash(plan, cloth, length),
+    ...narrowerBorders(plan, cloth, length),
+    ...otherDirection(plan, cloth, length),
+    ...otherCloth(plan, cloth, length),
+    ...smallerGrid(plan, cloth, length),
+  ];
+  return found
+    .map(({ quilt, ...way }): MakeDo => ({
+      ...way,
+      says: `${formatSize(quilt.finished.width.value, quilt.finished.height.value, plan.unit)}, ${formatWithUnit(way.needed, plan.unit)} of the cloth`,
+      moves: movedBetween(before, quilt),
+    }))
+    .sort((a, b) => a.moves - b.moves || a.needed - b.needed);
+}
+
+/** Whether there is enough of it as the plan stands, with what squaring and the wash take. */
+export const isEnough = (plan: Plan, quilt: Quilt, { cloth, length }: InHand): boolean =>
+  atLeast(length, wantedOf(plan, quilt, cloth));
+
+type Found = Omit<MakeDo, 'says' | 'moves'> & { readonly quilt: Quilt };
+
+/** Length of a cloth a quilt wants of the shop, before shops round it. */
+function wantedOf(plan: Plan, quilt: Quilt, cloth: string): number {
+  const cut = quilt.fabrics.find(({ fabric }) => fabric.id === cloth);
+  if (!cut) return 0;
+  const { squaring, shrinkage } = allowanceFor(plan, cut.fabric);
+  return (cut.needed.value + squaring) / (1 - shrinkage / 100);
+}
+
+function tried(plan: Plan, cloth: string, length: number) {
+  if (planProblems(plan).length > 0) return null;
+  const quilt = computeQuilt(plan);
+  const needed = wantedOf(plan, quilt, cloth);
+  const holds = quilt.fabrics.every(({ tooNarrow }) => tooNarrow.length === 0);
+  return holds && atLeast(length, needed) ? { plan, quilt, needed } : null;
+}
+
+/** The widest that is enough, a ruler's step narrower each time. */
+function narrower(
+  from: number,
+  plan: Plan,
+  at: (width: number) => Plan,
+  enough: (plan: Plan) => ReturnType<typeof tried>,
+) {
+  const step = rulerStep(plan.unit);
+  for (let i = 1; i <= MOST_STEPS && from - i * step > step - TOLERANCE; i++) {
+    const width = from - i * step;
+    const found = enough(at(width));
+    if (found) return { ...found, width };
+  }
+  return null;
+}
+
+function narrowerSash(plan: Plan, cloth: string, length: number): Found[] {
+  const { sash } = lengthsOf(plan.setting);
+  const uses = fabricUses(plan).filter((use) => fabricFor(plan, use) === cloth);
+  if (sash === undefined || !uses.some(({ what }) => what === 'sash' || what === 'middle-sash')) return [];
+  const found = narrower(
+    sash,
+    plan,
+    (width) => ({ ...plan, setting: withLengths(plan.setting, { sash: width }) }),
+    (changed) => tried(changed, cloth, length),
+  );
+  if (!found) return [];
+  const show = (v: number) => formatWithUnit(v, plan.unit);
+  return [
+    { ...found, id: 'sash', way: 'sash', title: `Sashes of ${show(found.width)} instead of ${show(sash)}` },
+  ];
+}
+
+function narrowerBorders(plan: Plan, cloth: string, length: number): Found[] {
+  return plan.borders.flatMap((border, i): Found[] => {
+    if (border.fabric !== cloth) return [];
+    const wide = Math.max(border.sides, border.ends);
+    const found = narrower(
+      wide,
+      plan,
+      (width) => ({
+        ...plan,
+        borders: plan.borders.map((b, at) =>
+          at === i ? { ...b, sides: Math.min(b.sides, width), ends: Math.min(b.ends, width) } : b,
+        ),
+      }),
+      (changed) => tried(changed, cloth, length),
+    );
+    if (!found) return [];
+    const show = (v: number) => formatWithUnit(v, plan.unit);
+    const name = plan.borders.length > 1 ? `Border ${i + 1}` : 'Border';
+    return [
+      {
+        ...found,
+        id: `border-${border.id}`,
+        way: 'border',
+        title: `${name} of ${show(found.width)} instead of ${show(wide)}`,
+      },
+    ];
+  });
+}
+
+function otherDirection(plan: Plan, cloth: string, length: number): Found[] {
+  return plan.borders.flatMap((border, i): Found[] => {
+    if (border.fabric !== cloth) return [];
+    const cut = border.cut === 'lengthwise' ? ('crosswise' as const) : ('lengthwise' as const);
+    const found = tried(
+      { ...plan, borders: plan.borders.map((b, at) => (at === i ? { ...b, cut } : b)) },
+      cloth,
+      length,
+    );
+    if (!found) return [];
+    const name = plan.borders.length > 1 ? `Border ${i + 1}` : 'The border';
+    const how = cut === 'crosswise' ? 'cut across the cloth, joined' : 'cut along the selvage, no joins';
+    return [{ ...found, id: `direction-${border.id}`, way: 'direction', title: `${name} ${how}` }];
+  });
+}
+
+function otherCloth(plan: Plan, cloth: string, length: number): Found[] {
+  const uses = fabricUses(plan).filter((use) => fabricFor(plan, use) === cloth);
+  const others = plan.fabrics.filter(({ id }) => id !== cloth);
+  return uses.flatMap((use): Found[] => {
+    for (const other of others) {
+      const found = tried(withFabric(plan, use, other.id), cloth, length);
+      // A job nothing is cut for helps nobody.
+      if (!found || found.needed >= wantedOf(plan, computeQuilt(plan), cloth) - TOLERANCE) continue;
+      const of = use.what.replace(/-/g, ' ');
+      return [
+        {
+          ...found,
+          id: `cloth-${JSON.stringify(use)}`,
+          way: 'other-cloth',
+          title: `The ${of} from ${other.name}`,
+        },
+      ];
+    }
+    return [];
+  });
+}
+
+function smallerGrid(plan: Plan, cloth: string, length: number): Found[] {
+  const { across, down } = plan.grid;
+  return (
+    [
+      ['column', across - 1, down],
+      ['row', across, down - 1],
+    ] as const
+  ).flatMap(([what, a, d]): Found[] => {
+    if (a < 1 || d < 1) return [];
+    const found = tried({ ...plan, grid: { across: a, down: d }, wall: [], measured: [] }, cloth, length);
+    if (!found) return [];
+    const left = across * down - a * d;
+    return [
+      {
+        ...found,
+        id: `grid-${what}`,
+        way: 'grid',
+        title: `One ${what} fewer: ${a} by ${d}, ${numberOf(left, 'block')} for something else`,
+      },
+    ];
+  });
+}
+
+const movedBetween = (a: Quilt, b: Quilt): number =>
+  Math.abs(a.finished.width.value - b.finished.width.value) +
+  Math.abs(a.finished.height.value - b.finished.height.value);

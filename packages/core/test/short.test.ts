@@ -1,0 +1,64 @@
+import fc from 'fast-check';
+import {
+  computeQuilt,
+  cutLengthwiseInstead,
+  isEnough,
+  makeDo,
+  type Plan,
+  planProblems,
+} from '../src/index.ts';
+import { borderOf, inchPlan } from './support/plans.ts';
+
+const plan = () => inchPlan({ borders: [borderOf(4, 'sash')] });
+const wanted = (p = plan()) =>
+  computeQuilt(p).fabrics.find(({ fabric }) => fabric.id === 'sash')!.needed.value + p.squaring;
+
+// Rule BO-3, common practice: along the selvage borders need no joins; how much cloth that takes depends on what lies beside them.
+test('borders cut along the selvage: how many joins that spares, and how much cloth', () => {
+  const p = inchPlan({ borders: [borderOf(4, 'border')] });
+  const instead = cutLengthwiseInstead(p, computeQuilt(p), 'border')!;
+  const joins = (q: Plan) => computeQuilt(q).joins.length;
+  expect(instead.joins).toBe(joins(p) - joins(instead.plan));
+  expect(joins(instead.plan)).toBe(0);
+  const of = (q: Plan) => computeQuilt(q).fabrics.find(({ fabric }) => fabric.id === 'border')!.needed.value;
+  expect(instead.saves).toBeCloseTo(of(p) - of(instead.plan), 9);
+  expect(cutLengthwiseInstead(instead.plan, computeQuilt(instead.plan), 'border')).toBeNull();
+});
+
+describe('when a cloth is short', () => {
+  test('every way out is sound, drawn up and really enough, with its end squared', () => {
+    const all = wanted();
+    fc.assert(
+      fc.property(fc.double({ min: 0.3, max: 0.98, noNaN: true }), (share) => {
+        const inHand = { cloth: 'sash', length: all * share };
+        for (const way of makeDo(plan(), inHand)) {
+          expect(planProblems(way.plan)).toEqual([]);
+          expect(isEnough(way.plan, computeQuilt(way.plan), inHand)).toBe(true);
+          expect(way.needed).toBeLessThanOrEqual(inHand.length + 1e-6);
+        }
+      }),
+      { numRuns: 3 },
+    );
+  });
+  test('a little short: a narrower border, the widest that is enough, or something else', () => {
+    const ways = makeDo(plan(), { cloth: 'sash', length: wanted() - 3 });
+    const border = ways.find(({ way }) => way === 'border')!;
+    const width = border.plan.borders[0]!.sides;
+    expect(width).toBeLessThan(4);
+    // An eighth wider it would not do.
+    const wider = {
+      ...border.plan,
+      borders: border.plan.borders.map((b) => ({ ...b, sides: width + 1 / 8, ends: width + 1 / 8 })),
+    };
+    expect(wanted(wider)).toBeGreaterThan(wanted() - 3);
+    expect(ways.map(({ moves }) => moves)).toEqual([...ways.map(({ moves }) => moves)].sort((a, b) => a - b));
+    expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length);
+    expect(ways.map(({ way }) => way)).toContain('other-cloth');
+  });
+  test('enough is enough; next to nothing leaves only what needs none', () => {
+    expect(isEnough(plan(), computeQuilt(plan()), { cloth: 'sash', length: wanted() })).toBe(true);
+    expect(isEnough(plan(), computeQuilt(plan()), { cloth: 'sash', length: wanted() - 0.1 })).toBe(false);
+    for (const { needed } of makeDo(plan(), { cloth: 'sash', length: 1 }))
+      expect(needed).toBeLessThanOrEqual(1);
+  });
+});
