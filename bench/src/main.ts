@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { cutting } from './cutting.ts';
 import { edge } from './edge.ts';
 import { fit } from './fit.ts';
 import { pipeline } from './pipeline.ts';
@@ -12,6 +13,7 @@ const CASES: Readonly<Record<string, () => Iterable<object> | AsyncIterable<obje
   pipeline,
   edge,
   fit,
+  cutting,
   wall,
   quick,
   server: besideBare,

@@ -200,3 +200,16 @@ test('only so much of a cloth: ways out, each drawn, and one taken', async ({ pa
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('spoken-list')).toContainText('a yard and an eighth of the oatmeal');
 });
+
+test('slips for the piles, and where the cloth goes', async ({ page, server }) => {
+  await openCopy(page, server);
+  await toCut(page);
+  await page.getByRole('tab', { name: 'Buy', exact: true }).click();
+  await expect(page.getByRole('img', { name: /Cloth by use, in square yards/ })).toBeVisible();
+  // 71 sashes of 2 × 10 1/2" are 1491 square inches, 1.15 square yards.
+  await expect(page.getByText(/Oatmeal linen-look: sashes 1\.15, left over/)).toBeVisible();
+  await page.getByRole('tab', { name: 'At the table', exact: true }).click();
+  await page.getByRole('link', { name: 'Slips for the piles, to print' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: '71 sashes' })).toContainText('A1');
+  await accessible(page);
+});

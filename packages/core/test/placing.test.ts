@@ -6,7 +6,8 @@ import { sheetPlan } from '../src/placing/sheet-plan.ts';
 import { taskOf, unplaceable } from '../src/placing/task.ts';
 import { readCuttingProblems, solveCuttingProblem } from '../src/index.ts';
 import { planStrips } from '../src/strip/strips.ts';
-import { anyNeeds, faultsOf, lyingFaults } from './support/cloths.ts';
+import { anyNeeds } from './support/any-cloths.ts';
+import { faultsOf, lyingFaults } from './support/cloths.ts';
 import { lineOf } from './support/lines.ts';
 
 /** Sixteenths of an inch on cloth of 40", as quilters cut it. */

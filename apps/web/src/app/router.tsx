@@ -64,6 +64,10 @@ export const createRouter = () =>
               lazy: async () => ({ Component: (await import('../stages/cut/CutStage.tsx')).CutStage }),
             },
             {
+              path: 'piles',
+              lazy: async () => ({ Component: (await import('../stages/cut/PilesPage.tsx')).PilesPage }),
+            },
+            {
               path: 'scallops',
               lazy: async () => ({ Component: (await import('../stages/edge/ScallopPage.tsx')).ScallopPage }),
             },

@@ -10,7 +10,7 @@ import { planProblems } from '../soundness/problems.ts';
 import { allowanceFor } from '../shopping/buy.ts';
 
 /** What can be changed when a cloth is short. */
-export type WayOut = 'sash' | 'border' | 'direction' | 'other-cloth' | 'grid';
+type WayOut = 'sash' | 'border' | 'direction' | 'other-cloth' | 'grid';
 
 /** One way to make do with the cloth there is. */
 export interface MakeDo {

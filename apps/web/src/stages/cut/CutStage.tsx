@@ -12,7 +12,7 @@ import {
 } from '@lattice/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Tab, TabList, TabPanel, Tabs, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -22,6 +22,7 @@ import { Buying } from '../../figures/Buying.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { AskShop } from '../../shop/AskShop.tsx';
+import { ClothChart } from '../../shop/ClothChart.tsx';
 import { ListToSay } from '../../shop/ListToSay.tsx';
 import { putInStash } from '../../stash/stash.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
@@ -328,6 +329,9 @@ function AtTable({
                   value={leftHanded}
                   onChange={(on) => setHabits({ leftHanded: on })}
                 />
+                <p>
+                  <Link to={`/quilts/${id}/piles`}>Slips for the piles, to print</Link>
+                </p>
                 <Wrong>
                   <Button look="quiet" onPress={() => setWrong(true)}>
                     Something went wrong…
@@ -344,6 +348,7 @@ function AtTable({
             <ListToSay />
             <Buying />
             <AskShop />
+            <ClothChart />
           </TabPanel>
         </Pages>
       </StageSide>
