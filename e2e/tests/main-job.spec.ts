@@ -73,7 +73,9 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
 
   await tab(page, 'Buy');
   const shop = page.getByTestId('shopping-list');
-  await expect.poll(() => plain(shop)).toMatch(/1 1\/4 yd.*42″ needed; 4 strips of 10 1\/2″ for sashes/);
+  await expect
+    .poll(() => plain(shop))
+    .toMatch(/1 1\/8 yd.*39 1\/2″ needed; 3 strips of 10 1\/2″ for sashes; 4 strips of 2″ for sashes/);
   await saved(page);
 
   await page.reload();

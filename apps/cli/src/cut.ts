@@ -116,15 +116,18 @@ function solve(file: string, seconds: number | null, { base, out, complain }: Su
     return 2;
   }
   const plans = [];
+  let impossible = false;
   for (const problem of read.value) {
     const until = Date.now() + (seconds ?? 0) * 1000;
     const plan = solveCuttingProblem(problem, seconds === null ? undefined : () => Date.now() < until);
     if ('tooWide' in plan) {
       complain(`${file}: ${problem.id}: ${plan.tooWide} is wider than the cloth, whichever way it lies.`);
-      return 2;
+      impossible = true;
+      continue;
     }
     plans.push({ id: problem.id, length: plan.length, cuts: plan.cuts, runs: plan.runs });
   }
+  // What can be cut is told all the same.
   out(JSON.stringify({ plans }));
-  return 0;
+  return impossible ? 2 : 0;
 }

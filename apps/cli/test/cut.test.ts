@@ -79,6 +79,11 @@ describe('cut', () => {
       path.join(folder, 'wide.json'),
       JSON.stringify({ instances: [{ id: 'a', usable: 640, seam: 4, needs }] }),
     );
-    expect(run(undefined, { problems: 'wide.json' }).complaints[0]).toContain('a: n is wider than the cloth');
+    const { code, complaints, out } = run(undefined, { problems: 'wide.json' });
+    expect([code, complaints[0], JSON.parse(out)]).toEqual([
+      2,
+      expect.stringContaining('a: n is wider than the cloth'),
+      { plans: [] },
+    ]);
   });
 });

@@ -173,10 +173,12 @@ test('the simple way sets the ruler less often, and takes no less cloth', () => 
   expect(settingsOf(simple)).toBeLessThanOrEqual(settingsOf(thrifty));
 });
 
-test('a thousand pieces of nine kinds, and nothing at all', () => {
-  const needs = Array.from({ length: 9 }, (_, i) => need(2 + i / 2, 3 + i, 112, { key: `n${i}` }));
-  const task = taskOf(needs, sheet);
-  expect(faultsOf(needs, sheet, sheetPlan(task, search(task)))).toEqual([]);
+test('a thousand pieces of nine kinds, five thousand, and nothing at all', () => {
+  for (const count of [112, 556]) {
+    const needs = Array.from({ length: 9 }, (_, i) => need(2 + i / 2, 3 + i, count, { key: `n${i}` }));
+    const task = taskOf(needs, sheet);
+    expect(faultsOf(needs, sheet, sheetPlan(task, search(task)))).toEqual([]);
+  }
   expect(lengthFor([])).toBe(0);
   expect(lengthFor([need(2, 2, 0)])).toBe(0);
 });

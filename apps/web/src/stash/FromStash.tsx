@@ -1,6 +1,7 @@
 import {
   allowanceFor,
   atTable,
+  type CuttingJob,
   cutRecord,
   cuttingJob,
   differenceOf,
@@ -51,6 +52,8 @@ const Saves = styled.p`
 
 /** So many of the stash are offered at once, the likest colours first. */
 const OFFERED = 6;
+const MOST_TRIED = 4;
+const NOTHING_CUT = cutRecord([], '', '', 'in');
 
 /** The stash first: what is set aside for a cloth, what that saves at the shop, and what else there is like it. */
 export function FromStash({ fabric }: { fabric: Fabric }) {
@@ -81,11 +84,10 @@ export function FromStash({ fabric }: { fabric: Fabric }) {
     const served = [...counts].map(([name, count]) => `${count} ${name.toLowerCase()}`).join(', ');
     return { served, needed, buy };
   }, [stash, id, fabric, plan, quilt, log, unit]);
-  const offers = stash
-    .filter(({ free }) => free > 0)
-    .map((piece) => ({ piece, far: differenceOf(piece.colour, fabric.colour) }))
-    .sort((a, b) => a.far - b.far)
-    .slice(0, OFFERED);
+  const offers = useMemo(
+    () => (open ? offersFor(stash, fabric, cuttingJob(plan, quilt, fabric.id)) : []),
+    [open, stash, fabric, plan, quilt],
+  );
   const move = (piece: StashPiece, to: 'aside' | 'back', count: number) =>
     void dispatch(moveStash({ piece: piece.id, count, to, quilt: id, cloth: fabric.id }));
   if (stash.length === 0) return null;
@@ -127,11 +129,14 @@ export function FromStash({ fabric }: { fabric: Fabric }) {
       {open && (
         <List aria-label={`In the stash, likest ${fabric.name} first`}>
           {offers.length === 0 && <li>Nothing is free.</li>}
-          {offers.map(({ piece }) => (
+          {offers.map(({ piece, whole }) => (
             <li key={piece.id}>
               <i style={{ background: piece.colour }} />
               <span>
-                <Lengths text={words(piece, unit)} /> <small>{numberOf(piece.free, 'piece')} free</small>
+                <Lengths text={words(piece, unit)} />{' '}
+                <small>
+                  {numberOf(piece.free, 'piece')} free{whole !== null && `; ${whole} would do for all of it`}
+                </small>
               </span>
               <Button aria-label={`Set aside ${piece.name}`} onPress={() => move(piece, 'aside', 1)}>
                 Set aside
@@ -142,6 +147,37 @@ export function FromStash({ fabric }: { fabric: Fabric }) {
       )}
     </>
   );
+}
+
+/** A piece of the stash that could serve, and how many of it would do for everything; null where all of it would not. */
+interface Offer {
+  readonly piece: StashPiece;
+  readonly whole: number | null;
+}
+
+/** What is free, what would do for all of it first, then the likest colours. */
+function offersFor(stash: readonly StashPiece[], fabric: Fabric, job: CuttingJob): Offer[] {
+  return stash
+    .filter(({ free }) => free > 0)
+    .map((piece) => ({ piece, far: differenceOf(piece.colour, fabric.colour) }))
+    .sort((a, b) => a.far - b.far)
+    .slice(0, OFFERED)
+    .map(({ piece }) => ({ piece, whole: wholeOf(piece, job) }))
+    .sort((a, b) => Number(b.whole !== null) - Number(a.whole !== null));
+}
+
+/** The fewest of a piece that leave nothing to buy; more than a few are not tried. */
+function wholeOf({ id, name, width, length, free }: StashPiece, job: CuttingJob): number | null {
+  for (let count = 1; count <= Math.min(free, MOST_TRIED); count++) {
+    const stash = setAsideFor(
+      [{ id, name, width, length, aside: [{ quilt: 'this', cloth: job.fabric.id, count }] }],
+      'this',
+      job.fabric.id,
+    );
+    const { needed } = atTable(job, NOTHING_CUT, { stash }).placed;
+    if (needed.value <= 0) return count;
+  }
+  return null;
 }
 
 const words = ({ name, width, length }: StashPiece, unit: Unit): string =>

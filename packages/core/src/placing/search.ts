@@ -7,7 +7,7 @@ import type { Task } from './task.ts';
 import { type Manner, Views } from './views.ts';
 
 /** Effort that gives a good plan at once, a few milliseconds: cells of the knapsack's tables gone through. */
-export const AT_ONCE = 100_000;
+export const AT_ONCE = 80_000;
 /** What a round costs besides its tables. */
 const ROUND = 2_000;
 

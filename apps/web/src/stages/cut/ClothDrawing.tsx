@@ -163,6 +163,13 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
         >
           {fold === 'once' ? 'selvages' : fold === 'twice' ? 'fold and selvages' : 'selvage'}
         </text>
+        <text
+          x={left ? room.width - MARGIN.right : MARGIN.left}
+          y={room.height - 6}
+          textAnchor={left ? 'end' : 'start'}
+        >
+          ↔ straight grain, along the selvage
+        </text>
         {ruler && (
           <Ruler
             at={rect(ruler.box.y, ruler.box.h)}

@@ -1,4 +1,5 @@
 import {
+  boughtIn,
   type CutLine,
   cutRecord,
   cuttingJob,
@@ -7,6 +8,7 @@ import {
   leftoverEntries,
   type Plan,
   type Quilt,
+  shopCut,
   type TableStep,
   waitOf,
 } from '@lattice/core';
@@ -251,6 +253,16 @@ function AtTable({
   const opened = shown?.kind === 'strip' ? openedLater(table.steps, shown) : shown;
   const waits = useMemo(() => waitsIn(plan, lines), [plan, lines]);
   const { fabric, tooNarrow } = table.placed;
+  const log = useAppSelector((s) => s.log);
+  const short = useMemo(() => {
+    if (record.plan === null) return null;
+    const listed = quilt.fabrics.find((cut) => cut.fabric.id === cloth)?.buy.length.value ?? 0;
+    const have = boughtIn(log, id, unit).get(cloth)?.length ?? listed;
+    const lacks = table.taken + table.left + plan.squaring - have;
+    if (lacks <= 1e-6) return null;
+    const more = shopCut(lacks, { squaring: 0, shrinkage: fabric.shrinkage }, unit);
+    return `All in all this takes ${formatWithUnit(table.taken + table.left + plan.squaring, unit)} and there are ${formatWithUnit(have, unit)}: buy ${more.text} more, or see what else could be done.`;
+  }, [record, quilt, cloth, log, id, unit, table, plan.squaring, fabric]);
   const stashLeft = () =>
     void dispatch(putInStash(leftoverEntries({ id, title: plan.title }, fabric, record, unit)));
   return (
@@ -319,7 +331,7 @@ function AtTable({
                 <InHand {...{ table, fold, unit }} onDone={() => done()} onBack={back} />
                 <CutSoFar
                   table={table}
-                  waits={waits}
+                  waits={short ? [short, ...waits] : waits}
                   unit={unit}
                   onStash={table.next === null && record.left.length > 0 ? stashLeft : null}
                 />
