@@ -212,4 +212,10 @@ test('slips for the piles, and where the cloth goes', async ({ page, server }) =
   await page.getByRole('link', { name: 'Slips for the piles, to print' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: '71 sashes' })).toContainText('A1');
   await accessible(page);
+  await page.getByRole('link', { name: 'Back to the table' }).click();
+  await page.getByRole('link', { name: 'The cutting plan, to print' }).click();
+  const sheet = page.getByRole('region', { name: 'Oatmeal linen-look' });
+  await expect(sheet.getByRole('listitem').first()).toContainText('Square the end.');
+  await expect(sheet).toContainText('39 1/2″ of 40″ usable');
+  await accessible(page);
 });

@@ -64,6 +64,10 @@ export const createRouter = () =>
               lazy: async () => ({ Component: (await import('../stages/cut/CutStage.tsx')).CutStage }),
             },
             {
+              path: 'cutting-plan',
+              lazy: async () => ({ Component: (await import('../stages/cut/PlanPage.tsx')).PlanPage }),
+            },
+            {
               path: 'piles',
               lazy: async () => ({ Component: (await import('../stages/cut/PilesPage.tsx')).PilesPage }),
             },

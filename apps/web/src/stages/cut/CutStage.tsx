@@ -344,6 +344,9 @@ function AtTable({
                 <p>
                   <Link to={`/quilts/${id}/piles`}>Slips for the piles, to print</Link>
                 </p>
+                <p>
+                  <Link to={`/quilts/${id}/cutting-plan`}>The cutting plan, to print</Link>
+                </p>
                 <Wrong>
                   <Button look="quiet" onPress={() => setWrong(true)}>
                     Something went wrong…

@@ -1,0 +1,124 @@
+import { type ClothBox, cuttingJob, cuttingWay, type Fabric, formatWithUnit, stepSays } from '@lattice/core';
+import { Printer } from 'lucide-react';
+import { useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { Paper } from '../../design/Paper.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+
+const Cloth = styled.section`
+  h2 {
+    font-size: 17px;
+  }
+  svg {
+    display: block;
+    width: 100%;
+    max-height: 3.2in;
+    margin: 6px 0 8px;
+  }
+  ol {
+    margin: 0;
+    padding: 0 0 0 4px;
+    columns: 2;
+    column-gap: 0.4in;
+    list-style: none;
+    font-size: 13px;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 16px minmax(0, 1fr);
+    gap: 7px;
+    padding: 2px 0;
+    break-inside: avoid;
+  }
+  i {
+    width: 13px;
+    height: 13px;
+    margin-top: 3px;
+    border: 1.3px solid var(--ink);
+    border-radius: 2px;
+  }
+  @media (max-width: 760px) {
+    ol {
+      columns: 1;
+    }
+  }
+`;
+
+/** The cutting plan on paper: each cloth drawn with its pieces, and its steps to tick with a pencil. */
+export function PlanPage() {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
+  const { id } = useParams();
+  const { unit } = plan;
+  const ways = useMemo(
+    () => quilt.fabrics.map(({ fabric }) => cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty')),
+    [plan, quilt],
+  );
+  return (
+    <Paper>
+      <header>
+        <h1>{plan.title}: cutting plan</h1>
+        <Link className="hide" to={`/quilts/${id}/cut`}>
+          Back to the table
+        </Link>
+        <span className="hide">
+          <Button look="main" onPress={() => window.print()}>
+            <Printer size={15} aria-hidden />
+            Print
+          </Button>
+        </span>
+      </header>
+      {ways.map(({ placed, steps }) => (
+        <Cloth key={placed.fabric.id} aria-label={placed.fabric.name}>
+          <h2>
+            {placed.fabric.name},{' '}
+            <Lengths
+              text={`${formatWithUnit(placed.needed.value, unit)} of ${formatWithUnit(placed.fabric.usableWidth, unit)} usable`}
+            />
+          </h2>
+          <Lying
+            fabric={placed.fabric}
+            length={placed.heights.reduce((sum, h) => sum + h, 0)}
+            boxes={[...placed.pieces, ...placed.runs.flatMap((run) => run.segments)]}
+          />
+          <ol>
+            {steps.map((step) => (
+              <li key={step.id}>
+                <i aria-hidden />
+                <Lengths text={stepSays(step, unit)} />
+              </li>
+            ))}
+          </ol>
+        </Cloth>
+      ))}
+    </Paper>
+  );
+}
+
+/** A cloth with its pieces, its cut end at the left. The steps beside it say the same in words. */
+function Lying({ fabric, length, boxes }: { fabric: Fabric; length: number; boxes: readonly ClothBox[] }) {
+  if (length === 0) return null;
+  const line = Math.max(length, fabric.usableWidth) / 500;
+  return (
+    <svg viewBox={`0 0 ${length} ${fabric.usableWidth}`} aria-hidden preserveAspectRatio="xMinYMin meet">
+      <rect width={length} height={fabric.usableWidth} fill="none" stroke="var(--ink)" strokeWidth={line} />
+      {boxes.map(({ x, y, w, h }) => (
+        <rect
+          key={`${x} ${y}`}
+          x={y}
+          y={x}
+          width={h}
+          height={w}
+          fill={fabric.colour}
+          fillOpacity="0.55"
+          stroke="var(--ink)"
+          strokeWidth={line}
+        />
+      ))}
+    </svg>
+  );
+}
