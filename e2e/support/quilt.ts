@@ -28,10 +28,7 @@ export const DEMO = 'Potting-shed raffle quilt';
 
 /** Puts a copy of a demo quilt on the shelf under a name of its own, so that tests do not meet; answers its id. */
 export async function addCopy(page: Page, server: DemoServer, name: string, title = DEMO): Promise<string> {
-  const { quilts } = (await (await page.request.get(`${server.address}api/quilts`)).json()) as {
-    quilts: { id: string; card: { title: string } }[];
-  };
-  const { id } = quilts.find(({ card }) => card.title === title)!;
+  const id = await idOf(page, server, title);
   const { plan } = (await (await page.request.get(`${server.address}api/quilts/${id}`)).json()) as {
     plan: object;
   };
@@ -39,6 +36,21 @@ export async function addCopy(page: Page, server: DemoServer, name: string, titl
     data: { plan: { ...plan, title: name } },
   });
   return ((await added.json()) as { id: string }).id;
+}
+
+/** Id of the quilt of this very title, however many pages of the shelf lie before it. */
+async function idOf(page: Page, server: DemoServer, title: string): Promise<string> {
+  for (let after = ''; ;) {
+    const asked = `${server.address}api/quilts${after && `?after=${encodeURIComponent(after)}`}`;
+    const { quilts, next } = (await (await page.request.get(asked)).json()) as {
+      quilts: { id: string; card: { title: string } }[];
+      next: string | null;
+    };
+    const found = quilts.find(({ card }) => card.title === title);
+    if (found) return found.id;
+    if (next === null) throw new Error(`No quilt is called ${title}.`);
+    after = next;
+  }
 }
 
 /** Opens a fresh copy of a demo quilt. The demo quilts themselves stay as they were seeded. */

@@ -177,6 +177,17 @@ const Folds = styled(ToggleButtonGroup)`
     }
   }
 `;
+const ToPrint = styled.p`
+  display: grid;
+  a {
+    padding: 7px 0;
+  }
+  @media (pointer: coarse) {
+    a {
+      padding: 11px 0;
+    }
+  }
+`;
 const Wrong = styled.div`
   padding: 12px 0;
   border-top: 1px solid var(--line);
@@ -341,12 +352,10 @@ function AtTable({
                   value={leftHanded}
                   onChange={(on) => setHabits({ leftHanded: on })}
                 />
-                <p>
+                <ToPrint>
                   <Link to={`/quilts/${id}/piles`}>Slips for the piles, to print</Link>
-                </p>
-                <p>
                   <Link to={`/quilts/${id}/cutting-plan`}>The cutting plan, to print</Link>
-                </p>
+                </ToPrint>
                 <Wrong>
                   <Button look="quiet" onPress={() => setWrong(true)}>
                     Something went wrong…
