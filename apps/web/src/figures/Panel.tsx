@@ -1,8 +1,9 @@
 import { formatLength, formatWithUnit } from '@lattice/core';
-import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
+import { TabList, TabPanel, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Why } from '../design/controls/Why.tsx';
+import { Leaf } from '../design/Leaf.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { Buying } from './Buying.tsx';
@@ -58,25 +59,6 @@ const Leaves = styled(TabList)`
   gap: 4px;
   padding: 0 14px;
   border-bottom: 1px solid var(--line);
-`;
-const Leaf = styled(Tab)`
-  padding: 8px 12px;
-  border-bottom: 3px solid transparent;
-  font-size: 14px;
-  font-weight: 600;
-  color: var(--soft);
-  cursor: pointer;
-  &[data-selected] {
-    color: var(--ink);
-    border-bottom-color: var(--thread);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--chalk);
-    outline-offset: -2px;
-  }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
 `;
 const Open = styled(TabPanel)`
   /* Labels for the ear alone are laid off the page; they stay inside. */

@@ -1,5 +1,5 @@
 import { type Fold, FOLDS, formatWithUnit, type TableCloth, type TableStep, type Unit } from '@lattice/core';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
 import { useRoom } from '../../drawing/useRoom.ts';
@@ -46,7 +46,6 @@ interface Props {
 export function ClothDrawing({ table, step, fold, left, unit }: Props) {
   const [board, setBoard] = useState<HTMLDivElement | null>(null);
   const room = useRoom(board);
-  const hatch = useId();
   const { fabric, heights } = table.placed;
   const layers = FOLDS[fold];
   const high = fabric.usableWidth / layers;
@@ -75,17 +74,6 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
   return (
     <Board ref={setBoard}>
       <svg width={room.width} height={room.height} role="img" aria-label={describe(table, fold, unit)}>
-        <defs>
-          <pattern
-            id={hatch}
-            width="8"
-            height="8"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <path d="M0 0V8" stroke="var(--soft)" strokeWidth="1" opacity="0.45" />
-          </pattern>
-        </defs>
         <rect
           x={Math.min(end, left ? 0 : end)}
           y={top}
@@ -97,7 +85,6 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
         {strips.map((strip) => {
           const at = rect(strip.y, strip.h);
           const isHand = step?.strips.includes(strip.index) && step.kind === 'strip';
-          const waits = !strip.done && strip.waits;
           return (
             <g key={strip.index}>
               <rect
@@ -107,7 +94,6 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
                 strokeWidth={isHand ? 2 : 0.8}
                 opacity={strip.done ? 0.4 : 1}
               />
-              {waits && <rect {...at} fill={`url(#${hatch})`} />}
               {(at.width > 27 || isHand) && (
                 <g transform={`translate(${at.x + at.width / 2} ${top - 24})`}>
                   <circle
@@ -154,7 +140,7 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
           y={top + high * scale + 18}
           textAnchor={left ? 'start' : 'end'}
         >
-          {fold === 'open' ? 'selvage' : fold === 'once' ? 'fold' : 'two folds'}
+          ↔ straight grain · {fold === 'open' ? 'selvage' : fold === 'once' ? 'fold' : 'two folds'}
         </text>
         <text
           x={left ? MARGIN.left : room.width - MARGIN.right}
@@ -162,13 +148,6 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
           textAnchor={left ? 'start' : 'end'}
         >
           {fold === 'once' ? 'selvages' : fold === 'twice' ? 'fold and selvages' : 'selvage'}
-        </text>
-        <text
-          x={left ? room.width - MARGIN.right : MARGIN.left}
-          y={room.height - 6}
-          textAnchor={left ? 'end' : 'start'}
-        >
-          ↔ straight grain, along the selvage
         </text>
         {ruler && (
           <Ruler
@@ -253,7 +232,6 @@ interface StripState {
   readonly y: number;
   readonly h: number;
   readonly done: boolean;
-  readonly waits: boolean;
 }
 
 function stripsOf({ placed, steps }: TableCloth): StripState[] {
@@ -262,7 +240,7 @@ function stripsOf({ placed, steps }: TableCloth): StripState[] {
   );
   let y = 0;
   return placed.heights.map((h, index) => {
-    const at = { index, y, h, done: done.get(index) ?? false, waits: false };
+    const at = { index, y, h, done: done.get(index) ?? false };
     y += h;
     return at;
   });

@@ -19,6 +19,7 @@ import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Leaf } from '../../design/Leaf.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Buying } from '../../figures/Buying.tsx';
 import { Caution } from '../../figures/Caution.tsx';
@@ -125,25 +126,6 @@ const Pages = styled(Tabs)`
     display: flex;
     gap: 4px;
     border-bottom: 1px solid var(--line);
-  }
-`;
-const PageTab = styled(Tab)`
-  padding: 8px 12px;
-  border-bottom: 3px solid transparent;
-  font-size: 14px;
-  font-weight: 600;
-  color: var(--soft);
-  cursor: pointer;
-  &[data-selected] {
-    color: var(--ink);
-    border-bottom-color: var(--thread);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--chalk);
-    outline-offset: -2px;
-  }
-  @media (pointer: coarse) {
-    min-height: 44px;
   }
 `;
 const Folds = styled(ToggleButtonGroup)`
@@ -315,8 +297,8 @@ function AtTable({
       <StageSide aria-label="At the table">
         <Pages selectedKey={page} onSelectionChange={(key) => setPage(String(key))}>
           <TabList aria-label="Cutting and buying">
-            <PageTab id="table">At the table</PageTab>
-            <PageTab id="buy">Buy</PageTab>
+            <Leaf id="table">At the table</Leaf>
+            <Leaf id="buy">Buy</Leaf>
           </TabList>
           <TabPanel id="table">
             <Tabs

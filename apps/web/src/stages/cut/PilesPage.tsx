@@ -1,11 +1,10 @@
 import { formatLength, formatWithUnit, type Quilt, type Unit } from '@lattice/core';
-import { Printer } from 'lucide-react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
+import { PrintHead } from '../../design/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
 const Slips = styled.ol`
@@ -44,18 +43,11 @@ export function PilesPage() {
   const { id } = useParams();
   return (
     <Paper>
-      <header>
-        <h1>{plan.title}: slips for the piles</h1>
-        <Link className="hide" to={`/quilts/${id}/cut`}>
-          Back to the table
-        </Link>
-        <span className="hide">
-          <Button look="main" onPress={() => window.print()}>
-            <Printer size={15} aria-hidden />
-            Print
-          </Button>
-        </span>
-      </header>
+      <PrintHead
+        title={`${plan.title}: slips for the piles`}
+        to={`/quilts/${id}/cut`}
+        back="Back to the table"
+      />
       <Slips>
         {slipsOf(quilt, plan.unit).map(({ mark, name, size, cloth }) => (
           <li key={mark}>

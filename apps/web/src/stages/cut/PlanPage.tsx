@@ -1,12 +1,11 @@
 import { type ClothBox, cuttingJob, cuttingWay, type Fabric, formatWithUnit, stepSays } from '@lattice/core';
-import { Printer } from 'lucide-react';
 import { useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
+import { PrintHead } from '../../design/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
 const Cloth = styled.section`
@@ -60,18 +59,7 @@ export function PlanPage() {
   );
   return (
     <Paper>
-      <header>
-        <h1>{plan.title}: cutting plan</h1>
-        <Link className="hide" to={`/quilts/${id}/cut`}>
-          Back to the table
-        </Link>
-        <span className="hide">
-          <Button look="main" onPress={() => window.print()}>
-            <Printer size={15} aria-hidden />
-            Print
-          </Button>
-        </span>
-      </header>
+      <PrintHead title={`${plan.title}: cutting plan`} to={`/quilts/${id}/cut`} back="Back to the table" />
       {ways.map(({ placed, steps }) => (
         <Cloth key={placed.fabric.id} aria-label={placed.fabric.name}>
           <h2>

@@ -1,10 +1,9 @@
 import { blockLabels } from '@lattice/core';
-import { Printer } from 'lucide-react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
 import { Paper } from '../../design/Paper.ts';
+import { PrintHead } from '../../design/PrintHead.tsx';
 import { SceneDrawing } from '../../drawing/SceneArt.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
@@ -38,18 +37,11 @@ export function LabelsPage() {
   const rows = [...new Set(labels.map((l) => l.row))];
   return (
     <Page>
-      <header>
-        <h1>{plan.title}: labels to pin on</h1>
-        <Link className="hide" to={`/quilts/${id}/wall`}>
-          Back to the wall
-        </Link>
-        <span className="hide">
-          <Button look="main" onPress={() => window.print()}>
-            <Printer size={15} aria-hidden />
-            Print
-          </Button>
-        </span>
-      </header>
+      <PrintHead
+        title={`${plan.title}: labels to pin on`}
+        to={`/quilts/${id}/wall`}
+        back="Back to the wall"
+      />
       {rows.map((row) => (
         <section key={row} aria-label={`Row ${row}`}>
           <h2>Row {row}</h2>

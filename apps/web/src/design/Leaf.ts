@@ -1,0 +1,23 @@
+import { Tab } from 'react-aria-components';
+import styled from 'styled-components';
+
+/** A leaf of a panel: the one that lies open is underlined. */
+export const Leaf = styled(Tab)`
+  padding: 8px 12px;
+  border-bottom: 3px solid transparent;
+  font-size: 14px;
+  font-weight: 600;
+  color: var(--soft);
+  cursor: pointer;
+  &[data-selected] {
+    color: var(--ink);
+    border-bottom-color: var(--thread);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: -2px;
+  }
+  @media (pointer: coarse) {
+    min-height: 44px;
+  }
+`;
