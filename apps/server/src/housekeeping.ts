@@ -47,12 +47,12 @@ export async function keepHouse(database: Database, now: Date): Promise<Tidied> 
   return { quilts, pictures: deleted };
 }
 
-/** Ids of pictures that any quilt names, on the shelf or off it, or a snapshot of one: plan by plan. */
+/** Ids of pictures that any quilt names, on the shelf or off it, a snapshot of one, or cloth of the stash: one by one. */
 async function namedPictures(pictures: PictureRepository): Promise<ReadonlySet<string>> {
   const named = new Set<string>();
   for (const source of pictures.sources) {
-    for (const id of await pictures.plansIn(source)) {
-      const text = await pictures.planText(source, id);
+    for (const id of await pictures.namingIn(source)) {
+      const text = await pictures.namingText(source, id);
       for (const [, picture] of text.matchAll(/"picture"\s*:\s*"([0-9a-z-]{8,40})"/g)) named.add(picture!);
       await breath();
     }

@@ -176,10 +176,15 @@ describe('pictures no quilt names', () => {
       ...{ id: 's1', quilt: 'q1', name: null, made_at: '' },
       plan: JSON.stringify({ pile: [{ picture: 'as-it-was-001' }] }),
     });
+    await kept('of-a-cloth-01', old);
+    await database.knex('log_entries').insert({
+      ...{ id: 'put-in-1', quilt: 'stash', at: '', kind: 'stash-put' },
+      body: JSON.stringify({ name: 'Moss', picture: 'of-a-cloth-01' }),
+    });
     const pictures = new PictureRepository(database.knex);
     expect(await keepHouse(database, outside.now())).toEqual({ quilts: 1, pictures: 2 });
     for (const id of ['forgotten-001', 'long-gone-001']) expect(await pictures.find(id)).toBeUndefined();
-    for (const id of ['named-000001', 'put-away-0001', 'just-made-001', 'as-it-was-001'])
+    for (const id of ['named-000001', 'put-away-0001', 'just-made-001', 'as-it-was-001', 'of-a-cloth-01'])
       expect(await pictures.find(id)).toBeDefined();
   });
 });

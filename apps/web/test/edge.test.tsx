@@ -1,11 +1,11 @@
 import { type Plan, startPlan } from '@lattice/core';
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { EdgeToCut } from '../src/figures/UnderAndRound.tsx';
 import { cornerLengths } from '../src/stages/edge/cornerLengths.ts';
 import { EdgeStage } from '../src/stages/edge/EdgeStage.tsx';
 import { ScallopPage } from '../src/stages/edge/ScallopPage.tsx';
-import { selectQuilt } from '../src/quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../src/quilt/selectors.ts';
 import { choose, show as showOf, type } from './support/show.tsx';
 
 const plan = startPlan('sashed-sampler');
@@ -81,18 +81,36 @@ describe('binding', () => {
       /half a strip: 1 1\/8″/,
     );
   });
-  test('a flange built in; leftovers used up', async () => {
+  test('a flange built in', async () => {
     const { now } = show();
     await userEvent.click(screen.getByRole('switch', { name: 'A flange built in' }));
     expect(now().binding.flange).toEqual({ visible: 0.125, fabric: 'accent' });
     expect(screen.getByTestId('binding-figures').textContent).toContain('Main strip, cut');
-    await userEvent.click(screen.getByRole('button', { name: 'Use up a leftover' }));
-    await type('Leftover 1, wide', '1');
+  });
+  test('leftovers that came with the plan are used up, told where they are of no use, and put into the stash', async () => {
+    const { store, now } = showOf(<EdgeStage />, {
+      ...plan,
+      stock: [
+        { id: 'a', for: 'binding', width: 1, length: 40 },
+        { id: 'b', for: 'binding', width: 5, length: 40 },
+      ],
+    });
     expect(screen.getByText(/narrower than the strip/)).toBeTruthy();
-    await type('Leftover 1, wide', '5');
-    expect(screen.getByTestId('leftovers').textContent).toMatch(/The leftovers reach/);
+    // 5" holds two strips of 2 1/2": 40 + 40 less a join of 2 1/2".
+    expect(screen.getByTestId('leftovers').textContent).toMatch(/The leftovers reach.*77 1\/2″/);
     await userEvent.click(screen.getByRole('button', { name: 'Take leftover 1 off the list' }));
-    expect(now().binding.leftovers).toEqual([]);
+    expect(now().stock.map(({ id }) => id)).toEqual(['b']);
+    await userEvent.click(screen.getByRole('button', { name: 'Put leftover 1 into the stash' }));
+    await screen.findByText('from the stash');
+    // One stock: no longer the plan's, and used up all the same.
+    expect(now().stock).toEqual([]);
+    expect(screen.getByTestId('leftovers').textContent).toMatch(/77 1\/2″/);
+    expect(selectPlan(store.getState()).stock).toMatchObject([{ for: 'binding', width: 5, length: 40 }]);
+    // A change of the plan does not take it into the plan.
+    await userEvent.click(screen.getByRole('switch', { name: 'A flange built in' }));
+    expect(now().stock).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: /Give back Leftover of/ }));
+    await waitFor(() => expect(screen.queryByTestId('leftovers')).toBeNull());
   });
   test('where it begins is chosen, told when it is bad, and left to the figures again', async () => {
     const { now } = show();

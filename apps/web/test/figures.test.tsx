@@ -64,6 +64,8 @@ describe('what to buy', () => {
           direction: 'none',
           alike: false,
           shrinkage: 0,
+          washed: false,
+          from: '',
         },
       ],
     });
@@ -100,6 +102,8 @@ describe('what to buy', () => {
           direction: 'none',
           alike: false,
           shrinkage: 0,
+          washed: false,
+          from: '',
         },
       ],
     });

@@ -1,5 +1,5 @@
 import { type Plan, startPlan } from '@lattice/core';
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { LayersToCut } from '../src/figures/UnderAndRound.tsx';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
@@ -51,17 +51,20 @@ describe('batting', () => {
     const { now } = show();
     await choose(/Fibre/, 'Wool');
     expect(screen.getByText(/Wash it cool/)).toBeTruthy();
-    await userEvent.click(screen.getByRole('button', { name: 'A piece that is there' }));
-    await type('Piece 1, wide', '90');
-    await type('Piece 1, long', '108');
-    expect(now().batting.pieces).toEqual([{ width: 90, height: 108 }]);
+    await userEvent.click(screen.getByRole('button', { name: 'From the stash…' }));
+    await userEvent.click(screen.getByRole('button', { name: 'A piece that is not in the stash yet' }));
+    await type('Usable, across', '90');
+    await type('Along the selvage', '108');
+    await userEvent.click(screen.getByRole('button', { name: 'Put it in' }));
+    await screen.findByText('from the stash');
+    expect(now().stock).toEqual([]);
     expect(
       within(screen.getByRole('radiogroup', { name: 'Where the batting comes from' }))
         .getAllByRole('radio')[0]!
         .closest('label')!.textContent,
     ).toContain('What is there: 90 × 108″');
-    await userEvent.click(screen.getByRole('button', { name: 'Take piece 1 off the list' }));
-    expect(now().batting.pieces).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Give back Batting' }));
+    await waitFor(() => expect(screen.queryByText('from the stash')).toBeNull());
   });
 });
 

@@ -1,5 +1,5 @@
 import { type Plan, startBed, startBorder, startPlan, startRequest } from '@lattice/core';
-import { render, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Asking } from '../src/finder/Asking.tsx';
 import { withoutBorder } from '../src/quilt/borderEdits.ts';
@@ -119,7 +119,7 @@ describe('what the search is asked', () => {
   const request = { ...startRequest(plan, { width: 60, height: 72 }), blocks: 12 };
   beforeEach(() => ask.mockClear());
   test('widths that cannot be are refused beside their field and not asked', async () => {
-    render(<Asking plan={plan} request={request} ask={ask} />);
+    show(<Asking plan={plan} request={request} ask={ask} />);
     await type('Narrowest sash', '9');
     expect(screen.getByText('The narrowest sash is wider than the widest.')).toBeTruthy();
     await type('Target width', '4000');
@@ -129,7 +129,7 @@ describe('what the search is asked', () => {
     expect(ask).toHaveBeenLastCalledWith({ float: { least: 0, most: 2 } });
   });
   test('one sash width, as large as the blocks allow, cloth in hand', async () => {
-    render(<Asking plan={plan} request={request} ask={ask} />);
+    show(<Asking plan={plan} request={request} ask={ask} />);
     await userEvent.click(screen.getByRole('switch', { name: 'One sash width only' }));
     expect(ask).toHaveBeenLastCalledWith({ sash: { least: 1.5, most: 1.5 } });
     await choose(/Aim/, /As large/);
@@ -138,7 +138,7 @@ describe('what the search is asked', () => {
     expect(ask).toHaveBeenLastCalledWith({ inHand: [{ use: 'sash', length: 45 }] });
   });
   test('cloth is changed and left out again', async () => {
-    render(<Asking plan={plan} request={{ ...request, inHand: [{ use: 'sash', length: 45 }] }} ask={ask} />);
+    show(<Asking plan={plan} request={{ ...request, inHand: [{ use: 'sash', length: 45 }] }} ask={ask} />);
     await type('Length for sashes', '2 yd');
     expect(ask).toHaveBeenLastCalledWith({ inHand: [{ use: 'sash', length: 72 }] });
     await userEvent.click(screen.getByRole('button', { name: 'Leave out sashes' }));

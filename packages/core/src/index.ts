@@ -24,13 +24,17 @@ export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts'
 export { type CuttingStep } from './cutting/steps.ts';
 export { cutTree } from './cutting/cut-tree.ts';
 export { type ClothBox, type Placed } from './cutting/placed.ts';
+export { hasLongSashes } from './cutting/over-long.ts';
 export { waitOf } from './cutting/waits.ts';
 export { atTable, type TableCloth, type TableStep } from './table/at-table.ts';
 export { leftoverEntries, planEntry, stepEntry } from './table/entries.ts';
 export { type CutRecord, cutRecord } from './log/cut-record.ts';
 export { type StashPiece, stashIn } from './log/stash.ts';
 export { STASH, STASH_KINDS, type StashKind } from './log/stash-kinds.ts';
-export { setAsideFor } from './table/set-aside.ts';
+export { setAsideFor, stockFor, stockPlace } from './table/set-aside.ts';
+export { aroundFlaw } from './table/around-flaw.ts';
+export { enoughOf } from './table/enough.ts';
+export { fromStash, type FromStashWay } from './finder/from-stash.ts';
 export { spokenCut, spokenList } from './shopping/spoken.ts';
 export { boughtIn } from './log/bought.ts';
 export { holdsIn } from './log/shop-holds.ts';
@@ -98,7 +102,7 @@ export { type Layout, layOut } from './layout/lay-out.ts';
 export { type GrainMark, grainMark } from './piece/grain.ts';
 export { type Lie, lieOf } from './layout/lie.ts';
 export { middleOf, nearestSideOf } from './geometry/outline.ts';
-export { type Band, type BandHandle, type FabricUse, type Piece } from './piece/piece.ts';
+export { type Band, type BandHandle, type FabricUse, type Piece, TURN_FABRICS } from './piece/piece.ts';
 export type { Point } from './geometry/point.ts';
 export { rectangle as rectangleOf } from './geometry/shapes.ts';
 export {
@@ -113,13 +117,25 @@ export { parseLength } from './length/parse.ts';
 export { limitIn, rulerNearest } from './length/rounding.ts';
 export { near } from './length/tolerance.ts';
 export { convertLength, fromInches, rulerStep, type Unit } from './length/unit.ts';
-export { fabricById, fabricFor, fabricUses, withFabric } from './plan/fabric-use.ts';
+export {
+  clothsFor,
+  fabricById,
+  fabricFor,
+  fabricUses,
+  isUsed,
+  withFabric,
+  withoutFabric,
+} from './plan/fabric-use.ts';
+export { STOCK_JOBS, type StockJob } from './plan/cloth-shape.ts';
+export { withStock } from './plan/stock.ts';
 export { convertPlan } from './plan/convert.ts';
 export { excessIn } from './soundness/bounds.ts';
 export { planProblems, type Problem } from './soundness/problems.ts';
 export { plannedSize } from './soundness/planned-size.ts';
 export { readPlan, readPlanShape } from './soundness/read.ts';
 export {
+  type InStock,
+  type Rotation,
   BLOCK_VALUES,
   BORDER_LIMIT,
   type Fabric,

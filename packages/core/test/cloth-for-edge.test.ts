@@ -60,7 +60,10 @@ describe('a binding with a flange built in', () => {
   });
   test('leftovers are cut to the main strip, a join takes its width', () => {
     const { binding } = computeQuilt(
-      planOf(40, 50, bindingOf({ stripWidth: 2.75, flange, leftovers: [{ width: 3.25, length: 60 }] })),
+      planOf(40, 50, {
+        ...bindingOf({ stripWidth: 2.75, flange }),
+        stock: [{ id: 'a', for: 'binding', width: 3.25, length: 60 }],
+      }),
     ).edge;
     // 3 1/4" holds two strips of 1 1/2", where it would hold one of 2 3/4".
     expect(binding!.leftovers!.lengths).toEqual([60, 60]);

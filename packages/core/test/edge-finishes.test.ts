@@ -22,7 +22,7 @@ import { stripsOf } from '../src/edge/binding-strips.ts';
 import { mitresOf } from '../src/edge/mitre.ts';
 import type { EdgeOutline } from '../src/edge/outline.ts';
 import { bindingLength } from '../src/edge/schools.ts';
-import { pointColours } from '../src/edge/point-colours.ts';
+import { turnsOf } from '../src/colour/turns.ts';
 import { planPointStrip } from '../src/edge/point-strip.ts';
 import { planPrairiePoints } from '../src/edge/prairie-points.ts';
 import { areaOf } from '../src/geometry/outline.ts';
@@ -56,6 +56,10 @@ const edgeOf = (...args: Parameters<typeof plan>) => {
   if (problems.length > 0) throw new Error(problems.map((p) => p.message).join('\n'));
   return computeQuilt(made).edge;
 };
+/** Leftover strips, wide and long. */
+const toBindWith = (...strips: readonly [width: number, length: number][]): Partial<Plan> => ({
+  stock: strips.map(([width, length], i) => ({ id: `strip-${i}`, for: 'binding', width, length })),
+});
 const refusalsOf = (...args: Parameters<typeof plan>) => planProblems(plan(...args)).map((p) => p.message);
 
 describe('binding', () => {
@@ -116,13 +120,8 @@ describe('binding', () => {
       40,
       50,
       {},
-      {
-        leftovers: [
-          { width: 5.25, length: 30 },
-          { width: 2.5, length: 44 },
-          { width: 2, length: 90 },
-        ],
-      },
+      {},
+      toBindWith([5.25, 30], [2.5, 44], [2, 90]),
     ).binding!;
     // 5 1/4" holds two strips of 2 1/2"; 2" holds none. 30 + 30 + 44 less two joins of 2 1/2" reach 99 of 190.
     expect(leftovers!.lengths).toEqual([44, 30, 30]);
@@ -132,7 +131,7 @@ describe('binding', () => {
     expect(strips.value).toBe(3);
     // 93 1/2" and 2" to spare are wanted of the cloth: two strips, and what is over of a third may serve something else.
     expect(joined.lengths).toEqual([44, 30, 30, 40, 40, 93.5 + 2 - 80 + 2 * 2.5]);
-    expect(edgeOf(12, 12, {}, { leftovers: [{ width: 2.5, length: 60 }] }).binding!.strips.value).toBe(0);
+    expect(edgeOf(12, 12, {}, {}, toBindWith([2.5, 60])).binding!.strips.value).toBe(0);
   });
   test('strips, joined, always reach; whatever the grain', () => {
     fc.assert(
@@ -413,7 +412,7 @@ describe('prairie points', () => {
         fc.integer({ min: 3, max: 8 }),
         fc.integer({ min: 1, max: 99_999 }),
         (total, fabrics, seed) => {
-          const colours = pointColours(total, fabrics, 'scattered', randomFrom(seed));
+          const colours = turnsOf(total, fabrics, 'scattered', randomFrom(seed));
           for (const [i, colour] of colours.entries()) expect(colour).not.toBe(colours.at(i - 1));
           for (let f = 0; f < fabrics; f++)
             expect(Math.abs(colours.filter((c) => c === f).length - total / fabrics)).toBeLessThan(1);
@@ -422,7 +421,7 @@ describe('prairie points', () => {
       // Once no single exchange could mend this one.
       { examples: [[13, 3, 82_619]], numRuns: 300 },
     );
-    expect(pointColours(6, 3, 'sequence', randomFrom(1))).toEqual([0, 1, 2, 0, 1, 2]);
+    expect(turnsOf(6, 3, 'sequence', randomFrom(1))).toEqual([0, 1, 2, 0, 1, 2]);
   });
   // Rule PP-3.
   test('a continuous strip: points half over one another, cut so that the first and last end at the corners', () => {
@@ -533,7 +532,8 @@ describe('together', () => {
       40,
       50,
       { finishes: ['flange', 'binding'] },
-      { flange: { visible: 0.125, fabric: 'sash' }, leftovers: [{ width: 5, length: 30 }] },
+      { flange: { visible: 0.125, fabric: 'sash' } },
+      toBindWith([5, 30]),
     );
     const lines = computeQuilt(made)
       .fabrics.flatMap((f) => f.needed.working)

@@ -54,7 +54,6 @@ const anyEdgedPlan: fc.Arbitrary<Plan> = fc
         'pieces' as const,
       ),
       rollWidth: eighths(30, 120),
-      pieces: fc.array(fc.record({ width: eighths(10, 100), height: eighths(10, 100) }), { maxLength: 4 }),
     }),
     quilting: fc.record({
       by: fc.constantFrom('home' as const, 'long-arm' as const),
@@ -96,18 +95,23 @@ const anyEdgedPlan: fc.Arbitrary<Plan> = fc
       school: fc.constantFrom(...BINDING_SCHOOLS),
       seam: fc.option(fc.constantFrom(0.25, 0.375, 0.5)),
       flange: fc.option(fc.record({ visible: fc.constantFrom(0.125, 0.25), fabric })),
-      leftovers: fc.array(fc.record({ width: eighths(1, 8), length: eighths(6, 60) }), { maxLength: 5 }),
       start: fc.option(eighths(0, 60)),
     }),
+    batts: fc.array(fc.record({ width: eighths(10, 100), length: eighths(10, 100) }), { maxLength: 4 }),
+    strips: fc.array(fc.record({ width: eighths(1, 8), length: eighths(6, 60) }), { maxLength: 5 }),
     prices: fc.array(fc.option(fc.integer({ min: 1, max: 40 })), { minLength: 6, maxLength: 6 }),
   })
-  .map(({ prices, ...change }): Plan => {
+  .map(({ prices, batts, strips, ...change }): Plan => {
     const start = startPlan('sashed-sampler');
     return {
       ...start,
       ...change,
       setting: { kind: 'edge-to-edge' },
       borders: [],
+      stock: [
+        ...batts.map((size, i) => ({ id: `batt-${i}`, for: 'batting' as const, ...size })),
+        ...strips.map((size, i) => ({ id: `strip-${i}`, for: 'binding' as const, ...size })),
+      ],
       fabrics: start.fabrics.map((f, i) => ({ ...f, price: prices[i % prices.length]! })),
     };
   })

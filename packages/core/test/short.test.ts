@@ -55,6 +55,23 @@ describe('when a cloth is short', () => {
     expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length);
     expect(ways.map(({ way }) => way)).toContain('other-cloth');
   });
+  test('a pieced sash, and another cloth by turns, take just some of it', () => {
+    const p = inchPlan({});
+    const ways = makeDo(p, { cloth: 'sash', length: wanted(p) * 0.85 });
+    const pieced = ways.find(({ way }) => way === 'pieced-sash')!;
+    // Three strips of 1/2" are cut 1" each, two of them 2" as the whole sash is: two strips, 1 1/4" each, save.
+    expect(pieced.plan.setting).toMatchObject({ kind: 'sashed', strips: '2' });
+    expect(pieced.title).toBe('Sashes of two strips, one of Accent');
+    expect(pieced.moves).toBe(0);
+    const turned = ways.find(({ way }) => way === 'in-turns')!;
+    expect(turned.title).toMatch(/^Sashes by turns of /);
+    expect(turned.plan.rotations).toMatchObject([{ for: 'sash', fabrics: [expect.any(String)] }]);
+    // Of 31 sashes the first cloth keeps sixteen.
+    const line = computeQuilt(turned.plan).pieces.find(
+      ({ fabric, role }) => fabric === 'sash' && role === 'sash',
+    )!;
+    expect(line.count.value).toBe(16);
+  });
   test('enough is enough; next to nothing leaves only what needs none', () => {
     expect(isEnough(plan(), computeQuilt(plan()), { cloth: 'sash', length: wanted() })).toBe(true);
     expect(isEnough(plan(), computeQuilt(plan()), { cloth: 'sash', length: wanted() - 0.1 })).toBe(false);

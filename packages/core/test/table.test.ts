@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  aroundFlaw,
   atTable,
   computeQuilt,
   cutRecord,
@@ -50,6 +51,10 @@ class Table {
     const { done } = this.record();
     const last = [...done.values()].at(-1);
     if (last) this.add('step-uncut', { entries: last });
+  }
+  flaw(length: number, leaves: { w: number; h: number }[]): void {
+    const { unit } = this.plan;
+    this.add('cut-lost', { cloth: this.cloth, unit, why: 'flaw', pieces: [], instead: [], length, leaves });
   }
   spoil(): void {
     const [pieces] = this.record().made.filter(({ joined }) => !joined);
@@ -143,11 +148,49 @@ test('a piece spoiled is cut again, and only that one', () => {
   for (const count of table.now().counts) expect(count.cut).toBe(count.wanted);
 });
 
+test('a flawed patch: the good cloth before it and beside it is cut from first, and nothing is asked for twice', () => {
+  const table = new Table(base());
+  for (let i = 0; i < 3; i++) table.tick();
+  const before = table.now();
+  const { length, leaves } = aroundFlaw({ after: 4, long: 3, beside: 12, wide: 5 }, 40, 'in');
+  expect(length).toBe(7);
+  // Before it the whole width; beside it 12" and 23".
+  expect(leaves).toEqual([
+    { w: 40, h: 4 },
+    { w: 12, h: 3 },
+    { w: 23, h: 3 },
+  ]);
+  table.flaw(length, [...leaves]);
+  const after = table.now();
+  expect(after.steps.some(({ stock }) => stock?.startsWith('flaw/'))).toBe(true);
+  expect(after.taken).toBeCloseTo(before.taken + 7, 9);
+  // Right across, all of it is lost; a patch costs less.
+  const across = new Table(base());
+  for (let i = 0; i < 3; i++) across.tick();
+  across.flaw(7, []);
+  expect(after.left).toBeLessThanOrEqual(across.now().left);
+  all(table);
+  for (const { cut, wanted } of table.now().counts) expect(cut).toBe(wanted);
+});
+
+test('slivers beside a flaw are not kept', () => {
+  expect(aroundFlaw({ after: 0, long: 3, beside: 0.5, wide: 39.5 }, 40, 'in').leaves).toEqual([]);
+  expect(aroundFlaw({ after: 0, long: 8, beside: 2, wide: 100 }, 106, 'cm').leaves).toEqual([{ w: 4, h: 8 }]);
+});
+
 test('ticks, undoing, mishaps and changes of the plan in any order never lose a piece or double one', () => {
-  type Act = 'tick' | 'undo' | 'spoil' | { sash: number } | { usable: number } | { border: number };
+  type Act =
+    | 'tick'
+    | 'undo'
+    | 'spoil'
+    | { patch: number }
+    | { sash: number }
+    | { usable: number }
+    | { border: number };
   const act: fc.Arbitrary<Act> = fc.oneof(
     { weight: 8, arbitrary: fc.constant<Act>('tick') },
     { weight: 2, arbitrary: fc.constantFrom<Act[]>('undo', 'spoil') },
+    fc.record({ patch: fc.constantFrom(0, 6, 15) }),
     fc.record({ sash: fc.constantFrom(1, 1.5, 2) }),
     fc.record({ usable: fc.constantFrom(36, 40, 42) }),
     fc.record({ border: fc.constantFrom(3, 4, 5) }),
@@ -159,7 +202,10 @@ test('ticks, undoing, mishaps and changes of the plan in any order never lose a 
         if (one === 'tick') table.tick();
         else if (one === 'undo') table.undo();
         else if (one === 'spoil') table.spoil();
-        else {
+        else if ('patch' in one) {
+          const flaw = aroundFlaw({ after: 3, long: 2, beside: one.patch, wide: 4 }, 36, 'in');
+          table.flaw(flaw.length, [...flaw.leaves]);
+        } else {
           const { plan } = table;
           const changed: Plan =
             'sash' in one

@@ -85,7 +85,6 @@ describe('every working adds up', () => {
     { grain: 'bias-length' },
     { grain: 'bias-tube' },
     { flange: { visible: 0.125, fabric: 'accent' } },
-    { leftovers: [{ width: 5, length: 40 }] },
   ];
   test.each<{ edge: Partial<Plan['edge']>; binding: Partial<Plan['binding']> }>([
     ...edges.map((edge) => ({ edge, binding: {} })),
@@ -108,6 +107,11 @@ describe('every working adds up', () => {
             };
       expect(expectSums(computeQuilt({ ...start, ...change }))).toBeGreaterThan(8);
     }
+  });
+
+  test('of a binding from leftover strips', () => {
+    const stock = [{ id: 'a', for: 'binding' as const, width: 5, length: 40 }];
+    expect(expectSums(computeQuilt({ ...inchPlan({}), stock }))).toBeGreaterThan(8);
   });
 
   test('of layers: panels, a stripe, leftover blocks, batting, lines and pins', () => {

@@ -6,6 +6,10 @@ interface PictureRow {
   readonly created_at: string;
 }
 
+/** Tables whose rows may name pictures, and where in a row. */
+const NAMING = { quilts: 'plan', snapshots: 'plan', log_entries: 'body' } as const;
+type Source = keyof typeof NAMING;
+
 /** The only place that speaks SQL about pictures. */
 export class PictureRepository {
   constructor(private readonly knex: Knex) {}
@@ -28,17 +32,19 @@ export class PictureRepository {
     await this.knex<PictureRow>('pictures').where({ id }).delete();
   }
 
-  /** Where plans are kept that may name pictures. */
-  readonly sources = ['quilts', 'snapshots'] as const;
+  /** Where pictures are named: plans, plans as they once were, and cloth put into the stash. */
+  readonly sources = Object.keys(NAMING) as readonly Source[];
 
   /** Ids of what is kept there. */
-  plansIn(source: 'quilts' | 'snapshots'): Promise<string[]> {
-    return this.knex(source).pluck('id');
+  namingIn(source: Source): Promise<string[]> {
+    const rows = this.knex(source);
+    return (source === 'log_entries' ? rows.where('kind', 'stash-put') : rows).pluck('id');
   }
 
-  /** The text of a plan that is kept there; empty when it has gone. */
-  async planText(source: 'quilts' | 'snapshots', id: string): Promise<string> {
-    const row = await this.knex<{ id: string; plan: string }>(source).where({ id }).first('plan');
-    return row?.plan ?? '';
+  /** The text that may name pictures; empty when it has gone. */
+  async namingText(source: Source, id: string): Promise<string> {
+    const column = NAMING[source];
+    const row: Record<string, string> | undefined = await this.knex(source).where({ id }).first(column);
+    return row?.[column] ?? '';
   }
 }

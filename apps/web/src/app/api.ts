@@ -179,6 +179,7 @@ export const api = createApi({
 });
 
 export const {
+  useAddPictureMutation,
   useAskLongArmMutation,
   useDrawnQuery,
   useShelfInfiniteQuery,

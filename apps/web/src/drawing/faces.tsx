@@ -2,7 +2,7 @@ import { type BlockLook, lookOf, type PileBlock } from '@lattice/core';
 import { memo } from 'react';
 
 /** Where a picture is fetched. */
-const pictureAddress = (id: string): string => `/api/pictures/${id}`;
+export const pictureAddress = (id: string): string => `/api/pictures/${id}`;
 
 /** A block's face on the unit square. */
 function FaceArt({ look: { picture, ground, patches } }: { look: BlockLook }) {

@@ -1,10 +1,9 @@
 import {
   type Fabric,
   type FabricCut,
-  fabricFor,
-  fabricUses,
   FIBRES,
   formatWithUnit,
+  isUsed,
   numberOf,
   type Plan,
 } from '@lattice/core';
@@ -97,6 +96,8 @@ export function Buying() {
             direction: 'none',
             alike: false,
             shrinkage: 0,
+            washed: false,
+            from: '',
           },
         ],
       };
@@ -163,7 +164,7 @@ function ClothLine({
   const edit = useEdit();
   const { unit } = plan;
   const change = useFabricEdit(fabric);
-  const inUse = fabricUses(plan).some((use) => fabricFor(plan, use) === fabric.id);
+  const inUse = isUsed(plan, fabric.id);
   return (
     <Cloth>
       <div className="head">

@@ -1,9 +1,11 @@
 import { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES, type Fabric } from '@lattice/core';
+import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { PercentField } from '../design/controls/PercentField.tsx';
 import { SwitchField } from '../design/controls/SwitchField.tsx';
 import { useEdit } from '../quilt/useEdit.ts';
+import { PictureField } from '../stash/PictureField.tsx';
 
 const DIRECTIONS = CLOTH_DIRECTIONS.map((id) => ({ id, name: DIRECTION_NAMES[id] }));
 
@@ -28,6 +30,21 @@ const Habits = styled.details`
       min-height: 44px;
       padding: 11px 0;
     }
+  }
+`;
+
+const From = styled(TextField)`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+  min-height: 42px;
+  input {
+    width: 22ch;
+    padding: 4px 8px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--field);
   }
 `;
 
@@ -58,14 +75,16 @@ export function ClothHabits({ fabric }: { fabric: Fabric }) {
   const told = [
     fabric.direction === 'none' ? '' : DIRECTION_NAMES[fabric.direction].toLowerCase(),
     fabric.alike ? 'both sides alike' : '',
-    fabric.shrinkage > 0 ? `shrinks ${fabric.shrinkage} %` : '',
+    fabric.washed ? 'washed' : fabric.shrinkage > 0 ? `shrinks ${fabric.shrinkage} %` : '',
+    fabric.from && `from ${fabric.from}`,
+    fabric.picture && 'a photo',
   ]
     .filter(Boolean)
     .join(', ');
   return (
     <Habits>
       <summary>
-        Print, sides, wash
+        Print, sides, wash, photo
         {told && (
           <>
             : <b>{told}</b>
@@ -78,11 +97,33 @@ export function ClothHabits({ fabric }: { fabric: Fabric }) {
         value={fabric.alike}
         onChange={(alike) => void change({ alike })}
       />
-      <PercentField
-        label="Shrinks when washed first, %"
-        value={fabric.shrinkage}
-        most={20}
-        onCommit={(shrinkage) => change({ shrinkage })}
+      <SwitchField
+        label="Washed already"
+        value={fabric.washed}
+        onChange={(washed) => void change({ washed })}
+      />
+      {!fabric.washed && (
+        <PercentField
+          label="Shrinks when washed first, %"
+          value={fabric.shrinkage}
+          most={20}
+          onCommit={(shrinkage) => change({ shrinkage })}
+        />
+      )}
+      <From
+        key={fabric.from}
+        defaultValue={fabric.from}
+        maxLength={120}
+        onBlur={(event) => void change({ from: (event.target as HTMLInputElement).value.trim() })}
+      >
+        <Label>From</Label>
+        <Input />
+      </From>
+      <PictureField
+        of={fabric.name}
+        value={fabric.picture}
+        onMade={(picture, colour) => void change({ picture, ...(colour !== null && { colour }) })}
+        onNone={() => void change({ picture: undefined })}
       />
     </Habits>
   );

@@ -1,4 +1,4 @@
-import { type CutLine, formatLength, formatWithUnit, type Unit } from '@lattice/core';
+import { type CutLine, fabricById, fabricFor, formatLength, formatWithUnit, type Unit } from '@lattice/core';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -7,6 +7,7 @@ import { pointedAt } from '../quilt/viewSlice.ts';
 import { FabricChoice } from './FabricChoice.tsx';
 import { Line } from './Line.tsx';
 import { Section } from './Section.tsx';
+import { Turns } from './Turns.tsx';
 import { EdgeToCut, LayersToCut } from './UnderAndRound.tsx';
 
 /** Every piece to cut with its count and cut size; then what goes under the top and round it. */
@@ -19,8 +20,13 @@ export function CuttingList() {
       <Section title="Pieces to cut">
         {quilt.pieces.length === 0 && <p>Nothing to cut: the blocks make the whole top.</p>}
         <ul data-testid="cutting-list">
-          {quilt.pieces.map((piece) => (
-            <PieceLine key={piece.id} piece={piece} unit={unit} />
+          {quilt.pieces.map((piece, i) => (
+            <PieceLine
+              key={piece.id}
+              piece={piece}
+              unit={unit}
+              first={quilt.pieces.findIndex(({ use }) => use.what === piece.use.what) === i}
+            />
           ))}
         </ul>
       </Section>
@@ -30,7 +36,9 @@ export function CuttingList() {
   );
 }
 
-function PieceLine({ piece, unit }: { piece: CutLine; unit: Unit }) {
+/** @param first of its job: where cloths that take turns in it are chosen */
+function PieceLine({ piece, unit, first }: { piece: CutLine; unit: Unit; first: boolean }) {
+  const plan = useAppSelector(selectPlan);
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((s) => s.view.pointed);
   const { cut, count, squares, parts } = piece;
@@ -87,7 +95,12 @@ function PieceLine({ piece, unit }: { piece: CutLine; unit: Unit }) {
         </span>
       ))}
       <span className="rest">
-        <FabricChoice use={piece.use} label={`Fabric of ${lower}`} />
+        {piece.fabric === fabricFor(plan, piece.use) ? (
+          <FabricChoice use={piece.use} label={`Fabric of ${lower}`} />
+        ) : (
+          `${fabricById(plan, piece.fabric).name}, by turns`
+        )}
+        {first && <Turns use={piece.use} of={lower} />}
       </span>
     </Line>
   );

@@ -14,12 +14,14 @@ import {
 import { Plus, X } from 'lucide-react';
 import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
 import styled from 'styled-components';
+import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { CountField } from '../design/controls/CountField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { SwitchField } from '../design/controls/SwitchField.tsx';
 import { WeightSlider } from '../design/controls/WeightSlider.tsx';
+import { selectStash } from '../stash/stash.ts';
 
 const Kinds = styled(CheckboxGroup)`
   display: grid;
@@ -296,6 +298,14 @@ function InHand({ plan: { unit }, request: { inHand }, ask }: AskingProps) {
   const change = (at: number, held: Partial<FitRequest['inHand'][number]>) =>
     ask({ inHand: inHand.map((had, i) => (i === at ? { ...had, ...held } : had)) });
   const most = limitIn(36 * 20, unit);
+  const stash = useAppSelector((s) => selectStash(s, unit));
+  const yardage = stash
+    .filter(({ kind, free: there }) => kind === 'yardage' && there > 0)
+    .map(({ id, name, colour, length, free: there }) => ({
+      id,
+      name: `${name}, ${formatWithUnit(length * there, unit)}`,
+      colour,
+    }));
   return (
     <>
       <h3>Cloth in hand</h3>
@@ -321,6 +331,18 @@ function InHand({ plan: { unit }, request: { inHand }, ask }: AskingProps) {
                 <X size={15} aria-hidden />
               </Button>
             </Cloth>
+            {yardage.length > 0 && (
+              <ChoiceField
+                label={`${name} from the stash`}
+                labelled
+                value=""
+                choices={[{ id: '', name: 'From the stash…' }, ...yardage]}
+                onChange={(id) => {
+                  const piece = stash.find((one) => one.id === id);
+                  if (piece) change(i, { length: Math.min(most, piece.length * piece.free) });
+                }}
+              />
+            )}
             <LengthField
               label={`Length for ${name.toLowerCase()}`}
               value={held.length}

@@ -1,13 +1,37 @@
-import { computeAgain, computeQuilt, type Plan, type Quilt } from '@lattice/core';
+import {
+  computeAgain,
+  computeQuilt,
+  type InStock,
+  type Plan,
+  type Quilt,
+  stashIn,
+  stockFor,
+  withStock,
+} from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { RootState } from '../app/store.ts';
 
-/** The plan in hand. Only screens that show an open quilt ask for it. */
-export function selectPlan(state: RootState): Plan {
+/** The plan as it is kept. Only screens that show an open quilt ask for it. */
+export function selectKeptPlan(state: RootState): Plan {
   const plan = state.plan.present;
   if (!plan) throw new Error('No quilt is open.');
   return plan;
 }
+
+/** What the maker's stash has set aside for the open quilt, to be used up in it. */
+export const selectSetAside: (state: RootState) => readonly InStock[] = createSelector(
+  (state: RootState) => state.log,
+  (state: RootState) => state.saving.id,
+  (state: RootState) => selectKeptPlan(state).unit,
+  (log, quilt, unit) => (quilt === null ? [] : stockFor(stashIn(log, unit), quilt)),
+);
+
+/** The plan in hand with what is set aside for it: what everything is worked out from, drawn and given away. */
+export const selectPlan: (state: RootState) => Plan = createSelector(
+  selectKeptPlan,
+  selectSetAside,
+  withStock,
+);
 
 let latest: { plan: Plan; quilt: Quilt } | null = null;
 

@@ -1,9 +1,9 @@
-import { type Plan, planProblems } from '@lattice/core';
+import { type InStock, type Plan, planProblems } from '@lattice/core';
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
 import type { RootState } from '../app/store.ts';
 import { planChanged } from './planSlice.ts';
-import { selectPlan } from './selectors.ts';
+import { selectKeptPlan, selectSetAside } from './selectors.ts';
 
 /**
  * Changes the plan in hand. A change that would make it unsound is not taken: the answer says why, and
@@ -13,8 +13,8 @@ export function useEdit() {
   const store = useStore<RootState>();
   return useCallback(
     (change: (plan: Plan) => Plan, gesture: string | null = null): string | null => {
-      const before = selectPlan(store.getState());
-      const after = change(before);
+      const before = selectKeptPlan(store.getState());
+      const after = withoutPieces(change(before), selectSetAside(store.getState()));
       const [problem] = planProblems(after);
       if (problem) return problem.message;
       if (JSON.stringify(after) !== JSON.stringify(before)) store.dispatch(planChanged(after, gesture));
@@ -22,4 +22,12 @@ export function useEdit() {
     },
     [store],
   );
+}
+
+/** A change worked out from the whole plan carries what is set aside for it, which is the log's and not the plan's. */
+function withoutPieces(plan: Plan, setAside: readonly InStock[]): Plan {
+  const ids = new Set(setAside.map(({ id }) => id));
+  return plan.stock.some(({ id }) => ids.has(id))
+    ? { ...plan, stock: plan.stock.filter(({ id }) => !ids.has(id)) }
+    : plan;
 }

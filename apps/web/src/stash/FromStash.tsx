@@ -5,6 +5,7 @@ import {
   cutRecord,
   cuttingJob,
   differenceOf,
+  enoughOf,
   type Fabric,
   formatLength,
   formatWithUnit,
@@ -52,8 +53,6 @@ const Saves = styled.p`
 
 /** So many of the stash are offered at once, the likest colours first. */
 const OFFERED = 6;
-const MOST_TRIED = 4;
-const NOTHING_CUT = cutRecord([], '', '', 'in');
 
 /** The stash first: what is set aside for a cloth, what that saves at the shop, and what else there is like it. */
 export function FromStash({ fabric }: { fabric: Fabric }) {
@@ -158,26 +157,12 @@ interface Offer {
 /** What is free, what would do for all of it first, then the likest colours. */
 function offersFor(stash: readonly StashPiece[], fabric: Fabric, job: CuttingJob): Offer[] {
   return stash
-    .filter(({ free }) => free > 0)
+    .filter(({ free, kind }) => free > 0 && kind !== 'batting')
     .map((piece) => ({ piece, far: differenceOf(piece.colour, fabric.colour) }))
     .sort((a, b) => a.far - b.far)
     .slice(0, OFFERED)
-    .map(({ piece }) => ({ piece, whole: wholeOf(piece, job) }))
+    .map(({ piece }) => ({ piece, whole: enoughOf(piece, job) }))
     .sort((a, b) => Number(b.whole !== null) - Number(a.whole !== null));
-}
-
-/** The fewest of a piece that leave nothing to buy; more than a few are not tried. */
-function wholeOf({ id, name, width, length, free }: StashPiece, job: CuttingJob): number | null {
-  for (let count = 1; count <= Math.min(free, MOST_TRIED); count++) {
-    const stash = setAsideFor(
-      [{ id, name, width, length, aside: [{ quilt: 'this', cloth: job.fabric.id, count }] }],
-      'this',
-      job.fabric.id,
-    );
-    const { needed } = atTable(job, NOTHING_CUT, { stash }).placed;
-    if (needed.value <= 0) return count;
-  }
-  return null;
 }
 
 const words = ({ name, width, length }: StashPiece, unit: Unit): string =>

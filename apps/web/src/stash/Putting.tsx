@@ -9,6 +9,7 @@ import { LengthField } from '../design/controls/LengthField.tsx';
 import { PriceField } from '../design/controls/PriceField.tsx';
 import { SwitchField } from '../design/controls/SwitchField.tsx';
 import { Sheet } from '../design/Sheet.tsx';
+import { PictureField } from './PictureField.tsx';
 
 const Form = styled.div`
   display: grid;
@@ -48,6 +49,7 @@ export const KIND_NAMES: Readonly<Record<StashKind, string>> = {
   strip: 'Strip',
   square: 'Square',
   piece: 'Piece',
+  batting: 'Batting',
 };
 
 /** What a piece of each kind usually is, usable: a fat quarter of 18 × 22 gives 21 × 17 1/2 (common practice). */
@@ -57,6 +59,7 @@ const USUAL: Readonly<Record<StashKind, Readonly<Record<Unit, readonly [width: n
   strip: { in: [40, 2.5], cm: [106, 6.5] },
   square: { in: [10, 10], cm: [25, 25] },
   piece: { in: [12, 9], cm: [30, 25] },
+  batting: { in: [45, 60], cm: [115, 150] },
 };
 
 /** Cloth that is being put in, or said otherwise. */
@@ -151,6 +154,12 @@ export function Putting({
           value={piece.alike}
           onChange={(alike) => change({ alike })}
         />
+        <PictureField
+          of={piece.name}
+          value={piece.picture}
+          onMade={(picture, colour) => change({ picture, ...(colour !== null && { colour }) })}
+          onNone={() => change({ picture: undefined })}
+        />
         <TextField className="name" value={piece.from} onChange={(from) => change({ from })} maxLength={120}>
           <Label>From</Label>
           <Input />
@@ -181,6 +190,7 @@ const bare = ({
   washed,
   price,
   from,
+  picture,
 }: Draft): Draft => ({
   ...(id !== undefined && { id }),
   name: name.trim(),
@@ -195,4 +205,5 @@ const bare = ({
   washed,
   price,
   from,
+  ...(picture !== undefined && { picture }),
 });

@@ -16,6 +16,7 @@ import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { Lengths } from '../design/Lengths.tsx';
+import { pictureAddress } from '../drawing/faces.tsx';
 import { download } from '../quilt/download.ts';
 import { type Draft, freshDraft, KIND_NAMES, Putting } from './Putting.tsx';
 import { moveStash, putInStash, selectStash } from './stash.ts';
@@ -218,19 +219,24 @@ function Piece({
   onChange: () => void;
   onGone: () => void;
 }) {
-  const { name, colour, kind, width, length, free, aside, from, washed } = piece;
+  const { id, name, colour, kind, width, length, free, aside, from, washed, picture } = piece;
   const set = aside.reduce((sum, { count }) => sum + count, 0);
   // A yard square fills the picture, so that pieces stand in proportion; longer cloth is drawn as long as that.
   const whole = Math.max(unit === 'in' ? 40 : 106, Math.min(width, length) * 1.1);
   return (
     <li>
       <svg viewBox={`0 0 ${whole} ${whole / 2}`} aria-hidden preserveAspectRatio="xMidYMid meet">
+        {picture !== undefined && (
+          <pattern id={`photo-${id}`} width="1" height="1" patternContentUnits="objectBoundingBox">
+            <image href={pictureAddress(picture)} width="1" height="1" preserveAspectRatio="xMidYMid slice" />
+          </pattern>
+        )}
         <rect
           x={(whole - Math.min(width, whole)) / 2}
           y={(whole / 2 - Math.min(length, whole / 2)) / 2}
           width={Math.min(width, whole)}
           height={Math.min(length, whole / 2)}
-          fill={colour}
+          fill={picture === undefined ? colour : `url(#photo-${id})`}
           stroke="var(--soft)"
           strokeWidth={whole / 300}
         />

@@ -47,3 +47,6 @@ export const FOLD_NAMES: Readonly<Record<PointFold, string>> = {
   centre: 'Centre fold, corners down',
   strip: 'One continuous strip',
 };
+
+/** How cloths that take turns follow one another: in order, or scattered with no two alike side by side. */
+export const COLOUR_ORDERS = ['sequence', 'scattered'] as const;

@@ -8,6 +8,7 @@ import type { CutFrom, Part, Piece, Role } from '../piece/piece.ts';
 import { borderById, fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { cutShapeOf } from './cut-shape.ts';
+import { overLong } from './over-long.ts';
 
 /** Strips may be joined of two lengths; a block, a square or a triangle never is (rule CU-2). */
 const JOINED: readonly Role[] = ['sash', 'border', 'coping-strip'];
@@ -31,7 +32,7 @@ export const cuttingList = (plan: Plan, cuts: readonly Cut[]): CutLine[] =>
 function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
   const [piece] = pieces;
   if (!part.cutFrom || !piece) return [];
-  const size = cutShapeOf(piece.outline, part, plan.seam, plan.unit);
+  const size = overLong(plan, part, cutShapeOf(piece.outline, part, plan.seam, plan.unit));
   const layers = part.under ?? [];
   const front = cutFor(plan, part, pieces, part.cutFrom, size, {
     id: part.key,
@@ -40,7 +41,9 @@ function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
     notes: [...(part.notes ?? []), ...slantingNotes(directionOf(plan, part.cutFrom), part)],
   });
   const under = layers.map(({ name, cutFrom, cutAs }) => {
-    const own = cutAs ? cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit) : size;
+    const own = cutAs
+      ? overLong(plan, part, cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit))
+      : size;
     const said = { id: `${part.key}-${name}`, name: `${part.name}, ${name}`, under: true, notes: [] };
     return cutFor(plan, part, pieces, cutFrom, own, said);
   });

@@ -19,7 +19,8 @@ export interface Wait {
 export function waitOf(plan: Plan, { role, use }: Pick<CutLine, 'role' | 'use'>): Wait | null {
   if (role === 'border' && use.what === 'border') {
     const inside = borderIndex(plan, use.border);
-    if (plan.measured.some(({ borders }) => borders === inside)) return null;
+    // Over-long, it is trimmed to whatever the top comes to.
+    if (plan.overLong.borders > 0 || plan.measured.some(({ borders }) => borders === inside)) return null;
     const what =
       inside === 0 ? 'the centre' : `the top with ${inside === 1 ? 'its first border' : `${inside} borders`}`;
     return {

@@ -1,7 +1,7 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
-import type { Plan } from '../plan/shape.ts';
+import type { InStock, Plan } from '../plan/shape.ts';
 import { biasJoinLoss, longAndShort } from './bias.ts';
 import { type BiasPlan, biasPieces, planBias } from './bias-plan.ts';
 import { bestStart, type BindingJoins, type Joined, joinsFrom } from './binding-joins.ts';
@@ -53,6 +53,8 @@ export interface BindingWish {
   readonly straightSides: boolean;
   readonly usable: number;
   readonly flangeUsable: number;
+  /** Strips in hand to use up, of any width that holds the strip. */
+  readonly leftovers: readonly Pick<InStock, 'width' | 'length'>[];
   readonly seam: number;
   /** Of the batting, which it wraps round. */
   readonly loft: number;
@@ -67,8 +69,8 @@ export function planBinding(wish: BindingWish): Binding {
   const flange = binding.flange ? builtIn(stripWidth, binding.flange.visible, seam, unit) : null;
   const cutWidth = flange ? flange.main.value : stripWidth;
   const leftovers =
-    grain === 'straight' && binding.leftovers.length > 0
-      ? useUp(binding.leftovers, cutWidth, length.value, unit)
+    grain === 'straight' && wish.leftovers.length > 0
+      ? useUp(wish.leftovers, cutWidth, length.value, unit)
       : null;
   const biasOf = (strip: number, cloth: number) =>
     grain === 'straight' ? null : planBias({ grain, strip, usable: cloth, seam, unit }, length.value);

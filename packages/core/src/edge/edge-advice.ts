@@ -84,14 +84,15 @@ function joinAdvice(
 }
 
 /** Cloth too narrow for its bias square, a rule that comes out short, leftovers that give nothing. */
-function clothAdvice({ unit }: Plan, { bias, leftovers, cutWidth }: Binding): Refusal[] {
+function clothAdvice({ unit, stock }: Plan, { bias, leftovers, cutWidth }: Binding): Refusal[] {
   const words = edgeWords(unit);
   const found: Refusal[] = [];
   if (bias?.tooWide) found.push(said('binding.grain', words.squareTooWide(bias.cloth.value)));
   if (bias && bias.cloth.value > bias.rule.value)
     found.push(said('binding.stripWidth', words.ruleOfRootShort(bias.rule.value, bias.cloth.value)));
+  const toBindWith = stock.flatMap((piece, i) => (piece.for === 'binding' ? [i] : []));
   const narrow = (leftovers?.tooNarrow ?? []).map((i) => ({
-    path: ['binding', 'leftovers', i],
+    path: ['stock', toBindWith[i]!],
     message: words.leftoverTooNarrow(cutWidth),
   }));
   return [...found, ...narrow];

@@ -10,7 +10,8 @@ import { type Binding, planBinding } from './binding.ts';
 import { bindingSeamOf, loftOf } from './binding-seam.ts';
 import { type Flange, planFlange, rawEdges } from './flange.ts';
 import { type EdgeOutline, edgeOutline } from './outline.ts';
-import { pointColours } from './point-colours.ts';
+import { inStockFor } from '../plan/stock.ts';
+import { turnsOf } from '../colour/turns.ts';
 import { planPointStrip, type PointStrip } from './point-strip.ts';
 import { planPrairiePoints, type PointsOnSide } from './prairie-points.ts';
 
@@ -60,6 +61,7 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
     binding: has('binding')
       ? planBinding({
           binding,
+          leftovers: inStockFor(plan, 'binding'),
           outline,
           around,
           straightSides: edge.shape === 'square' && edge.around === null,
@@ -120,7 +122,7 @@ function pointsRound(plan: Plan, top: { width: number; height: number }): EdgePo
     unit,
     spread: points.spread,
   });
-  const colours = pointColours(set.total.value, fabrics.length, points.order, randomFrom(points.seed));
+  const colours = turnsOf(set.total.value, fabrics.length, points.order, randomFrom(points.seed));
   return {
     across: set.across,
     down: set.down,

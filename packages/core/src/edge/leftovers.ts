@@ -3,7 +3,7 @@ import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatLength } from '../length/format.ts';
 import { howManyFit } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
-import type { Plan } from '../plan/shape.ts';
+import type { InStock } from '../plan/shape.ts';
 import { longAndShort } from './bias.ts';
 
 /** Leftover strips used up first. */
@@ -14,13 +14,13 @@ export interface Leftovers {
   readonly reach: Figure;
   /** What is still to be cut from the binding's own fabric. */
   readonly wanting: Figure;
-  /** Leftovers narrower than the strip, by their place in the list. */
+  /** Leftovers narrower than the strip, by their place among those to bind with. */
   readonly tooNarrow: readonly number[];
 }
 
 /** Leftovers cut down to the strip, and what they reach once joined. */
 export function useUp(
-  leftovers: Plan['binding']['leftovers'],
+  leftovers: readonly Pick<InStock, 'width' | 'length'>[],
   strip: number,
   length: number,
   unit: Unit,

@@ -11,7 +11,9 @@ import { type Lengths, optionsWith, type Shape } from './score.ts';
 /** Length of cloth one job of a setting takes, cut by itself from the fabric the plan has for it; endless where that is too narrow. */
 export function clothFor(plan: Plan, use: SettingFabric): number {
   const fabric = fabricById(plan, fabricFor(plan, { what: use }));
-  const lines = cuttingList(plan, cutsOfTop(plan, layOut(plan))).filter((line) => line.use.what === use);
+  const lines = cuttingList(plan, cutsOfTop(plan, layOut(plan))).filter(
+    (line) => line.use.what === use && line.fabric === fabric.id,
+  );
   const cloth = { usable: fabric.usableWidth, seam: plan.seam, unit: plan.unit };
   const { groups, lengthwise, tooWide } = planStrips(lines, cloth);
   if (tooWide.length > 0) return Infinity;

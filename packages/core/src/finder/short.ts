@@ -2,7 +2,9 @@ import { numberOf } from '../figure/figure.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import { atLeast, TOLERANCE } from '../length/tolerance.ts';
 import { rulerStep } from '../length/unit.ts';
-import { fabricFor, fabricUses, withFabric } from '../plan/fabric-use.ts';
+import { TURN_FABRICS } from '../piece/piece.ts';
+import { JOB_NAMES } from '../piece/roles.ts';
+import { fabricById, fabricFor, fabricUses, withFabric } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { lengthsOf, withLengths } from '../setting/registry.ts';
@@ -10,7 +12,7 @@ import { planProblems } from '../soundness/problems.ts';
 import { allowanceFor } from '../shopping/buy.ts';
 
 /** What can be changed when a cloth is short. */
-type WayOut = 'sash' | 'border' | 'direction' | 'other-cloth' | 'grid';
+type WayOut = 'sash' | 'pieced-sash' | 'border' | 'direction' | 'in-turns' | 'other-cloth' | 'grid';
 
 /** One way to make do with the cloth there is. */
 export interface MakeDo {
@@ -37,16 +39,18 @@ export interface InHand {
 const MOST_STEPS = 24;
 
 /**
- * Ways out when there is only so much of a cloth, borders included: narrower sashes, narrower borders, strips cut the
- * other way, something else cut from another cloth, fewer rows or columns. Only what then really is enough, with its
+ * Ways out when there is only so much of a cloth, borders included: narrower or pieced sashes, narrower borders, strips
+ * cut the other way, another cloth that takes turns with it or does one of its jobs, fewer rows or columns. Only what then really is enough, with its
  * end squared and what the wash takes; what changes the quilt least comes first.
  */
 export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
   const before = computeQuilt(plan);
   const found = [
     ...narrowerSash(plan, cloth, length),
+    ...piecedSash(plan, cloth, length),
     ...narrowerBorders(plan, cloth, length),
     ...otherDirection(plan, cloth, length),
+    ...inTurnsWith(plan, cloth, length),
     ...otherCloth(plan, cloth, length),
     ...smallerGrid(plan, cloth, length),
   ];
@@ -112,6 +116,47 @@ function narrowerSash(plan: Plan, cloth: string, length: number): Found[] {
   return [
     { ...found, id: 'sash', way: 'sash', title: `Sashes of ${show(found.width)} instead of ${show(sash)}` },
   ];
+}
+
+/** A sash pieced of two strips or three, one of them of another cloth: narrow ones save only in two, for their seams. */
+function piecedSash(plan: Plan, cloth: string, length: number): Found[] {
+  const { setting } = plan;
+  if (!('strips' in setting) || setting.strips !== '1' || plan.fabricFor.sash !== cloth) return [];
+  const chosen = plan.fabricFor['middle-sash'];
+  const other = chosen === cloth ? plan.fabrics.find(({ id }) => id !== cloth)?.id : chosen;
+  if (other === undefined) return [];
+  const name = fabricById(plan, other).name;
+  const ways = [
+    { strips: '3', title: `Sashes of three strips, ${name} in the middle` },
+    { strips: '2', title: `Sashes of two strips, one of ${name}` },
+  ] as const;
+  for (const { strips, title } of ways) {
+    const fabricFor = { ...plan.fabricFor, 'middle-sash': other };
+    const found = tried({ ...plan, setting: { ...setting, strips }, fabricFor }, cloth, length);
+    if (found) return [{ ...found, id: 'pieced-sash', way: 'pieced-sash', title }];
+  }
+  return [];
+}
+
+/** Another cloth takes turns with it in a job of the setting. */
+function inTurnsWith(plan: Plan, cloth: string, length: number): Found[] {
+  const jobs = TURN_FABRICS.filter(
+    (what) => plan.fabricFor[what] === cloth && !plan.rotations.some((r) => r.for === what),
+  );
+  return jobs.flatMap((what): Found[] => {
+    const turns = JOB_NAMES[what];
+    for (const other of plan.fabrics) {
+      if (other.id === cloth) continue;
+      const rotation = { for: what, fabrics: [other.id], order: 'sequence' as const, seed: 1 };
+      const found = tried({ ...plan, rotations: [...plan.rotations, rotation] }, cloth, length);
+      // A job nothing is cut for helps nobody.
+      if (!found || found.needed >= wantedOf(plan, computeQuilt(plan), cloth) - TOLERANCE) continue;
+      return [
+        { ...found, id: `turns-${what}`, way: 'in-turns', title: `${turns} by turns of ${other.name} too` },
+      ];
+    }
+    return [];
+  });
 }
 
 function narrowerBorders(plan: Plan, cloth: string, length: number): Found[] {

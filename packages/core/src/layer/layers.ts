@@ -1,4 +1,5 @@
 import { fabricById } from '../plan/fabric-use.ts';
+import { inStockFor } from '../plan/stock.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
 import { type Backing, type BackingOption, type Cloth, type CostOf, planBacking } from './backing.ts';
@@ -52,7 +53,7 @@ export function planLayers(
   const batting = planBatting(top, {
     overhang,
     rollWidth: plan.batting.rollWidth,
-    pieces: plan.batting.pieces,
+    pieces: inStockFor(plan, 'batting').map(({ width, length }) => ({ width, height: length })),
     unit,
   });
   return {

@@ -6,6 +6,7 @@ import type { SettingPart } from '../setting/setting.ts';
 import { settingOf } from '../setting/registry.ts';
 import type { Band, CutFrom, FabricUse, Part, Piece, SettingFabric, Underlayer } from '../piece/piece.ts';
 import { ROLE_FABRIC } from '../piece/roles.ts';
+import { inTurns } from './rotation.ts';
 
 /** The whole quilt on its plane, origin at its top left corner: every piece, and what the tapes read. */
 export interface Layout {
@@ -57,14 +58,15 @@ export function layOut(plan: Plan): Layout {
   const borderParts = setting.quilted
     ? bordered.parts.map((part) => ({ ...part, under: under(BORDER_LAYERS) }))
     : bordered.parts;
-  const parts: readonly Part[] = [...centre.parts.map(withFabric), ...borderParts];
+  const ofCentre = inTurns(plan, { parts: centre.parts.map(withFabric), pieces: centre.pieces });
+  const parts: readonly Part[] = [...ofCentre.parts, ...borderParts];
   const along = (a: readonly Band[], b: readonly Band[]) => [...a, ...b].sort((p, q) => p.from - q.from);
   return {
     centre: { width: centre.width, height: centre.height },
     finished: sizes.at(-1)!.planned,
     sizes,
     parts: Object.fromEntries(parts.map((part) => [part.key, part])),
-    pieces: [...centre.pieces, ...bordered.pieces],
+    pieces: [...ofCentre.pieces, ...bordered.pieces],
     bands: {
       across: along(centre.bands.across, bordered.bands.across),
       down: along(centre.bands.down, bordered.bands.down),

@@ -91,7 +91,7 @@ export function cutRecord(log: readonly LogEntry[], quilt: string, cloth: string
     taken:
       cuts.reduce((sum, { body }) => sum + convertLength(body.takes, body.unit, unit), 0) +
       losses.reduce((sum, { body }) => sum + convertLength(body.length, body.unit, unit), 0),
-    left: leftIn(cuts, intoStash(log, quilt), unit),
+    left: leftIn(cuts, losses, intoStash(log, quilt), unit),
   };
 }
 
@@ -132,12 +132,21 @@ const intoStash = (log: readonly LogEntry[], quilt: string): string[] =>
       : [],
   );
 
-function leftIn(cuts: readonly Cut[], stashed: readonly string[], unit: Unit): LeftPiece[] {
+function leftIn(
+  cuts: readonly Cut[],
+  losses: readonly Lost[],
+  stashed: readonly string[],
+  unit: Unit,
+): LeftPiece[] {
   const used = new Set([...stashed, ...cuts.flatMap(({ body }) => body.uses)]);
-  return cuts
-    .flatMap(({ body }) =>
-      body.leaves.map(({ w, h }, i) => ({
-        key: `${stepKey(body)}/${i}`,
+  const leavers = [
+    ...cuts.map(({ body }) => ({ body, key: stepKey(body) })),
+    ...losses.map(({ body, id }) => ({ body, key: `flaw/${id}` })),
+  ];
+  return leavers
+    .flatMap(({ body, key }) =>
+      (body.leaves ?? []).map(({ w, h }, i) => ({
+        key: `${key}/${i}`,
         w: convertLength(w, body.unit, unit),
         h: convertLength(h, body.unit, unit),
       })),

@@ -76,4 +76,9 @@ export const cutLost = z.strictObject({
   /** They are of use all the same, at the size they were really cut. */
   instead: z.array(made).max(1000),
   length: z.number().min(0).max(100_000),
+  /** What is good of that length: pieces before a flaw and beside it. */
+  leaves: z
+    .array(z.strictObject({ w: size, h: size }))
+    .max(10)
+    .optional(),
 });

@@ -4,8 +4,8 @@ import { CLOTH_DIRECTIONS } from '../cloth/direction.ts';
 /** The log's place for what belongs to the maker and to no one quilt. */
 export const STASH = 'stash';
 
-/** What a piece of cloth is called by its shape. */
-export const STASH_KINDS = ['yardage', 'fat-quarter', 'strip', 'square', 'piece'] as const;
+/** What a piece of cloth is called by its shape; batting lies there too. */
+export const STASH_KINDS = ['yardage', 'fat-quarter', 'strip', 'square', 'piece', 'batting'] as const;
 export type StashKind = (typeof STASH_KINDS)[number];
 
 const side = z.number('A piece has a width and a length.').positive().max(10_000);
@@ -29,6 +29,11 @@ export const stashPut = z.strictObject({
   /** Of a yard or a metre; null where nobody knows. */
   price: z.number().min(0).max(1000).nullable(),
   from: z.string().max(120),
+  /** Id of a photo of it on the server. */
+  picture: z
+    .string()
+    .regex(/^[0-9a-z-]{8,40}$/)
+    .optional(),
   /** Leftovers of a quilt's cutting that it is made of: they are no longer there for that quilt. */
   leftovers: z
     .array(z.strictObject({ quilt: z.string().min(1).max(64), key: z.string().min(1).max(300) }))

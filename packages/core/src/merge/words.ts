@@ -27,6 +27,9 @@ const PARTS: Readonly<Record<keyof Plan, string>> = {
   binding: 'The binding',
   fabrics: 'The fabrics',
   fabricFor: 'Which fabric is for what',
+  rotations: 'Cloths that take turns',
+  overLong: 'What is cut over-long',
+  stock: 'The pieces in hand',
 };
 
 /** What a field is called within its part, where its own name is not a word of the trade. */

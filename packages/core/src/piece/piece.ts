@@ -80,6 +80,17 @@ export const SETTING_FABRICS = [
 ] as const;
 export type SettingFabric = (typeof SETTING_FABRICS)[number];
 
+/** Jobs that several cloths may take in turns: what is seen of the top. */
+export const TURN_FABRICS = [
+  'sash',
+  'middle-sash',
+  'cornerstone',
+  'triangle',
+  'plain',
+  'frame',
+  'coping',
+] as const satisfies readonly SettingFabric[];
+
 /** A length to cut: a finished one that seams are added to, with something to spare, or one that is given as it is cut. */
 export type CutLength =
   | {

@@ -1,4 +1,4 @@
-import type { FabricUse, Role, SettingRole } from './piece.ts';
+import type { FabricUse, Role, SettingRole, TURN_FABRICS } from './piece.ts';
 
 /** The field's words for each role, singular and plural. */
 export const ROLE_NAMES: Readonly<Record<Role, { readonly one: string; readonly many: string }>> = {
@@ -26,4 +26,15 @@ export const ROLE_FABRIC: Readonly<Record<SettingRole, FabricUse | null>> = {
   'corner-triangle': { what: 'triangle' },
   'frame-triangle': { what: 'frame' },
   'coping-strip': { what: 'coping' },
+};
+
+/** What each job that cloths can take in turns is called, many of them. */
+export const JOB_NAMES: Readonly<Record<(typeof TURN_FABRICS)[number], string>> = {
+  sash: 'Sashes',
+  'middle-sash': 'Middle strips of the sashes',
+  cornerstone: 'Cornerstones',
+  triangle: 'Triangles',
+  plain: 'Plain blocks',
+  frame: 'Frames',
+  coping: 'Coping strips',
 };

@@ -60,6 +60,12 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     target: plan.target && convertTarget(plan.target, length),
     ...convertLayers(plan, length),
     ...convertEdge(plan, length),
+    overLong: { sashes: length(plan.overLong.sashes), borders: length(plan.overLong.borders) },
+    stock: plan.stock.map((piece) => ({
+      ...piece,
+      width: length(piece.width),
+      length: length(piece.length),
+    })),
     // A price of a yard becomes the price of a metre, to the penny.
     fabrics: plan.fabrics.map((fabric) => ({
       ...fabric,
@@ -90,7 +96,7 @@ function convertLayers(
       overhang: length(backing.overhang),
       made: made && { ...sheet(made), diagonals: [length(made.diagonals[0]), length(made.diagonals[1])] },
     },
-    batting: { ...batting, rollWidth: length(batting.rollWidth), pieces: batting.pieces.map(sheet) },
+    batting: { ...batting, rollWidth: length(batting.rollWidth) },
     quilting: { ...quilting, spacing: length(quilting.spacing) },
   };
 }
@@ -117,10 +123,6 @@ function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge
       seam: binding.seam === null ? null : length(binding.seam),
       start: binding.start === null ? null : length(binding.start),
       flange: binding.flange && { ...binding.flange, visible: length(binding.flange.visible) },
-      leftovers: binding.leftovers.map((piece) => ({
-        width: length(piece.width),
-        length: length(piece.length),
-      })),
     },
   };
 }

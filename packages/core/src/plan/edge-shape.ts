@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { BINDING_GRAINS, EDGE_FINISHES, EDGE_SHAPES, POINT_FOLDS, SIDES } from '../choice/edge.ts';
+import {
+  BINDING_GRAINS,
+  COLOUR_ORDERS,
+  EDGE_FINISHES,
+  EDGE_SHAPES,
+  POINT_FOLDS,
+  SIDES,
+} from '../choice/edge.ts';
 import { BINDING_SCHOOLS } from '../choice/binding-schools.ts';
 import { fabricId, length, oneOf, whole } from './fields.ts';
 
@@ -33,7 +40,7 @@ export const edgeSchema = z.strictObject({
       .array(fabricId)
       .min(1, 'Points need at least one fabric.')
       .max(8, 'Points take at most eight fabrics.'),
-    order: oneOf('The colours’ order', ['sequence', 'scattered']),
+    order: oneOf('The colours’ order', COLOUR_ORDERS),
     /** Left unsewn to turn the quilt through. */
     opening: length('The opening'),
     seed: whole('The scatter'),
@@ -51,10 +58,6 @@ export const bindingSchema = z.strictObject({
   seam: length('The binding’s seam').nullable(),
   /** A second strip joined along it that shows beside it as a flange; null for a plain binding. */
   flange: z.strictObject({ visible: length('The flange built in'), fabric: fabricId }).nullable(),
-  /** Leftover strips to use up, of any width that holds the strip. */
-  leftovers: z
-    .array(z.strictObject({ width: length('The leftover’s width'), length: length('The leftover’s length') }))
-    .max(24, 'At most 24 leftovers can be listed.'),
   /** Along the bottom edge from the left corner, where the binding begins; null for where joins keep farthest from corners. */
   start: length('The binding’s start').nullable(),
 });

@@ -64,6 +64,30 @@ export function fabricUses(plan: Plan): FabricUse[] {
   ];
 }
 
+/** Every fabric a job is cut from: the one chosen for it, and those that take turns with it. */
+export function clothsFor(plan: Plan, use: FabricUse): string[] {
+  const turns = plan.rotations.find((rotation) => rotation.for === use.what);
+  return [fabricFor(plan, use), ...(turns?.fabrics ?? [])];
+}
+
+/** Whether any job is cut from this fabric. */
+export const isUsed = (plan: Plan, fabric: string): boolean =>
+  fabricUses(plan).some((use) => clothsFor(plan, use).includes(fabric));
+
+/** The plan with another fabric wherever this one was chosen, in turns too. */
+export function withoutFabric(plan: Plan, fabric: string, other: string): Plan {
+  const chosen = fabricUses(plan)
+    .filter((use) => fabricFor(plan, use) === fabric)
+    .reduce((changed, use) => withFabric(changed, use, other), plan);
+  return {
+    ...chosen,
+    rotations: chosen.rotations.map((rotation) => ({
+      ...rotation,
+      fabrics: rotation.fabrics.map((id) => (id === fabric ? other : id)),
+    })),
+  };
+}
+
 /** The fabric with this id. The plan has passed `planProblems`, so there is one. */
 export function fabricById(plan: Pick<Plan, 'fabrics'>, id: string): Fabric {
   const found = plan.fabrics.find((f) => f.id === id);

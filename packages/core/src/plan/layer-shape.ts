@@ -23,15 +23,12 @@ export const backingSchema = z.strictObject({
     .nullable(),
 });
 
-/** The batting: what it is, where it comes from, and pieces that are there already. */
+/** The batting: what it is and where it comes from. */
 export const battingSchema = z.strictObject({
   fibre: oneOf('A batting', FIBRE_IDS),
   colour: oneOf('A batting’s colour', BATTING_COLOURS),
   way: oneOf('A batting’s source', BATTING_CHOICES),
   rollWidth: length('The roll’s width'),
-  pieces: z
-    .array(z.strictObject({ width: length('The piece’s width'), height: length('The piece’s height') }))
-    .max(12, 'At most twelve pieces of batting can be listed.'),
 });
 
 /** Who quilts it, and how it is marked. What a finishing service has promised is the log's. */

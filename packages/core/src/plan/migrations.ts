@@ -198,6 +198,34 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
       quilting,
     };
   },
+
+  // Pieces in hand became one list, for whatever they are used up for; cloths learnt whether they are washed and where
+  // they are from; several may take turns in one job, and strips may be cut over-long.
+  6: (plan) => {
+    const { pieces, ...batting } = isFields(plan['batting']) ? plan['batting'] : ({} as Fields);
+    const { leftovers, ...binding } = isFields(plan['binding']) ? plan['binding'] : ({} as Fields);
+    const listed = (list: unknown, what: 'binding' | 'batting') =>
+      (Array.isArray(list) ? list : []).map((piece: unknown, i) => {
+        const { height, ...size } = isFields(piece) ? piece : ({} as Fields);
+        return {
+          id: `${what}-${i + 1}`,
+          for: what,
+          ...size,
+          ...(height !== undefined && { length: height }),
+        };
+      });
+    return {
+      ...plan,
+      batting: isFields(plan['batting']) ? batting : plan['batting'],
+      binding: isFields(plan['binding']) ? binding : plan['binding'],
+      fabrics: Array.isArray(plan['fabrics'])
+        ? plan['fabrics'].map((f: unknown) => (isFields(f) ? { washed: false, from: '', ...f } : f))
+        : plan['fabrics'],
+      rotations: [],
+      overLong: { sashes: 0, borders: 0 },
+      stock: [...listed(leftovers, 'binding'), ...listed(pieces, 'batting')],
+    };
+  },
 };
 
 /** Options that version 2 settings did not have, as they were then. */

@@ -3,6 +3,7 @@ import { CLOTH_DIRECTIONS } from '../cloth/direction.ts';
 import { FACE_NAMES } from '../face/face.ts';
 import { BORDER_CORNERS } from '../choice/border-corners.ts';
 import { SETTING_FABRICS, type SettingFabric } from '../piece/piece.ts';
+import { overLongSchema, pictureId, rotationSchema, stockSchema } from './cloth-shape.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
 import { BED_IDS } from '../choice/beds.ts';
 import { bindingSchema, edgeSchema } from './edge-shape.ts';
@@ -10,7 +11,7 @@ import { colour, fabricId, length, name, oneOf, whole } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -28,10 +29,7 @@ const pileBlockSchema = z.strictObject({
   kind: z.string().max(60).optional(),
   face: z.enum(FACE_NAMES, `A drawn face is one of: ${FACE_NAMES.join(', ')}.`).optional(),
   /** Id of a picture on the server. */
-  picture: z
-    .string()
-    .regex(/^[0-9a-z-]{8,40}$/, 'A picture is named by its id.')
-    .optional(),
+  picture: pictureId.optional(),
   /** Main colours, the most of it first. */
   colours: z.array(colour).max(3).optional(),
   /** Of a picture: the colour along its edge, which is what a sash lies beside. */
@@ -89,6 +87,12 @@ const fabricSchema = z.strictObject({
     .number('Shrinkage is a plain number of per cent.')
     .min(0, 'Shrinkage is not less than nothing.')
     .max(20, 'Shrinkage above 20 per cent cannot be right.'),
+  /** It is washed already: what shrinks has shrunk. */
+  washed: z.boolean('Say whether a fabric is washed already: true or false.'),
+  /** Where it comes from, as far as anyone remembers. */
+  from: z.string('Where a fabric is from is said in words.').max(120),
+  /** Id of a picture of it on the server. */
+  picture: pictureId.optional(),
 });
 
 /** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
@@ -197,6 +201,14 @@ export const planShape = z.strictObject({
       typeof fabricId
     >,
   ),
+  /** Jobs that several cloths take in turns; the first of them is the one in `fabricFor`. */
+  rotations: z
+    .array(rotationSchema)
+    .max(SETTING_FABRICS.length, 'Each job has its cloths in turns once at most.'),
+  /** What is cut longer than it has to be, and trimmed once it is sewn. */
+  overLong: overLongSchema,
+  /** Pieces in hand that were taken along with the plan: what is in the maker's stash is the log's. */
+  stock: z.array(stockSchema).max(60, 'At most 60 pieces in hand can be listed.'),
 });
 
 export type Plan = z.infer<typeof planShape>;
@@ -205,3 +217,5 @@ export type Target = NonNullable<Plan['target']>;
 export type PileBlock = Plan['pile'][number];
 export type WallSpot = Plan['wall'][number];
 export type Fabric = Plan['fabrics'][number];
+export type Rotation = Plan['rotations'][number];
+export type InStock = Plan['stock'][number];

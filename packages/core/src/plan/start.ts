@@ -20,6 +20,8 @@ const startFabrics = (unit: Unit): Plan['fabrics'] => {
     direction: 'none',
     alike: false,
     shrinkage: 0,
+    washed: false,
+    from: '',
   });
   return [
     cloth('sash', 'Sash', '#efe3cb'),
@@ -65,7 +67,6 @@ export const startLayers = (
     colour: 'natural',
     way: 'best',
     rollWidth: USUAL.battingRoll[unit],
-    pieces: [],
   },
   quilting: { by: 'home', marking: 'grid', spacing: USUAL.quiltingLines[unit] },
 });
@@ -99,7 +100,6 @@ export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan
     school: 'plus-ten',
     seam: null,
     flange: null,
-    leftovers: [],
     start: null,
   },
 });
@@ -192,5 +192,8 @@ export function startPlan(id: StartId): Plan {
       plain: 'sash',
       frame: 'triangle',
     },
+    rotations: [],
+    overLong: { sashes: 0, borders: 0 },
+    stock: [],
   };
 }

@@ -27,8 +27,8 @@ export const buy = (plan: Plan, placed: readonly Placed[]): FabricCut[] =>
 /** What is bought of a fabric besides what is needed. */
 export const allowanceFor = (
   { squaring }: Pick<Plan, 'squaring'>,
-  { shrinkage }: Pick<Fabric, 'shrinkage'>,
-): Allowance => ({ squaring, shrinkage });
+  { shrinkage, washed }: Pick<Fabric, 'shrinkage' | 'washed'>,
+): Allowance => ({ squaring, shrinkage: washed ? 0 : shrinkage });
 
 /** What lengths of a plan's fabrics cost as the shop cuts them, for whatever ranks by cost; null where a price is not known. */
 export const costIn =

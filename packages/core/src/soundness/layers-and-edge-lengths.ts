@@ -20,10 +20,6 @@ export function layerLengths({ backing, batting, quilting }: Plan): Checked[] {
         ).map(([key, value]): Checked => [['backing', 'made', key], value, RANGES.made])
       : []),
     [['batting', 'rollWidth'], batting.rollWidth, RANGES.roll],
-    ...batting.pieces.flatMap(({ width, height }, i): Checked[] => [
-      [['batting', 'pieces', i, 'width'], width, RANGES.piece],
-      [['batting', 'pieces', i, 'height'], height, RANGES.piece],
-    ]),
     [['quilting', 'spacing'], quilting.spacing, RANGES.spacing],
   ];
 }
@@ -48,12 +44,24 @@ export function edgeLengths({ edge, binding }: Plan): Checked[] {
       ? []
       : [[['binding', 'seam'], binding.seam, RANGES.bindingSeam] satisfies Checked]),
     ...flange,
-    ...binding.leftovers.flatMap(({ width, length }, i): Checked[] => [
-      [['binding', 'leftovers', i, 'width'], width, RANGES.leftover],
-      [['binding', 'leftovers', i, 'length'], length, RANGES.leftoverLength],
-    ]),
     ...(binding.start === null
       ? []
       : [[['binding', 'start'], binding.start, RANGES.start] satisfies Checked]),
+  ];
+}
+
+/** Every length of the pieces in hand, and what is cut over-long. */
+export function clothLengths({ stock, overLong }: Plan): Checked[] {
+  return [
+    [['overLong', 'sashes'], overLong.sashes, RANGES.overLong],
+    [['overLong', 'borders'], overLong.borders, RANGES.overLong],
+    ...stock.flatMap((piece, i): Checked[] => {
+      const [width, length] =
+        piece.for === 'batting' ? [RANGES.piece, RANGES.piece] : [RANGES.leftover, RANGES.leftoverLength];
+      return [
+        [['stock', i, 'width'], piece.width, width],
+        [['stock', i, 'length'], piece.length, length],
+      ];
+    }),
   ];
 }

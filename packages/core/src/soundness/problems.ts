@@ -7,7 +7,7 @@ import { targetSize } from '../target/size.ts';
 import { finishRefusals, shapeRefusals } from '../edge/together.ts';
 import { fabricFor, fabricUsePath, fabricUses } from '../plan/fabric-use.ts';
 import { plannedSize } from './planned-size.ts';
-import { edgeLengths, layerLengths } from './layers-and-edge-lengths.ts';
+import { clothLengths, edgeLengths, layerLengths } from './layers-and-edge-lengths.ts';
 import { type Range, RANGES } from './ranges.ts';
 import { BORDER_LIMIT, type Plan } from '../plan/shape.ts';
 
@@ -54,7 +54,7 @@ export function planProblems(plan: Plan): Problem[] {
   problems.push(...pileProblems(plan));
   if (plan.borders.length > BORDER_LIMIT)
     say(['borders'], `A plan holds at most ${BORDER_LIMIT} borders; this one has ${plan.borders.length}.`);
-  problems.push(...sharedIds(plan.borders, 'borders', 'border'));
+  problems.push(...sharedIds(plan.borders, 'borders', 'border'), ...sharedIds(plan.stock, 'stock', 'piece'));
   plan.borders.forEach((border, i) => {
     within(['borders', i, 'sides'], border.sides, RANGES.border);
     within(['borders', i, 'ends'], border.ends, RANGES.border);
@@ -82,6 +82,7 @@ export function planProblems(plan: Plan): Problem[] {
   }
   layerLengths(plan).forEach((args) => within(...args));
   edgeLengths(plan).forEach((args) => within(...args));
+  clothLengths(plan).forEach((args) => within(...args));
   plan.fabrics.forEach((fabric, i) =>
     within(['fabrics', i, 'usableWidth'], fabric.usableWidth, RANGES.usable),
   );
@@ -152,15 +153,24 @@ function pileProblems({ pile, wall }: Plan): Problem[] {
 
 /** Fabrics that are used and not listed, or listed twice under one id. */
 function fabricProblems(plan: Plan): Problem[] {
+  const unknown = (id: string) =>
+    `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.`;
   const problems = sharedIds(plan.fabrics, 'fabrics', 'fabric');
   const known = new Set(plan.fabrics.map((fabric) => fabric.id));
   for (const use of fabricUses(plan)) {
     const id = fabricFor(plan, use);
     if (known.has(id)) continue;
-    problems.push({
-      path: fabricUsePath(plan, use),
-      message: `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.`,
-    });
+    problems.push({ path: fabricUsePath(plan, use), message: unknown(id) });
   }
+  plan.rotations.forEach((rotation, i) => {
+    rotation.fabrics.forEach((id, at) => {
+      if (!known.has(id)) problems.push({ path: ['rotations', i, 'fabrics', at], message: unknown(id) });
+    });
+    if (plan.rotations.findIndex((other) => other.for === rotation.for) < i)
+      problems.push({
+        path: ['rotations', i, 'for'],
+        message: 'Cloths take turns in this job twice over: put them into one list.',
+      });
+  });
   return problems;
 }

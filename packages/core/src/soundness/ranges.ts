@@ -39,6 +39,7 @@ export const RANGES = {
   opening: { what: 'An opening to turn through', least: 3, most: 20 },
   leftover: { what: 'A leftover’s width', least: 1 / 2, most: 130 },
   leftoverLength: { what: 'A leftover’s length', least: 2, most: 300 },
+  overLong: { what: 'What is cut over-long', least: 0, most: 12 },
   start: { what: 'Where a binding begins', least: 0, most: 220 },
   strip: { what: 'A binding strip', least: 1, most: 6 },
   bindingSeam: { what: 'A binding’s seam', least: 1 / 8, most: 2 },

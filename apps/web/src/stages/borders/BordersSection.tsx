@@ -70,6 +70,15 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
         </Button>
       }
     >
+      {whole && borders.length > 0 && (
+        <LengthField
+          label="Cut over-long by, trimmed once sewn on"
+          value={plan.overLong.borders}
+          unit={unit}
+          step={unit === 'in' ? 0.5 : 1}
+          onCommit={(over) => edit((p) => ({ ...p, overLong: { ...p.overLong, borders: over } }))}
+        />
+      )}
       {whole && borders.length === 0 && <p>No border yet: the binding goes straight onto the centre.</p>}
       <ul>
         {borders.map((border, i) => {

@@ -27,6 +27,7 @@ import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { AskShop } from '../../shop/AskShop.tsx';
 import { ClothChart } from '../../shop/ClothChart.tsx';
 import { ListToSay } from '../../shop/ListToSay.tsx';
+import { StashCould } from '../../shop/StashCould.tsx';
 import { putInStash } from '../../stash/stash.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ClothDrawing } from './ClothDrawing.tsx';
@@ -253,7 +254,7 @@ function AtTable({
     const have = boughtIn(log, id, unit).get(cloth)?.length ?? listed;
     const lacks = table.taken + table.left + plan.squaring - have;
     if (lacks <= 1e-6) return null;
-    const more = shopCut(lacks, { squaring: 0, shrinkage: fabric.shrinkage }, unit);
+    const more = shopCut(lacks, { squaring: 0, shrinkage: fabric.washed ? 0 : fabric.shrinkage }, unit);
     return `All in all this takes ${formatWithUnit(table.taken + table.left + plan.squaring, unit)} and there are ${formatWithUnit(have, unit)}: buy ${more.text} more, or see what else could be done.`;
   }, [record, quilt, cloth, log, id, unit, table, plan.squaring, fabric]);
   const stashLeft = () =>
@@ -354,6 +355,7 @@ function AtTable({
             <ListToSay />
             <Buying />
             <AskShop />
+            <StashCould />
             <ClothChart />
           </TabPanel>
         </Pages>

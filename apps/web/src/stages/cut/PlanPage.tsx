@@ -1,5 +1,4 @@
-import { type ClothBox, cuttingJob, cuttingWay, type Fabric, formatWithUnit, stepSays } from '@lattice/core';
-import { useMemo } from 'react';
+import { type ClothBox, type Fabric, formatWithUnit, stepSays } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -7,6 +6,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
 import { PrintHead } from '../../design/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { useTable } from './useTable.ts';
 
 const Cloth = styled.section`
   h2 {
@@ -38,6 +38,7 @@ const Cloth = styled.section`
     height: 13px;
     margin-top: 3px;
     border: 1.3px solid var(--ink);
+    font: 700 13px/1 var(--name);
     border-radius: 2px;
   }
   @media (max-width: 760px) {
@@ -52,38 +53,46 @@ export function PlanPage() {
   const plan = useAppSelector(selectPlan);
   const quilt = useAppSelector(selectQuilt);
   const { id } = useParams();
-  const { unit } = plan;
-  const ways = useMemo(
-    () => quilt.fabrics.map(({ fabric }) => cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty')),
-    [plan, quilt],
-  );
   return (
     <Paper>
       <PrintHead title={`${plan.title}: cutting plan`} to={`/quilts/${id}/cut`} back="Back to the table" />
-      {ways.map(({ placed, steps }) => (
-        <Cloth key={placed.fabric.id} aria-label={placed.fabric.name}>
-          <h2>
-            {placed.fabric.name},{' '}
-            <Lengths
-              text={`${formatWithUnit(placed.needed.value, unit)} of ${formatWithUnit(placed.fabric.usableWidth, unit)} usable`}
-            />
-          </h2>
-          <Lying
-            fabric={placed.fabric}
-            length={placed.heights.reduce((sum, h) => sum + h, 0)}
-            boxes={[...placed.pieces, ...placed.runs.flatMap((run) => run.segments)]}
-          />
-          <ol>
-            {steps.map((step) => (
-              <li key={step.id}>
-                <i aria-hidden />
-                <Lengths text={stepSays(step, unit)} />
-              </li>
-            ))}
-          </ol>
-        </Cloth>
+      {quilt.fabrics.map(({ fabric }) => (
+        <ClothPlan key={fabric.id} cloth={fabric.id} />
       ))}
     </Paper>
+  );
+}
+
+/** One cloth as it is at the table: by the plan that was begun or chosen, what is cut already ticked. */
+function ClothPlan({ cloth }: { cloth: string }) {
+  const { unit } = useAppSelector(selectPlan);
+  const { table } = useTable(cloth);
+  const { placed, steps } = table;
+  return (
+    <Cloth aria-label={placed.fabric.name}>
+      <h2>
+        {placed.fabric.name},{' '}
+        <Lengths
+          text={`${formatWithUnit(placed.needed.value, unit)} of ${formatWithUnit(placed.fabric.usableWidth, unit)} usable`}
+        />
+      </h2>
+      <Lying
+        fabric={placed.fabric}
+        length={placed.heights.reduce((sum, h) => sum + h, 0)}
+        // Of leftovers the steps tell; they lie on no place of the cloth.
+        boxes={[...placed.pieces, ...placed.runs.flatMap((run) => run.segments)].filter(
+          ({ stock }) => stock === null,
+        )}
+      />
+      <ol>
+        {steps.map((step) => (
+          <li key={step.id}>
+            <i aria-hidden>{step.done && '✓'}</i>
+            <Lengths text={stepSays(step, unit)} />
+          </li>
+        ))}
+      </ol>
+    </Cloth>
   );
 }
 

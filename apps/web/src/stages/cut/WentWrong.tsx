@@ -1,8 +1,10 @@
 import {
+  aroundFlaw,
+  clothsFor,
   type CutRecord,
-  fabricFor,
-  fabricUses,
+  type Fabric,
   formatLength,
+  formatSize,
   formatWithUnit,
   fromInches,
   lengthsOf,
@@ -10,6 +12,7 @@ import {
   type Plan,
   type TableCloth,
   withFabric,
+  withoutFabric,
   withLengths,
 } from '@lattice/core';
 import { useState } from 'react';
@@ -23,7 +26,7 @@ import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
 import { Thumbnail } from '../../drawing/Thumbnail.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { cutLost } from './cutting.ts';
 
@@ -83,7 +86,7 @@ export function WentWrong({ cloth, table, record, isOpen, onClose }: Props) {
     <Sheet title="What went wrong?" width={640} isOpen={isOpen} onClose={onClose}>
       <Ways>
         <Spoiled {...{ cloth, record, plan, onClose }} />
-        <Flaw {...{ cloth, plan, onClose }} />
+        <Flaw {...{ fabric, plan, onClose }} />
         <li>
           <h3>The cloth is narrower than was said</h3>
           <p>Measure from selvage to selvage without them. What is left is planned for that width.</p>
@@ -172,27 +175,63 @@ function Spoiled({
   );
 }
 
-function Flaw({ cloth, plan, onClose }: { cloth: string; plan: Plan; onClose: () => void }) {
-  const [length, setLength] = useState(fromInches(2, plan.unit));
+/** A flaw right across, or a patch of it: what is good before it and beside it is kept. */
+function Flaw({ fabric, plan, onClose }: { fabric: Fabric; plan: Plan; onClose: () => void }) {
+  const { unit } = plan;
+  const [flaw, setFlaw] = useState({
+    after: 0,
+    long: fromInches(2, unit),
+    beside: 0,
+    wide: fabric.usableWidth,
+  });
   const dispatch = useAppDispatch();
+  const field = (label: string, key: keyof typeof flaw) => (
+    <LengthField
+      label={label}
+      value={flaw[key]}
+      unit={unit}
+      onCommit={taken((length) => setFlaw((had) => ({ ...had, [key]: length })))}
+    />
+  );
+  const around = aroundFlaw(flaw, fabric.usableWidth, unit);
+  const kept = around.leaves.map(({ w, h }) => formatSize(w, h, unit)).join(', ');
+  const across = flaw.beside + flaw.wide <= fabric.usableWidth + 1e-6;
   return (
     <li>
       <h3>A flaw in the cloth</h3>
-      <p>Cut off what cannot be used, right across; the steps go on after it.</p>
-      <div className="does">
-        <LengthField
-          label="Length to leave out"
-          value={length}
-          unit={plan.unit}
-          onCommit={taken(setLength)}
+      <p>
+        <Lengths
+          text={
+            across
+              ? `${formatWithUnit(around.length, unit)} come off the cloth; ${kept ? `of that ${kept} ${around.leaves.length > 1 ? 'are' : 'is'} good and cut from first` : 'nothing of that can be kept'}. The steps go on after it.`
+              : `The cloth is only ${formatWithUnit(fabric.usableWidth, unit)} wide.`
+          }
         />
+      </p>
+      {field('It begins after', 'after')}
+      {field('It is long', 'long')}
+      {field('From the near selvage', 'beside')}
+      {field('It is wide', 'wide')}
+      <div className="does">
         <Button
+          isDisabled={!across || flaw.long <= 0}
           onPress={() => {
-            void dispatch(cutLost({ cloth, unit: plan.unit, why: 'flaw', pieces: [], instead: [], length }));
+            const { length, leaves } = around;
+            void dispatch(
+              cutLost({
+                cloth: fabric.id,
+                unit,
+                why: 'flaw',
+                pieces: [],
+                instead: [],
+                length,
+                leaves: [...leaves],
+              }),
+            );
             onClose();
           }}
         >
-          Leave it out
+          Cut round it
         </Button>
       </div>
     </li>
@@ -264,14 +303,24 @@ function WrongWidth({
   );
 }
 
-/** Sold out, or not enough: everything that was to come from this cloth comes from another. */
+const ALL = 'all';
+
+/** Sold out, or not enough: everything that was to come from this cloth comes from another, or one job of it. */
 function OtherCloth({ cloth, plan }: { cloth: string; plan: Plan }) {
   const edit = useEdit();
-  const uses = fabricUses(plan).filter((use) => fabricFor(plan, use) === cloth);
+  const quilt = useAppSelector(selectQuilt);
   const others = plan.fabrics.filter(({ id }) => id !== cloth);
   const [other, setOther] = useState(others[0]?.id ?? '');
+  const [what, setWhat] = useState(ALL);
   if (others.length === 0) return null;
-  const changed = uses.reduce((p, use) => withFabric(p, use, other), plan);
+  // Each job once, by what is cut for it.
+  const lines = [...quilt.pieces, ...quilt.besides].filter((line) => line.fabric === cloth);
+  const jobs = [...new Map(lines.map((line) => [JSON.stringify(line.use), line])).values()];
+  const chosen = jobs.find(({ id }) => id === what);
+  const changed =
+    chosen && clothsFor(plan, chosen.use)[0] === cloth
+      ? withFabric(plan, chosen.use, other)
+      : withoutFabric(plan, cloth, other);
   return (
     <li>
       <h3>There is no more of this cloth</h3>
@@ -279,6 +328,18 @@ function OtherCloth({ cloth, plan }: { cloth: string; plan: Plan }) {
         What is still wanted of it comes from another cloth of this quilt; what is cut of it stays as spare.
       </p>
       <div className="does">
+        {jobs.length > 1 && (
+          <ChoiceField
+            label="For"
+            labelled
+            value={chosen ? what : ALL}
+            choices={[
+              { id: ALL, name: 'everything of it' },
+              ...jobs.map(({ id, name }) => ({ id, name: name.toLowerCase() })),
+            ]}
+            onChange={setWhat}
+          />
+        )}
         <ChoiceField
           label="Take instead"
           labelled

@@ -6,10 +6,7 @@ import {
   type Layers,
   type Plan,
 } from '@lattice/core';
-import { Plus, X } from 'lucide-react';
-import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -18,21 +15,9 @@ import { FigureLine } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
+import { StockList } from '../../stash/StockList.tsx';
 import { Ways } from './Ways.tsx';
 
-const Piece = styled.li`
-  display: grid;
-  grid-template-columns: 1fr auto;
-  align-items: center;
-  border-top: 1px dashed var(--line);
-  > button {
-    grid-row: 1 / 3;
-    grid-column: 2;
-  }
-  > div {
-    grid-column: 1;
-  }
-`;
 const colours = BATTING_COLOURS.map((id) => ({ id, name: id[0]!.toUpperCase() + id.slice(1) }));
 const fibres = FIBRE_IDS.map((id) => ({ id, name: FIBRES[id].name }));
 const WHERE = {
@@ -49,7 +34,6 @@ export function BattingSection({ layers: { batting, chosenBatting } }: { layers:
   const { unit } = plan;
   const change = (part: Partial<Plan['batting']>) =>
     edit((p) => ({ ...p, batting: { ...p.batting, ...part } }));
-  const { pieces } = plan.batting;
   return (
     <Section title="Batting">
       <ChoiceField
@@ -100,49 +84,11 @@ export function BattingSection({ layers: { batting, chosenBatting } }: { layers:
         step={unit === 'in' ? 1 : 5}
         onCommit={(rollWidth) => change({ rollWidth })}
       />
-      <Button
-        look="quiet"
-        isDisabled={pieces.length >= 12}
-        onPress={() =>
-          change({
-            pieces: [...pieces, unit === 'in' ? { width: 45, height: 60 } : { width: 115, height: 150 }],
-          })
-        }
-      >
-        <Plus size={15} aria-hidden />A piece that is there
-      </Button>
-      <ul>
-        {pieces.map((piece, i) => {
-          const set = (next: Partial<typeof piece>) =>
-            change({ pieces: pieces.map((p, at) => (at === i ? { ...p, ...next } : p)) });
-          return (
-            // A piece of batting has no name of its own.
-            <Piece key={i}>
-              <LengthField
-                label={`Piece ${i + 1}, wide`}
-                value={piece.width}
-                unit={unit}
-                step={unit === 'in' ? 1 : 5}
-                onCommit={(width) => set({ width })}
-              />
-              <LengthField
-                label={`Piece ${i + 1}, long`}
-                value={piece.height}
-                unit={unit}
-                step={unit === 'in' ? 1 : 5}
-                onCommit={(height) => set({ height })}
-              />
-              <Button
-                look="quiet"
-                aria-label={`Take piece ${i + 1} off the list`}
-                onPress={() => change({ pieces: pieces.filter((_, at) => at !== i) })}
-              >
-                <X size={15} aria-hidden />
-              </Button>
-            </Piece>
-          );
-        })}
-      </ul>
+      <StockList
+        job="batting"
+        fits={({ kind }) => kind === 'batting'}
+        usual={unit === 'in' ? { width: 45, length: 60 } : { width: 115, length: 150 }}
+      />
     </Section>
   );
 }

@@ -1,11 +1,11 @@
-import { convertPlan, type Plan, settingOf } from '@lattice/core';
+import { convertPlan, hasLongSashes, type Plan, settingOf } from '@lattice/core';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { BordersSection } from '../borders/BordersSection.tsx';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
@@ -36,6 +36,8 @@ function SettingSection() {
   const options: Record<string, unknown> = { ...plan.setting };
   const setOption = (key: string, value: unknown) =>
     edit((p) => ({ ...p, setting: { ...p.setting, [key]: value } as Plan['setting'] }));
+  const { pieces } = useAppSelector(selectQuilt);
+  const longSashes = hasLongSashes(plan, pieces);
   const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
   return (
     <Section title="Setting">
@@ -82,6 +84,15 @@ function SettingSection() {
             />
           ),
         )}
+      {longSashes && (
+        <LengthField
+          label="Long sashes, cut over-long by"
+          value={plan.overLong.sashes}
+          unit={plan.unit}
+          step={plan.unit === 'in' ? 0.5 : 1}
+          onCommit={(sashes) => edit((p) => ({ ...p, overLong: { ...p.overLong, sashes } }))}
+        />
+      )}
     </Section>
   );
 }

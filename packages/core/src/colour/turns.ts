@@ -1,11 +1,12 @@
 import { sum as sumOf } from 'd3-array';
+import type { COLOUR_ORDERS } from '../choice/edge.ts';
 import type { Random } from '../random/random.ts';
 
-/** Which of the fabrics each point is made of, in order round the quilt: one after another, or scattered with no two alike side by side. */
-export function pointColours(
+/** Which of so many cloths each thing in a row is made of: one after another, or scattered with no two alike side by side, nor at the two ends. */
+export function turnsOf(
   total: number,
   fabrics: number,
-  order: 'sequence' | 'scattered',
+  order: (typeof COLOUR_ORDERS)[number],
   random: Random,
 ): number[] {
   if (order === 'sequence' || fabrics < 3) return Array.from({ length: total }, (_, i) => i % fabrics);
