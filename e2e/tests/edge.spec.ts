@@ -92,8 +92,10 @@ test('a binding with a flange built in, from leftovers', async ({ page, server }
   await page.getByRole('switch', { name: 'A flange built in' }).locator('xpath=ancestor::label').click();
   const figures = page.getByTestId('binding-figures');
   await expect.poll(() => plain(figures)).toMatch(/Main strip, cut 1 1\/2″ Flange strip, cut 1 3\/4″/);
-  await page.getByRole('button', { name: 'Use up a leftover' }).click();
-  await fill(page, 'Leftover 1, long', '60');
+  await page.getByRole('button', { name: 'From the stash…' }).click();
+  await page.getByRole('button', { name: 'A strip that is not in the stash yet' }).click();
+  await fill(page, 'Usable, across', '60');
+  await page.getByRole('button', { name: 'Put it in' }).click();
   await expect(page.getByTestId('leftovers')).toContainText('60″');
   await tab(page, 'Cut');
   await expect(page.getByTestId('binding')).toContainText('Strips of the flange in it');

@@ -88,17 +88,17 @@ test('batting: pieces that are there come first, joined where they have to be', 
   await page.getByRole('link', { name: 'Layers' }).click();
   const ways = page.getByRole('radiogroup', { name: 'Where the batting comes from' });
   await expect(ways.getByText('Package 81 × 96″')).toBeVisible();
-  for (const [i, width] of [
-    [1, '45'],
-    [2, '40'],
-  ] as const) {
-    await page.getByRole('button', { name: 'A piece that is there' }).click();
-    await fill(page, `Piece ${i}, wide`, width);
-    await fill(page, `Piece ${i}, long`, '96');
+  await page.getByRole('button', { name: 'From the stash…' }).click();
+  for (const width of ['45', '40']) {
+    await page.getByRole('button', { name: 'A piece that is not in the stash yet' }).click();
+    await fill(page, 'Usable, across', width);
+    await fill(page, 'Along the selvage', '96');
+    await page.getByRole('button', { name: 'Put it in' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
   }
   await expect
     .poll(() => plain(ways.locator('label').first()))
     .toContain('What is there: 45 × 96″ and 40 × 96″');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Give back Batting' }).first().click();
   await expect(ways.getByText('What is there')).toHaveCount(0);
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { accessible } from '../support/accessible.ts';
-import { expect, field, openCopy, plain, test } from '../support/quilt.ts';
+import { choose, expect, field, fill, openCopy, plain, test } from '../support/quilt.ts';
 
 test('cloth is put in, looked up, taken in from a table and given out as one', async ({ page, server }) => {
   await page.goto(server.address);
@@ -63,4 +63,37 @@ test('set aside for a cloth it is cut first, and less is bought', async ({ page,
   await expect.poll(() => plain(page.getByTestId('cut-so-far'))).toContain('Sashes 16 of 71');
   await page.goto(`${server.address}stash`);
   await expect(page.getByRole('list', { name: 'Cloth in the stash' })).toContainText('1 piece free');
+});
+
+test('a photo gives a cloth its colour; what the stash can make is drawn and taken at a press', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}stash`);
+  await page.getByRole('button', { name: 'Put cloth in' }).click();
+  await field(page, 'Name').fill('Marigold');
+  // Four dots of one colour.
+  const png =
+    'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAEklEQVR4nGN4sEDhwQIFBggFADCOBoHofOgTAAAAAElFTkSuQmCC';
+  await page
+    .locator('input[type=file][accept="image/*"]')
+    .setInputFiles({ name: 'marigold.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  await expect(page.getByRole('img', { name: 'Photo of Marigold' })).toBeVisible();
+  await choose(page, /Fat quarter.*Kind/, 'Yardage');
+  await fill(page, 'Along the selvage', '3 yd');
+  await accessible(page);
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await expect(page.getByRole('list', { name: 'Cloth in the stash' })).toContainText('Marigold');
+
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'Cut', exact: true }).click();
+  await expect(page.getByTestId('cut-so-far')).toBeVisible();
+  await page.getByRole('tab', { name: 'Buy', exact: true }).click();
+  await page.getByRole('button', { name: 'See what' }).click();
+  const ways = page.getByRole('list', { name: 'What the stash can make' });
+  await expect(ways.getByText(/from Marigold/).first()).toBeVisible({ timeout: 30_000 });
+  await accessible(page);
+  await ways.getByRole('button', { name: 'Make it so: As it is planned' }).click();
+  await expect(page.getByRole('list', { name: /^Set aside for/ }).first()).toBeVisible();
+  await expect(page.getByText('nothing need be bought').first()).toBeVisible();
 });

@@ -72,12 +72,12 @@ describe('something went wrong', () => {
     space();
     await waitFor(() => expect(inHand()).not.toBe('Square the end'));
     await wrong();
-    await type('It is long', '3');
-    await type('From the near selvage', '15');
-    await type('It is wide', '50');
+    await type('The flaw, long', '3');
+    await type('Good cloth beside it, near selvage', '15');
+    await type('The flaw, wide', '50');
     expect(screen.getByText(/The cloth is only/)).toBeTruthy();
     expect((screen.getByRole('button', { name: 'Cut round it' }) as HTMLButtonElement).disabled).toBe(true);
-    await type('It is wide', '4');
+    await type('The flaw, wide', '4');
     await userEvent.click(screen.getByRole('button', { name: 'Cut round it' }));
     const lost = store.getState().log.find((entry: LogEntry) => entry.kind === 'cut-lost')!;
     expect(lost.body).toMatchObject({

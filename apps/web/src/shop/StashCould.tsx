@@ -18,6 +18,7 @@ const Ways = styled.ul`
   > li {
     display: grid;
     grid-template-columns: 96px minmax(0, 1fr);
+    grid-template-rows: auto auto 1fr;
     gap: 4px 14px;
     padding: 10px;
     border: 1px solid var(--line);
@@ -27,6 +28,10 @@ const Ways = styled.ul`
   .picture {
     grid-row: 1 / span 3;
     height: 110px;
+  }
+  button {
+    justify-self: start;
+    align-self: start;
   }
   h4 {
     font-size: 15px;

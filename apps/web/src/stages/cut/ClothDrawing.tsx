@@ -1,21 +1,14 @@
 import { type Fold, FOLDS, formatWithUnit, type TableCloth, type TableStep, type Unit } from '@lattice/core';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
 import { useRoom } from '../../drawing/useRoom.ts';
+import { Hatch, TableBoard } from './TableBoard.tsx';
 import { inkOn } from '../../drawing/inkOn.ts';
 
-const Board = styled.div`
-  position: relative;
-  min-height: 0;
-  svg {
-    position: absolute;
-    inset: 0;
-  }
+const Board = styled(TableBoard)`
   text {
-    font-family: var(--text);
     fill: var(--soft);
-    font-size: 13px;
   }
   .number {
     font-size: 14px;
@@ -37,19 +30,22 @@ interface Props {
   fold: Fold;
   left: boolean;
   unit: Unit;
+  /** Lines of the cutting list that wait until something is measured: their strips are hatched. */
+  waiting: ReadonlySet<string>;
 }
 
 /**
  * The cloth as it lies on the table, to scale: its cut end at the hand that holds the blade, the fold towards one,
  * strips numbered in their order, the ruler where it is laid now.
  */
-export function ClothDrawing({ table, step, fold, left, unit }: Props) {
+export function ClothDrawing({ table, step, fold, left, unit, waiting }: Props) {
+  const hatch = useId();
   const [board, setBoard] = useState<HTMLDivElement | null>(null);
   const room = useRoom(board);
   const { fabric, heights } = table.placed;
   const layers = FOLDS[fold];
   const high = fabric.usableWidth / layers;
-  const strips = stripsOf(table);
+  const strips = stripsOf(table, waiting);
   const total = heights.reduce((sum, h) => sum + h, 0);
   const hand = strips.find((strip) => step?.strips.includes(strip.index)) ?? strips.find((s) => !s.done);
   const across = room.height - MARGIN.top - MARGIN.bottom;
@@ -74,6 +70,9 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
   return (
     <Board ref={setBoard}>
       <svg width={room.width} height={room.height} role="img" aria-label={describe(table, fold, unit)}>
+        <defs>
+          <Hatch id={hatch} />
+        </defs>
         <rect
           x={Math.min(end, left ? 0 : end)}
           y={top}
@@ -94,6 +93,7 @@ export function ClothDrawing({ table, step, fold, left, unit }: Props) {
                 strokeWidth={isHand ? 2 : 0.8}
                 opacity={strip.done ? 0.4 : 1}
               />
+              {strip.waits && !strip.done && <rect {...at} fill={`url(#${hatch})`} />}
               {(at.width > 27 || isHand) && (
                 <g transform={`translate(${at.x + at.width / 2} ${top - 24})`}>
                   <circle
@@ -232,15 +232,26 @@ interface StripState {
   readonly y: number;
   readonly h: number;
   readonly done: boolean;
+  /** All that is cut from it waits until something is measured. */
+  readonly waits: boolean;
 }
 
-function stripsOf({ placed, steps }: TableCloth): StripState[] {
+function stripsOf({ placed, steps }: TableCloth, waiting: ReadonlySet<string>): StripState[] {
   const done = new Map(
     steps.filter(({ kind }) => kind === 'strip').map((step) => [step.strips[0]!, step.done] as const),
   );
+  const boxes = [
+    ...placed.pieces.map((piece) => ({ ...piece, waits: waiting.has(piece.line) })),
+    ...placed.runs.flatMap((run) => {
+      const waits = run.pieces.every((piece) => waiting.has(piece.line));
+      return run.segments.map((segment) => ({ ...segment, waits }));
+    }),
+  ].filter(({ stock }) => stock === null);
   let y = 0;
   return placed.heights.map((h, index) => {
-    const at = { index, y, h, done: done.get(index) ?? false };
+    const own = boxes.filter((box) => box.y >= y - 1e-6 && box.y < y + h - 1e-6);
+    const waits = own.length > 0 && own.every((box) => box.waits);
+    const at = { index, y, h, done: done.get(index) ?? false, waits };
     y += h;
     return at;
   });

@@ -246,6 +246,10 @@ function AtTable({
       : step;
   const opened = shown?.kind === 'strip' ? openedLater(table.steps, shown) : shown;
   const waits = useMemo(() => waitsIn(plan, lines), [plan, lines]);
+  const waiting = useMemo(
+    () => new Set(lines.filter((line) => waitOf(plan, line)).map((line) => line.id)),
+    [plan, lines],
+  );
   const { fabric, tooNarrow } = table.placed;
   const log = useAppSelector((s) => s.log);
   const short = useMemo(() => {
@@ -280,7 +284,7 @@ function AtTable({
             ))}
           </Folds>
         </div>
-        <ClothDrawing {...{ table, step, fold, unit }} left={leftHanded} />
+        <ClothDrawing {...{ table, step, fold, unit, waiting }} left={leftHanded} />
         <div className="below">
           <div className="strip">
             {opened && (

@@ -3,17 +3,10 @@ import { useId, useState } from 'react';
 import styled from 'styled-components';
 import { inkOn } from '../../drawing/inkOn.ts';
 import { useRoom } from '../../drawing/useRoom.ts';
+import { Hatch, TableBoard } from './TableBoard.tsx';
 
-const Board = styled.div`
-  position: relative;
-  min-height: 0;
-  svg {
-    position: absolute;
-    inset: 0;
-  }
+const Board = styled(TableBoard)`
   text {
-    font-family: var(--text);
-    font-size: 13px;
     text-anchor: middle;
   }
 `;
@@ -44,15 +37,7 @@ export function StripDrawing({ placed, step, unit }: { placed: Placed; step: Tab
     <Board ref={setBoard}>
       <svg width={room.width} height={room.height} role="img" aria-label={describe(pieces, strip, unit)}>
         <defs>
-          <pattern
-            id={hatch}
-            width="8"
-            height="8"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <path d="M0 0V8" stroke="var(--soft)" strokeWidth="1" opacity="0.5" />
-          </pattern>
+          <Hatch id={hatch} />
         </defs>
         <rect {...place(strip)} fill={fabric.colour} opacity="0.5" />
         <rect {...place(strip)} fill={`url(#${hatch})`} stroke="var(--soft)" />

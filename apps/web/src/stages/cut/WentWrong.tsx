@@ -208,10 +208,10 @@ function Flaw({ fabric, plan, onClose }: { fabric: Fabric; plan: Plan; onClose: 
           }
         />
       </p>
-      {field('It begins after', 'after')}
-      {field('It is long', 'long')}
-      {field('From the near selvage', 'beside')}
-      {field('It is wide', 'wide')}
+      {field('Good cloth before it', 'after')}
+      {field('The flaw, long', 'long')}
+      {field('Good cloth beside it, near selvage', 'beside')}
+      {field('The flaw, wide', 'wide')}
       <div className="does">
         <Button
           isDisabled={!across || flaw.long <= 0}
