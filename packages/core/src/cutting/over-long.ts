@@ -13,11 +13,7 @@ import type { Plan } from '../plan/shape.ts';
  *
  * @param length as it would be cut otherwise, in the plan's unit
  */
-function overLongBy(
-  plan: Plan,
-  { role, cutFrom }: Pick<Part, 'role' | 'cutFrom'>,
-  length: number,
-): number {
+function overLongBy(plan: Plan, { role, cutFrom }: Pick<Part, 'role' | 'cutFrom'>, length: number): number {
   const { overLong } = plan;
   if (role === 'border' && cutFrom?.use.what === 'border')
     return borderById(plan, cutFrom.use.border).corners === 'mitred' ? 0 : overLong.borders;
