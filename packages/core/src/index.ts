@@ -126,7 +126,7 @@ export {
   withFabric,
   withoutFabric,
 } from './plan/fabric-use.ts';
-export { STOCK_JOBS, type StockJob } from './plan/cloth-shape.ts';
+export { type StockJob } from './plan/cloth-shape.ts';
 export { withStock } from './plan/stock.ts';
 export { convertPlan } from './plan/convert.ts';
 export { excessIn } from './soundness/bounds.ts';
@@ -135,7 +135,6 @@ export { plannedSize } from './soundness/planned-size.ts';
 export { readPlan, readPlanShape } from './soundness/read.ts';
 export {
   type InStock,
-  type Rotation,
   BLOCK_VALUES,
   BORDER_LIMIT,
   type Fabric,

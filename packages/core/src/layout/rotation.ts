@@ -1,6 +1,6 @@
 import { countOf } from '../figure/figure.ts';
 import type { Part, Piece } from '../piece/piece.ts';
-import type { Plan, Rotation } from '../plan/shape.ts';
+import type { Plan } from '../plan/shape.ts';
 import { randomFrom } from '../random/random.ts';
 import { turnsOf } from '../colour/turns.ts';
 
@@ -19,7 +19,7 @@ export function inTurns({ rotations }: Pick<Plan, 'rotations'>, laid: Laid): Lai
   return rotations.reduce((so, rotation) => dealt(so, rotation), laid);
 }
 
-function dealt({ parts, pieces }: Laid, { for: job, fabrics, order, seed }: Rotation): Laid {
+function dealt({ parts, pieces }: Laid, { for: job, fabrics, order, seed }: Plan['rotations'][number]): Laid {
   const own = new Map(
     parts.flatMap((part) =>
       part.cutFrom?.use.what === job ? [[part.key, [part.cutFrom.fabric, ...fabrics]] as const] : [],

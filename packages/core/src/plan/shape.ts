@@ -217,5 +217,4 @@ export type Target = NonNullable<Plan['target']>;
 export type PileBlock = Plan['pile'][number];
 export type WallSpot = Plan['wall'][number];
 export type Fabric = Plan['fabrics'][number];
-export type Rotation = Plan['rotations'][number];
 export type InStock = Plan['stock'][number];
