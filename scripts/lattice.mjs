@@ -39,6 +39,10 @@ const COMMANDS = {
     'plan the cutting, cloth by cloth  PLAN.json [--fabric ID] [--simple] [--longer SECONDS] [--json]',
     () => import('./commands/core.mjs'),
   ],
+  sew: [
+    'plan the sewing, seam by seam  PLAN.json [--method ID] [--json]',
+    () => import('./commands/core.mjs'),
+  ],
   ask: [
     'quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]',
     () => import('./commands/core.mjs'),

@@ -5,6 +5,7 @@ import { compute } from './compute.ts';
 import { cut, type CutFlags } from './cut.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
+import { sew, type SewFlags } from './sew.ts';
 
 const around: Surroundings = {
   base: process.env['LATTICE_CALLED_FROM'] ?? '.',
@@ -53,6 +54,18 @@ program
   .option('--json', 'the placements as data')
   .action((file: string | undefined, options: Omit<CutFlags, 'json'> & { json?: boolean }) => {
     process.exitCode = cut(file, { ...options, json: options.json ?? false }, around);
+  });
+
+program
+  .command('sew')
+  .description(
+    'Plans the sewing of a plan’s top: its ways, every seam in its order, and how each is pressed.',
+  )
+  .argument('<plan>', 'a plan file, as the app exports it')
+  .option('--method <id>', 'the way to sew it; the best when left out')
+  .option('--json', 'pieces, steps, seams and crossings as data')
+  .action((file: string, options: Omit<SewFlags, 'json'> & { json?: boolean }) => {
+    process.exitCode = sew(file, { ...options, json: options.json ?? false }, around);
   });
 
 program

@@ -22,6 +22,8 @@ export {
 export { type Manner as CuttingManner } from './placing/views.ts';
 export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts';
 export { type CuttingStep } from './cutting/steps.ts';
+export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewing.ts';
+export { sewingJson } from './format/sewing-json.ts';
 export { cutTree } from './cutting/cut-tree.ts';
 export { type ClothBox, type Placed } from './cutting/placed.ts';
 export { hasLongSashes } from './cutting/over-long.ts';

@@ -8,7 +8,13 @@ declare module 'clipper-lib' {
       Execute(type: number, solution: Path[], subject: number, clip: number): boolean;
     }
     const PolyType: { ptSubject: number; ptClip: number };
-    const ClipType: { ctUnion: number; ctIntersection: number };
+    class ClipperOffset {
+      AddPath(path: Path, join: number, end: number): void;
+      Execute(solution: Path[], delta: number): void;
+    }
+    const ClipType: { ctUnion: number; ctIntersection: number; ctDifference: number };
+    const JoinType: { jtMiter: number };
+    const EndType: { etClosedPolygon: number };
     const PolyFillType: { pftNonZero: number };
   }
   export default ClipperLib;

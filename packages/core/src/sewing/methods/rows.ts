@@ -1,0 +1,17 @@
+import { ACROSS } from '../tree.ts';
+import { gridOf, sewCells, sewRows } from '../grid.ts';
+import type { SewingMethod } from '../method.ts';
+
+/** Rows of blocks and rows of sashes, joined by turns. */
+export const rows: SewingMethod = {
+  id: 'rows',
+  name: 'In rows',
+  says: 'Blocks and sashes into rows, then row to row from the top.',
+  sewCentre(bench, { top, pieces }) {
+    const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns]);
+    sewCells(bench, grid);
+    const sewn = sewRows(bench, grid, 'rows', 'Sew the rows');
+    bench.step('join-rows', 'Join the rows');
+    bench.inRow(sewn);
+  },
+};

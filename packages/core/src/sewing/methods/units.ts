@@ -1,0 +1,16 @@
+import { sewUnits } from '../unit-parts.ts';
+import type { SewingMethod } from '../method.ts';
+
+/** Every block with its own sashes and cornerstones, then joined like plain blocks: no long strip to manage. */
+export const units: SewingMethod = {
+  id: 'units',
+  name: 'In units',
+  says: 'Each block gets its left sash, then a sash with a cornerstone below; units then join like plain blocks.',
+  sewCentre(bench, centre) {
+    const grid = sewUnits(bench, centre);
+    bench.step('rows', 'Sew the units into rows');
+    const sewn = grid.map((row) => bench.inRow(row));
+    bench.step('join-rows', 'Join the rows');
+    bench.inRow(sewn);
+  },
+};
