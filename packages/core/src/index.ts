@@ -23,6 +23,23 @@ export { type Manner as CuttingManner } from './placing/views.ts';
 export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts';
 export { type CuttingStep } from './cutting/steps.ts';
 export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewing.ts';
+export { type GuideStep, guideOf, judgePart } from './sewing/guide.ts';
+export {
+  type Act,
+  afterPiece,
+  type AtMachine,
+  atMachine,
+  placedBefore,
+  type Placing,
+  rowsOf,
+  seamKey,
+} from './sewing/machine.ts';
+export { type SeamWords, seamWords } from './sewing/words.ts';
+export { fatCentre } from './sewing/fat.ts';
+export { PRESS_RULES } from './sewing/press-rules.ts';
+export { type SewingHabits } from './sewing/method.ts';
+export { type Pressing } from './sewing/pressing.ts';
+export { type SewRecord, sewRecord } from './log/sew-record.ts';
 export { sewingJson } from './format/sewing-json.ts';
 export { cutTree } from './cutting/cut-tree.ts';
 export { type ClothBox, type Placed } from './cutting/placed.ts';
@@ -57,6 +74,7 @@ export { allowanceFor, type FabricCut } from './shopping/buy.ts';
 export { type JoinLine } from './cutting/join-lines.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
+export { bindingSteps } from './edge/binding-steps.ts';
 export { finishedWidth } from './edge/binding-widths.ts';
 export { type BindingJoin } from './edge/binding-joins.ts';
 export {

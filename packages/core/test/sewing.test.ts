@@ -100,6 +100,28 @@ describe('every way of every setting', () => {
     });
     expect(ways(set({ kind: 'on-point-sashed', edgeStones: 'halved' }, 2, 5))).toEqual(['diagonal']);
   });
+  test('from the right, by turns, or with the piece that has no sash last: as sound, and every crossing nests', () => {
+    const open = set({ ...SASHED, outerSash: false }, 4, 3);
+    for (const plan of [open, set({ kind: 'edge-to-edge' }, 4, 3)])
+      for (const habits of [
+        { fromRight: true, alternate: false },
+        { fromRight: false, alternate: true },
+      ]) {
+        const layout = layOut(plan);
+        const sewing = sewingOf(plan, layout, habits);
+        for (const way of sewing.ways) {
+          const json = sewingJson(sewing, way, pressingOf(plan, layout, sewing, way));
+          const seams = json.steps.flatMap((step) => step.seams);
+          expect(replayFaults(json.pieces, seams)).toEqual([]);
+          expect(json.nested).toBe(json.crossings);
+        }
+      }
+    // Units without an outer sash: the first of a row has none of its own and is sewn on last.
+    const { json } = sewn(open, 'units');
+    const place = new Map(json.pieces.map(({ id, column }) => [id, column]));
+    const row = json.steps.find(({ id }) => id === 'rows')!.seams.slice(0, 3);
+    expect(Math.min(...[row.at(-1)!.a, row.at(-1)!.b].map((id) => place.get(id) ?? 9))).toBe(1);
+  });
 });
 
 describe('the order of each way', () => {

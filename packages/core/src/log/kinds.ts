@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { partMeasured, seamsRipped, seamsSewn, sewingChosen, sewingDone } from './sewing-kinds.ts';
 import { bought, boughtNot, shopHeld, shopLetGo } from './shop-kinds.ts';
 import { stashMoved, stashPut } from './stash-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
@@ -35,6 +36,11 @@ export const ENTRY_KINDS = {
   'shop-let-go': shopLetGo,
   bought,
   'bought-not': boughtNot,
+  'sewing-chosen': sewingChosen,
+  'seams-sewn': seamsSewn,
+  'seams-ripped': seamsRipped,
+  'sewing-done': sewingDone,
+  'part-measured': partMeasured,
 } as const;
 
 /** What each kind of entry says. */

@@ -104,9 +104,9 @@ export class Bench {
     return other;
   }
 
-  /** Joins assemblies in a row, each to what is there already. */
-  inRow(assemblies: readonly Assembly[]): Assembly {
-    const [first, ...rest] = assemblies;
+  /** Joins assemblies in a row, each to what is there already. @param fromEnd the last of them first */
+  inRow(assemblies: readonly Assembly[], fromEnd = false): Assembly {
+    const [first, ...rest] = fromEnd ? [...assemblies].reverse() : assemblies;
     return rest.reduce((sewn, next) => this.join(sewn, next), first!);
   }
 

@@ -1,7 +1,7 @@
 import type { Bench } from './bench.ts';
 import { ACROSS, type Across, sewByHeight, slabs, someOf, takenApart, type Tree } from './tree.ts';
 import type { Top } from './top.ts';
-import { oneBlockEach, withRole } from './method.ts';
+import { isFromRight, oneBlockEach, type SewingHabits, withRole } from './method.ts';
 
 /** Level and upright seams. */
 export const LEVEL = [ACROSS.rows, ACROSS.columns] as const;
@@ -45,7 +45,7 @@ export function sewCells(bench: Bench, grid: Grid): void {
 }
 
 /** Sews the cells of each row together, in their order. */
-export function sewRows(bench: Bench, grid: Grid, id: string, title: string): number[] {
+export function sewRows(bench: Bench, grid: Grid, habits: SewingHabits, id: string, title: string): number[] {
   bench.step(id, title);
-  return grid.map((row) => bench.inRow(row.map(someOf)));
+  return grid.map((row, i) => bench.inRow(row.map(someOf), isFromRight(habits, i)));
 }

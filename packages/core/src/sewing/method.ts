@@ -6,7 +6,19 @@ import type { Top } from './top.ts';
 export interface Centre {
   readonly top: Top;
   readonly pieces: readonly number[];
+  readonly habits: SewingHabits;
 }
+
+/** How somebody likes to sew a row: from its left end or its right, and every other row the other way or not. */
+export interface SewingHabits {
+  readonly fromRight: boolean;
+  /** Many small blocks slant when every row begins at the same end. */
+  readonly alternate: boolean;
+}
+
+/** Whether the row with this number, counted from 0, is sewn from its right end. */
+export const isFromRight = ({ fromRight, alternate }: SewingHabits, row: number): boolean =>
+  fromRight !== (alternate && row % 2 === 1);
 
 /** A way of sewing the centre of a top together. A new one is a file beside these and a line in the registry. */
 export interface SewingMethod {

@@ -6,7 +6,7 @@ import { settingOf } from '../setting/registry.ts';
 import { Bench, NotSewable, type Seam, type SewnStep } from './bench.ts';
 import { sewBorders } from './borders.ts';
 import { type Effort, effortOf } from './effort.ts';
-import type { SewingMethod } from './method.ts';
+import type { SewingHabits, SewingMethod } from './method.ts';
 import { type BlockPlace, blockPlaces } from './places.ts';
 import { pressAll, type Pressing, type PressWish } from './pressing.ts';
 import { METHODS } from './registry.ts';
@@ -14,7 +14,7 @@ import { type Top, topOf } from './top.ts';
 
 /** One way a top can be sewn, seam by seam. */
 export interface SewingWay {
-  readonly method: Pick<SewingMethod, 'id' | 'name' | 'says' | 'chained'>;
+  readonly method: Pick<SewingMethod, 'id' | 'name' | 'says'>;
   readonly seams: readonly Seam[];
   readonly steps: readonly SewnStep[];
   readonly effort: Effort;
@@ -31,8 +31,10 @@ export interface Sewing {
   readonly hindered: string | null;
 }
 
+const LEFT_TO_RIGHT: SewingHabits = { fromRight: false, alternate: false };
+
 /** Every way of sewing a layout together. The plan has passed `planProblems`, and the layout is its own. */
-export function sewingOf(plan: Plan, layout: Layout): Sewing {
+export function sewingOf(plan: Plan, layout: Layout, habits: SewingHabits = LEFT_TO_RIGHT): Sewing {
   const top = topOf(layout);
   const centre = top.pieces.flatMap(({ role }, piece) =>
     role === 'border' || role === 'border-corner' ? [] : [piece],
@@ -43,7 +45,7 @@ export function sewingOf(plan: Plan, layout: Layout): Sewing {
     (method): SewingWay[] => {
       const bench = new Bench(top);
       try {
-        method.sewCentre(bench, { top, pieces: centre });
+        method.sewCentre(bench, { top, pieces: centre, habits });
         sewBorders(bench, plan.borders, centre[0]!);
       } catch (error) {
         if (!(error instanceof NotSewable)) throw error;
@@ -51,7 +53,9 @@ export function sewingOf(plan: Plan, layout: Layout): Sewing {
         return [];
       }
       const { seams, steps } = bench;
-      return [{ method, seams, steps, effort: effortOf(seams, steps, method.chained ?? false, plan.unit) }];
+      const { id, name, says } = method;
+      const effort = effortOf(seams, steps, method.chained ?? false, plan.unit);
+      return [{ method: { id, name, says }, seams, steps, effort }];
     },
   );
   const longest = refusals.reduce((a, b) => (b.length > a.length ? b : a), '');

@@ -17,9 +17,14 @@ interface Unit {
  * Makes up every block with its sashes and cornerstones, so that the units join like plain blocks: left sash, then the
  * sash with its cornerstone below; the last column its right side too, the top row its top (rule SW-2, common practice).
  *
+ * `lastFirst`: the first of a row has no sash of its own, so a row is sewn from its other end.
+ *
  * @throws NotSewable where sashes do not end at cornerstones
  */
-export function sewUnits(bench: Bench, { top, pieces }: Centre): Assembly[][] {
+export function sewUnits(
+  bench: Bench,
+  { top, pieces }: Centre,
+): { readonly grid: Assembly[][]; readonly lastFirst: boolean } {
   const grid = unitsOf(top, pieces);
   const units = grid.flat();
   if (units.length < 2) throw new NotSewable('One block is no more than itself.');
@@ -49,7 +54,11 @@ export function sewUnits(bench: Bench, { top, pieces }: Centre): Assembly[][] {
   on('below', 'Sew the sash with its cornerstone below every block', 'below');
   on('right', 'Give the last column its right side', 'right');
   on('above', 'Give the top row its top', 'above');
-  return grid.map((row) => row.map(({ block }) => block));
+  const [first, second] = grid[0]!;
+  return {
+    grid: grid.map((row) => row.map(({ block }) => block)),
+    lastFirst: first!.left.length === 0 && (second?.left.length ?? 0) > 0,
+  };
 }
 
 function unitsOf(top: Top, pieces: readonly number[]): Unit[][] {

@@ -1,5 +1,6 @@
 import {
   BINDING_GRAINS,
+  bindingSteps,
   BINDING_SCHOOLS,
   type Binding,
   FIBRES,
@@ -25,7 +26,6 @@ import { FigureLine, Line } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
-import { bindingSteps } from './bindingSteps.ts';
 import { LeftoverStrips } from './LeftoverStrips.tsx';
 
 const Steps = styled.ol`

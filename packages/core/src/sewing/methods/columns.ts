@@ -7,10 +7,10 @@ export const columns: SewingMethod = {
   id: 'columns',
   name: 'In columns',
   says: 'Blocks and sashes into columns, then column to column from the left; long strips over-long, trimmed after.',
-  sewCentre(bench, { top, pieces }) {
+  sewCentre(bench, { top, pieces, habits }) {
     const grid = gridOf(top, pieces, [ACROSS.columns, ACROSS.rows]);
     sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, 'columns', 'Sew the columns');
+    const sewn = sewRows(bench, grid, habits, 'columns', 'Sew the columns');
     bench.step('join-columns', 'Join the columns');
     bench.inRow(sewn);
   },

@@ -9,10 +9,10 @@ export const covered: SewingMethod = {
   name: 'Covered sashing',
   says: 'Back strip, batting and folded strip between the blocks of a row; rows in pairs, then the pairs.',
   quilted: true,
-  sewCentre(bench, { top, pieces }) {
+  sewCentre(bench, { top, pieces, habits }) {
     const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns]);
     sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, 'rows', 'Sew the blocks of each row to their sashes');
+    const sewn = sewRows(bench, grid, habits, 'rows', 'Sew the blocks of each row to their sashes');
     let parts = sewn.map((assembly, i) => ({
       assembly,
       row: grid[i]!.some((cell) => piecesOf(cell).some((piece) => isBlock(top, piece))),

@@ -8,12 +8,12 @@ export const framed: SewingMethod = {
   id: 'framed',
   name: 'Framed units',
   says: 'Opposite triangles first, then the other two, squared up; the units then in straight rows.',
-  sewCentre(bench, { top, pieces }) {
+  sewCentre(bench, { top, pieces, habits }) {
     if (withRole(top, pieces, 'frame-triangle').length === 0)
       throw new NotSewable('No block is framed here.');
     const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns], [ACROSS.rising, ACROSS.falling]);
     sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, 'rows', 'Sew the units into rows');
+    const sewn = sewRows(bench, grid, habits, 'rows', 'Sew the units into rows');
     bench.step('join-rows', 'Join the rows');
     bench.inRow(sewn);
   },

@@ -7,10 +7,10 @@ export const rows: SewingMethod = {
   id: 'rows',
   name: 'In rows',
   says: 'Blocks and sashes into rows, then row to row from the top.',
-  sewCentre(bench, { top, pieces }) {
+  sewCentre(bench, { top, pieces, habits }) {
     const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns]);
     sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, 'rows', 'Sew the rows');
+    const sewn = sewRows(bench, grid, habits, 'rows', 'Sew the rows');
     bench.step('join-rows', 'Join the rows');
     bench.inRow(sewn);
   },

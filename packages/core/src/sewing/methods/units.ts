@@ -1,5 +1,5 @@
 import { sewUnits } from '../unit-parts.ts';
-import type { SewingMethod } from '../method.ts';
+import { isFromRight, type SewingMethod } from '../method.ts';
 
 /** Every block with its own sashes and cornerstones, then joined like plain blocks: no long strip to manage. */
 export const units: SewingMethod = {
@@ -7,9 +7,10 @@ export const units: SewingMethod = {
   name: 'In units',
   says: 'Each block gets its left sash, then a sash with a cornerstone below; units then join like plain blocks.',
   sewCentre(bench, centre) {
-    const grid = sewUnits(bench, centre);
+    const { grid, lastFirst } = sewUnits(bench, centre);
     bench.step('rows', 'Sew the units into rows');
-    const sewn = grid.map((row) => bench.inRow(row));
+    // The unit with no sash of its own is kept for the end of its row.
+    const sewn = grid.map((row, i) => bench.inRow(row, lastFirst || isFromRight(centre.habits, i)));
     bench.step('join-rows', 'Join the rows');
     bench.inRow(sewn);
   },

@@ -14,8 +14,9 @@ export const web: SewingMethod = {
     const grid = made(bench, centre);
     if (grid[0]!.length < 2 || grid.length < 2) throw new NotSewable('A web takes rows and columns.');
     bench.step('web', 'Web the rows, column by column');
-    for (let column = 1; column < grid[0]!.length; column++)
-      for (const row of grid) bench.join(row[0]!, row[column]!);
+    const order = grid[0]!.map((_, column) => column);
+    if (centre.habits.fromRight) order.reverse();
+    for (const column of order.slice(1)) for (const row of grid) bench.join(row[order[0]!]!, row[column]!);
     bench.step('join-rows', 'Join the rows');
     bench.inRow(grid.map((row) => row[0]!));
   },
@@ -24,7 +25,7 @@ export const web: SewingMethod = {
 /** Rows of parts with one block each, made up first where they have more to them than their block. */
 function made(bench: Bench, centre: Centre): Assembly[][] {
   const { top, pieces } = centre;
-  if (withRole(top, pieces, 'sash').length > 0) return sewUnits(bench, centre);
+  if (withRole(top, pieces, 'sash').length > 0) return sewUnits(bench, centre).grid;
   const ways = [ACROSS.rows, ACROSS.columns, ACROSS.rising, ACROSS.falling];
   const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns], ways);
   const even = grid.every(

@@ -1,4 +1,7 @@
-import { type Binding, formatLength, formatWithUnit, numberOf, type Plan } from '@lattice/core';
+import { numberOf } from '../figure/figure.ts';
+import { formatLength, formatWithUnit } from '../length/format.ts';
+import type { Plan } from '../plan/shape.ts';
+import type { Binding } from './binding.ts';
 
 /** How a binding is cut, joined and folded, in order, with this plan's own figures (rules BD-4, BI-3). */
 export function bindingSteps(plan: Plan, binding: Binding): string[] {

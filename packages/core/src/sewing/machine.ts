@@ -1,0 +1,115 @@
+import { near } from '../length/tolerance.ts';
+import type { SewRecord } from '../log/sew-record.ts';
+import type { Seam } from './bench.ts';
+import type { GuideStep } from './guide.ts';
+import type { Sewing, SewingWay } from './sewing.ts';
+import type { SeamWords } from './words.ts';
+
+/** One thing done at the machine or the iron, and whether it is done. */
+export interface Act {
+  /** Of a seam its two pieces; otherwise the step it belongs to. */
+  readonly key: string;
+  readonly kind: 'seam' | 'press' | 'do';
+  /** Number of its step. */
+  readonly step: number;
+  readonly seam: number | null;
+  readonly done: boolean;
+}
+
+/** The work as it stands. */
+export interface AtMachine {
+  readonly acts: readonly Act[];
+  /** The act to do now; null when all is done. */
+  readonly next: number | null;
+  /** Acts done and all, by step. */
+  readonly steps: readonly { readonly done: number; readonly all: number }[];
+  /** Seams sewn of all there are. */
+  readonly sewn: number;
+  /** What was sewn and is no longer in the plan, or no longer of that length. */
+  readonly noLonger: readonly string[];
+}
+
+/** The name a seam has in the log: the two pieces it begins between, whichever is taken up first. */
+export const seamKey = (
+  { top }: Pick<Sewing, 'top'>,
+  { a, b, mitre }: Pick<Seam, 'a' | 'b' | 'mitre'>,
+): string => [top.pieces[a]!.id, top.pieces[b]!.id].sort().join(' | ') + (mitre ? ' | mitre' : '');
+
+/**
+ * The acts of a quilt in their order and how far they are done, by the log. A changed plan keeps what is sewn: a seam
+ * counts wherever it is still sewn and as long as it was; what no longer fits is named.
+ */
+export function atMachine(
+  sewing: Sewing,
+  way: SewingWay,
+  guide: readonly GuideStep[],
+  record: Pick<SewRecord, 'seams' | 'done'>,
+): AtMachine {
+  const known = new Set<string>();
+  const acts = guide.flatMap((step, number): Act[] => {
+    const seams = step.seams.map((seam): Act => {
+      const key = seamKey(sewing, way.seams[seam]!);
+      known.add(key);
+      const length = record.seams.get(key);
+      const done = length !== undefined && near(length, way.seams[seam]!.length);
+      return { key, kind: 'seam', step: number, seam, done };
+    });
+    const last: Act = {
+      key: step.id,
+      kind: seams.length > 0 ? 'press' : 'do',
+      step: number,
+      seam: null,
+      done: record.done.has(step.id),
+    };
+    return [...seams, last];
+  });
+  const lengths = new Map(way.seams.map((seam) => [seamKey(sewing, seam), seam.length]));
+  const next = acts.findIndex(({ done }) => !done);
+  return {
+    acts,
+    next: next < 0 ? null : next,
+    steps: guide.map((_, number) => {
+      const own = acts.filter(({ step }) => step === number);
+      return { done: own.filter(({ done }) => done).length, all: own.length };
+    }),
+    sewn: acts.filter(({ kind, done }) => kind === 'seam' && done).length,
+    noLonger: [...record.seams].flatMap(([key, length]) => {
+      if (!known.has(key))
+        return [`${key.split(' | ').join(' to ')}: sewn, and no longer a seam of this plan`];
+      return near(length, lengths.get(key)!)
+        ? []
+        : [`${key.split(' | ').join(' to ')}: sewn at another length`];
+    }),
+  };
+}
+
+/** What puts the place before an act: what then counts as sewn or done, and what as not. */
+export interface Placing {
+  readonly sewn: readonly Act[];
+  readonly ripped: readonly Act[];
+}
+
+/** The place is before this act: everything earlier is done, nothing from here on is. */
+export const placedBefore = ({ acts }: AtMachine, at: number): Placing => ({
+  sewn: acts.slice(0, at).filter(({ done }) => !done),
+  ripped: acts.slice(at).filter(({ done }) => done),
+});
+
+/** Rows in which something is sewn in a step, in their order; for finding one's place again. */
+export function rowsOf({ acts }: AtMachine, step: number, { seams }: SewingWay, words: SeamWords): number[] {
+  const rows = acts.flatMap((act) =>
+    act.step === step && act.seam !== null ? [words.row(seams[act.seam]!.b)] : [],
+  );
+  return [...new Set(rows)];
+}
+
+/** The act after the last one that this piece was sewn in, within what is sewn first of it; null where it is in none. */
+export function afterPiece({ acts, next }: AtMachine, piece: number, { seams }: SewingWay): number | null {
+  const at = acts.flatMap(({ seam }, i) =>
+    seam !== null && (seams[seam]!.a === piece || seams[seam]!.b === piece) ? [i] : [],
+  );
+  if (at.length === 0) return null;
+  // Of several seams the one nearest to where the work stands.
+  const here = next ?? acts.length;
+  return at.reduce((a, b) => (Math.abs(b - here) < Math.abs(a - here) ? b : a)) + 1;
+}

@@ -1,0 +1,229 @@
+import fc from 'fast-check';
+import {
+  afterPiece,
+  type AtMachine,
+  atMachine,
+  computeQuilt,
+  fatCentre,
+  guideOf,
+  judgePart,
+  type LogEntry,
+  placedBefore,
+  type Plan,
+  rowsOf,
+  seamWords,
+  sewingOf,
+  sewRecord,
+  startBorder,
+} from '../src/index.ts';
+import { inchPlan, wholeSetting } from './support/plans.ts';
+
+const QUILT = 'raffle';
+const sampler = (change: Partial<Plan> = {}) =>
+  inchPlan({ grid: { across: 3, down: 2 }, borders: [startBorder('1', 4, 'border')], ...change });
+
+/** A device that sews by the log. */
+class Machine {
+  log: LogEntry[] = [];
+  private clock = 0;
+  constructor(
+    public plan: Plan,
+    public method = 'rows',
+  ) {}
+  now() {
+    const quilt = computeQuilt(this.plan);
+    const sewing = sewingOf(this.plan, quilt.layout);
+    const way = sewing.ways.find(({ method }) => method.id === this.method)!;
+    const guide = guideOf(this.plan, quilt, sewing, way);
+    const at = atMachine(sewing, way, guide, sewRecord(this.log, QUILT, this.plan.unit));
+    return { quilt, sewing, way, guide, at, words: seamWords(sewing) };
+  }
+  add(kind: LogEntry['kind'], body: unknown): void {
+    const n = ++this.clock;
+    const at = new Date(Date.UTC(2026, 10, 26, 9, 0, n)).toISOString();
+    this.log.push({ id: `entry-${String(n).padStart(6, '0')}`, quilt: QUILT, at, kind, body } as LogEntry);
+  }
+  done(acts: AtMachine['acts']): void {
+    const { way } = this.now();
+    const seams = acts.flatMap(({ key, seam }) =>
+      seam === null ? [] : [{ seam: key, length: way.seams[seam]!.length }],
+    );
+    if (seams.length > 0) this.add('seams-sewn', { unit: this.plan.unit, seams });
+    for (const { key, seam } of acts) if (seam === null) this.add('sewing-done', { what: key, done: true });
+  }
+  undone(acts: AtMachine['acts']): void {
+    const seams = acts.flatMap(({ key, seam }) => (seam === null ? [] : [key]));
+    if (seams.length > 0) this.add('seams-ripped', { seams });
+    for (const { key, seam } of acts) if (seam === null) this.add('sewing-done', { what: key, done: false });
+  }
+  tick(): boolean {
+    const { at } = this.now();
+    if (at.next === null) return false;
+    this.done([at.acts[at.next]!]);
+    return true;
+  }
+}
+
+describe('at the machine', () => {
+  test('seams in their order, the iron after each step, then layers, quilting and edge; all is done at last', () => {
+    const machine = new Machine(sampler());
+    const { at, guide, way } = machine.now();
+    expect(guide.map(({ id }) => id)).toEqual([
+      ...['rows', 'join-rows', 'border-1-sides', 'border-1-ends'],
+      ...['layer', 'quilt', 'trim', 'binding'],
+    ]);
+    expect(at.acts.filter(({ kind }) => kind === 'seam')).toHaveLength(way.seams.length);
+    expect(at.acts.filter(({ kind }) => kind === 'press')).toHaveLength(4);
+    expect([at.next, at.sewn]).toEqual([0, 0]);
+    let acts = 0;
+    while (machine.tick()) acts++;
+    expect(acts).toBe(at.acts.length);
+    const end = machine.now().at;
+    expect([end.next, end.sewn]).toEqual([null, way.seams.length]);
+    expect(end.steps.every(({ done, all }) => done === all)).toBe(true);
+  });
+  test('the place lasts: in any order, twice over, from two devices', () => {
+    const machine = new Machine(sampler());
+    for (let i = 0; i < 9; i++) machine.tick();
+    const state = JSON.stringify(machine.now().at);
+    machine.log = [
+      ...machine.log,
+      ...machine.log.map((entry) => ({ ...entry, id: `${entry.id}-b` })),
+    ].reverse();
+    expect(JSON.stringify(machine.now().at)).toBe(state);
+  });
+  test('a name, a colour, another border: what is sewn stays sewn; a wider sash: what no longer fits is named', () => {
+    const machine = new Machine(sampler());
+    for (let i = 0; i < 12; i++) machine.tick();
+    machine.plan = {
+      ...machine.plan,
+      title: 'Another name',
+      borders: [startBorder('2', 2, 'accent'), ...machine.plan.borders],
+    };
+    expect(machine.now().at).toMatchObject({ sewn: 12, next: 12, noLonger: [] });
+    machine.plan = { ...machine.plan, block: { width: 10, height: 10 } };
+    const { sewn, noLonger } = machine.now().at;
+    expect(sewn + noLonger.length).toBe(12);
+    expect(noLonger.length).toBeGreaterThan(0);
+    expect(noLonger[0]).toMatch(/sewn at another length/);
+    machine.plan = { ...machine.plan, setting: wholeSetting({ kind: 'edge-to-edge' }) };
+    expect(machine.now().at.noLonger[0]).toMatch(/no longer a seam of this plan/);
+  });
+  test('another way keeps the seams it shares', () => {
+    const machine = new Machine(inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }) }));
+    for (let i = 0; i < 5; i++) machine.tick();
+    const before = machine.now().at.sewn;
+    machine.method = 'web';
+    expect(machine.now().at.sewn).toBe(before);
+    expect(machine.now().at.noLonger).toEqual([]);
+  });
+});
+
+describe('when the place is lost', () => {
+  test('put anywhere, everything before it is done and nothing after; whatever was ticked before', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(60), { maxLength: 6 }), fc.nat(200), (ticked, where) => {
+        const machine = new Machine(sampler(), 'units');
+        const { at } = machine.now();
+        machine.done(ticked.map((i) => at.acts[i % at.acts.length]!));
+        const place = where % at.acts.length;
+        const { sewn, ripped } = placedBefore(machine.now().at, place);
+        if (sewn.length > 0) machine.done(sewn);
+        if (ripped.length > 0) machine.undone(ripped);
+        const after = machine.now().at;
+        expect(after.next).toBe(place);
+        expect(after.acts.map(({ done }) => done)).toEqual(after.acts.map((_, i) => i < place));
+      }),
+      { numRuns: 25 },
+    );
+  });
+  test('by its row and the last piece that holds, or by pointing at that piece', () => {
+    const machine = new Machine(
+      inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }), grid: { across: 4, down: 3 } }),
+      'web',
+    );
+    const { at, way, words, sewing } = machine.now();
+    expect(rowsOf(at, 0, way, words)).toEqual([1, 2, 3]);
+    // Row 2, block 3 is the fifth seam of the web: column 2 in three rows, then column 3 in two.
+    const piece = sewing.top.index.get('block-1-2')!;
+    expect(afterPiece(at, piece, way)).toBe(5);
+    expect(afterPiece({ ...at, next: 7 }, piece, way)).toBe(8);
+  });
+});
+
+describe('words and figures of the steps', () => {
+  test('a web says row and block, now and next', () => {
+    const { way, words } = new Machine(
+      inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }), grid: { across: 3, down: 4 } }),
+      'web',
+    ).now();
+    expect(way.seams.slice(0, 5).map(words.seam)).toEqual([
+      'Row 1: block 2 to block 1',
+      'Row 2: block 2 to block 1',
+      'Row 3: block 2 to block 1',
+      'Row 4: block 2 to block 1',
+      'Row 1: block 3 to block 2',
+    ]);
+    expect(words.seam(way.seams[8]!)).toBe('Join row 1 and row 2');
+  });
+  test('sashes, cornerstones and borders are told by the block they lie at', () => {
+    const { way, words } = new Machine(sampler(), 'units').now();
+    const said = way.seams.map(words.seam);
+    expect(said).toContain('Row 1: the sash left of block 1 to block 1');
+    expect(said).toContain('The border, left on');
+    expect(said.every((text) => /^[A-Z]/.test(text) && !text.includes('undefined'))).toBe(true);
+  });
+  // 3 × 12" blocks, four 1 1/2" sashes and two seams: 42 1/2"; a row of blocks is 12 1/2" high.
+  test('a row measures what its pieces come to, with its seams', () => {
+    const { guide } = new Machine(sampler()).now();
+    expect(guide[1]!.measures).toMatchObject({ width: 42.5, height: 2 * 12 + 3 * 1.5 + 0.5 });
+    expect(guide[3]!.measures).toMatchObject({ what: 'The top', width: 50.5, height: 37 });
+    const web = new Machine(inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }) }), 'rows').now();
+    expect(web.guide[0]!.measures).toMatchObject({ width: 36.5, height: 12.5 });
+  });
+  // Rule BL-1: about 1/8" can be eased in at each block.
+  test('what was measured against what it should be', () => {
+    const part = { width: 42.5, ease: 3 / 8 };
+    expect(judgePart(part, 42.5, 'in').kind).toBe('true');
+    expect(judgePart(part, 42.25, 'in')).toMatchObject({
+      kind: 'ease',
+      text: expect.stringMatching(/^1\/4″ too short/),
+    });
+    expect(judgePart(part, 43, 'in')).toMatchObject({ kind: 'again', text: expect.stringMatching(/scant/) });
+    expect(judgePart(part, 42, 'in').text).toMatch(/fat/);
+  });
+  test('every step says what to pick up, what to do and what goes wrong', () => {
+    for (const setting of ['sashed', 'framed', 'on-point', 'quilted', 'coped', 'half-drop'] as const) {
+      const plan = inchPlan({
+        setting: wholeSetting({ kind: setting }),
+        borders: [{ ...startBorder('1', 3, 'border'), corners: 'mitred' }],
+      });
+      const quilt = computeQuilt(plan);
+      const sewing = sewingOf(plan, quilt.layout);
+      for (const way of sewing.ways)
+        for (const step of guideOf(plan, quilt, sewing, way)) {
+          for (const text of [step.title, step.pick, ...step.does, ...step.wrong])
+            expect(text).toMatch(/^[A-Z0-9].*\.?$/);
+          expect([step.does.length, step.wrong.length].every((n) => n > 0)).toBe(true);
+        }
+    }
+  });
+});
+
+describe('a seam that is not as it was meant', () => {
+  // Rule SM-2: twice the difference at every seam; four blocks and five sashes have eight seams: 8 × 2 × 1/32 = 1/2".
+  test('1/32 fat: how much rows lose, whether they meet, what points lose', () => {
+    const plan = inchPlan({ grid: { across: 4, down: 2 } });
+    const { top } = sewingOf(plan, computeQuilt(plan).layout);
+    const { rows, says } = fatCentre(plan, top, 1 / 32);
+    expect(rows).toEqual(Array(5).fill(0.5));
+    expect(says.join(' ')).toMatch(/up to 1\/2″ too short.*still meet.*Points at the seam line lose 1\/32″/);
+    const long = { ...plan, setting: wholeSetting({ kind: 'sashed', cornerstones: false }) };
+    const bare = fatCentre(long, sewingOf(long, computeQuilt(long).layout).top, 1 / 32);
+    // The long sashes have no seam of their own.
+    expect(bare.rows).toEqual([0, 0.5, 0, 0.5, 0]);
+    expect(bare.says.join(' ')).toMatch(/Rows differ by 1\/2″: they do not meet/);
+    expect(fatCentre(plan, top, 0).says).toEqual(['As it is meant: nothing moves.']);
+    expect(fatCentre(plan, top, -1 / 32).says.join(' ')).toMatch(/too long/);
+  });
+});
