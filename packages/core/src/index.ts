@@ -23,7 +23,7 @@ export { type Manner as CuttingManner } from './placing/views.ts';
 export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts';
 export { type CuttingStep } from './cutting/steps.ts';
 export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewing.ts';
-export { type GuideStep, guideOf, judgePart } from './sewing/guide.ts';
+export { type GuideStep, guideOf, howItLies, judgePart } from './sewing/guide.ts';
 export {
   type Act,
   afterPiece,
@@ -33,9 +33,11 @@ export {
   type Placing,
   rowsOf,
   seamKey,
+  sidesOf,
 } from './sewing/machine.ts';
 export { type SeamWords, seamWords } from './sewing/words.ts';
 export { fatCentre } from './sewing/fat.ts';
+export { ROLE_NAMES } from './piece/roles.ts';
 export { PRESS_RULES } from './sewing/press-rules.ts';
 export { type SewingHabits } from './sewing/method.ts';
 export { type Pressing } from './sewing/pressing.ts';

@@ -68,6 +68,18 @@ export const createRouter = () =>
               lazy: async () => ({ Component: (await import('../stages/cut/PlanPage.tsx')).PlanPage }),
             },
             {
+              path: 'sew',
+              lazy: async () => ({ Component: (await import('../stages/sew/SewStage.tsx')).SewStage }),
+            },
+            {
+              path: 'machine',
+              lazy: async () => ({ Component: (await import('../stages/sew/MachinePage.tsx')).MachinePage }),
+            },
+            {
+              path: 'sewing-steps',
+              lazy: async () => ({ Component: (await import('../stages/sew/StepsPage.tsx')).StepsPage }),
+            },
+            {
               path: 'piles',
               lazy: async () => ({ Component: (await import('../stages/cut/PilesPage.tsx')).PilesPage }),
             },

@@ -1,4 +1,4 @@
-import { Tab } from 'react-aria-components';
+import { Tab, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
 
 /** A leaf of a panel: the one that lies open is underlined. */
@@ -19,5 +19,14 @@ export const Leaf = styled(Tab)`
   }
   @media (pointer: coarse) {
     min-height: 44px;
+  }
+`;
+
+/** A panel of leaves, one beside the other. */
+export const Leaves = styled(Tabs)`
+  > [role='tablist'] {
+    display: flex;
+    gap: 4px;
+    border-bottom: 1px solid var(--line);
   }
 `;

@@ -1,4 +1,13 @@
-import { atTable, cutRecord, cuttingJob, formatWithUnit, numberOf, progressOf, STAGES } from '@lattice/core';
+import {
+  atTable,
+  cutRecord,
+  cuttingJob,
+  formatWithUnit,
+  numberOf,
+  progressOf,
+  sewRecord,
+  STAGES,
+} from '@lattice/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { VisuallyHidden } from 'react-aria';
 import { NavLink, useLocation, useParams } from 'react-router';
@@ -119,6 +128,21 @@ function useAllCut(): boolean {
   }, [plan, quilt, log, id]);
 }
 
+/** Whether every seam of the open quilt's top is sewn, by the log: a top has a seam fewer than it has pieces. */
+function useTopSewn(): boolean {
+  const { layout } = useAppSelector(selectQuilt);
+  const log = useAppSelector((s) => s.log);
+  const id = useAppSelector((s) => s.saving.id);
+  const { unit } = useAppSelector(selectPlan);
+  return useMemo(
+    () =>
+      id !== null &&
+      layout.pieces.length > 1 &&
+      sewRecord(log, id, unit).seams.size >= layout.pieces.length - 1,
+    [layout, log, id, unit],
+  );
+}
+
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
   const plan = useAppSelector(selectPlan);
@@ -127,9 +151,10 @@ export function Rail() {
   const { id } = useParams();
   const { pathname } = useLocation();
   const cut = useAllCut();
+  const sewn = useTopSewn();
   const { settled } = useMemo(
-    () => progressOf(plan, { judged: pile, booked, cut }),
-    [plan, pile, booked, cut],
+    () => progressOf(plan, { judged: pile, booked, cut, sewn }),
+    [plan, pile, booked, cut, sewn],
   );
   const rail = useRef<HTMLElement>(null);
   // On a small screen the rail scrolls by itself: the stage at work stays in sight.

@@ -9,4 +9,5 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   layers: 'Layers',
   edge: 'Edge',
   cut: 'Cut',
+  sew: 'Sew',
 };

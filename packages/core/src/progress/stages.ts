@@ -3,7 +3,7 @@ import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 
 /** The stages of the work, in their order (rule WK-1). */
-export const STAGES = ['blocks', 'setting', 'wall', 'borders', 'layers', 'edge', 'cut'] as const;
+export const STAGES = ['blocks', 'setting', 'wall', 'borders', 'layers', 'edge', 'cut', 'sew'] as const;
 export type Stage = (typeof STAGES)[number];
 
 /** How far a quilt has come. */
@@ -20,6 +20,7 @@ export interface Headway {
  *
  * @param booked its quilting is booked: the log knows
  * @param cut every cloth of it is cut: the log knows
+ * @param sewn every seam of its top is sewn: the log knows
  * @param judged the plan's pile, where it has been judged already
  */
 export function progressOf(
@@ -27,8 +28,9 @@ export function progressOf(
   {
     booked,
     cut = false,
+    sewn: topSewn = false,
     judged = judgePile(plan, settingOf(plan.setting.kind).blocksNeeded(plan.grid, plan.setting).value),
-  }: { readonly booked: boolean; readonly cut?: boolean; readonly judged?: Pile },
+  }: { readonly booked: boolean; readonly cut?: boolean; readonly sewn?: boolean; readonly judged?: Pile },
 ): Headway {
   const { pile, measured, borders, backing, wall } = plan;
   const { needed } = judged;
@@ -44,9 +46,10 @@ export function progressOf(
     layers: backing.made !== null || booked,
     edge: false,
     cut,
+    sew: topSewn,
   };
   const settled = STAGES.filter((stage) => done[stage]);
   const last = STAGES.indexOf(settled.at(-1) ?? 'blocks');
   const at = settled.length > 0 ? STAGES[last + 1] : pile.length > 0 ? 'blocks' : 'setting';
-  return { settled: new Set(settled), at: at ?? 'cut' };
+  return { settled: new Set(settled), at: at ?? 'sew' };
 }

@@ -1,5 +1,6 @@
 import { areaOf } from '../geometry/outline.ts';
 import type { Point } from '../geometry/point.ts';
+import { togetherIn } from './together.ts';
 import { pointAt, type Shared, type Top } from './top.ts';
 
 /** One straight seam: of two assemblies, or of a corner's mitre within one. */
@@ -16,12 +17,14 @@ export interface Seam {
   readonly towardA: Point;
   /** Pieces on either side at this seam, with the length they lie along it. */
   readonly beside: readonly Beside[];
+  /** How many pieces each side has by then. */
+  readonly pieces: readonly [a: number, b: number];
   /** Area of both sides together: what hangs on the needle, in square units of the plan. */
   readonly area: number;
 }
 
 /** A piece along a seam. */
-export interface Beside {
+interface Beside {
   readonly piece: number;
   readonly side: 'a' | 'b';
   readonly length: number;
@@ -62,7 +65,7 @@ const AT_ONE_POINT = 100;
  */
 export class Bench {
   readonly seams: Seam[] = [];
-  private readonly up: number[];
+  private readonly joined: ReturnType<typeof togetherIn>;
   private readonly members: number[][];
   private readonly areas: number[];
   private readonly ends = new Map<string, { seam: number; at: Point }[]>();
@@ -70,7 +73,7 @@ export class Bench {
   private readonly done: { id: string; title: string; seams: number[] }[] = [];
 
   constructor(readonly top: Top) {
-    this.up = top.pieces.map((_, i) => i);
+    this.joined = togetherIn(top.pieces.length);
     this.members = top.pieces.map((_, i) => [i]);
     this.areas = top.pieces.map(({ outline }) => areaOf(outline));
   }
@@ -86,12 +89,12 @@ export class Bench {
 
   /** Joins two assemblies; answers the one they make. @throws NotSewable where they share no whole straight edge */
   join(a: Assembly, b: Assembly, { slits = false }: { slits?: boolean } = {}): Assembly {
-    const [A, B] = [this.root(a), this.root(b)];
+    const [A, B] = [this.joined.root(a), this.joined.root(b)];
     if (A === B) throw new NotSewable('These are sewn together already.');
     const fewer = this.members[A]!.length <= this.members[B]!.length ? A : B;
     const other = fewer === A ? B : A;
     const shared = this.members[fewer]!.flatMap((piece) =>
-      this.top.shared[piece]!.filter((s) => this.root(s.left === piece ? s.right : s.left) === other),
+      this.top.shared[piece]!.filter((s) => this.joined.root(s.left === piece ? s.right : s.left) === other),
     );
     // A mitre stays open until both its strips are on: only what lies along the inner edge is sewn now.
     const [main, left] = slits ? apart(shared, this.top) : [shared, []];
@@ -100,7 +103,7 @@ export class Bench {
     for (const piece of this.members[fewer]!) this.members[other]!.push(piece);
     this.members[fewer] = [];
     this.areas[other]! += this.areas[fewer]!;
-    this.up[fewer] = other;
+    this.joined.join(other, fewer);
     return other;
   }
 
@@ -121,23 +124,18 @@ export class Bench {
     for (const slits of lines.values()) this.sew(slits, null, true);
   }
 
-  private root(piece: number): number {
-    let at = piece;
-    while (this.up[at] !== at) at = this.up[at] = this.up[this.up[at]!]!;
-    return at;
-  }
-
   private sew(shared: readonly Shared[], A: number | null, mitre: boolean): void {
     const [first] = shared;
     if (!first) throw new NotSewable('They lie nowhere side by side.');
     const { tolerance, lines } = this.top;
     const along = [...shared].sort((p, q) => p.from - q.from);
-    const leftIsA = A === null || this.root(first.left) === A;
+    const leftIsA = A === null || this.joined.root(first.left) === A;
     let reach = along[0]!.from;
     for (const stretch of along) {
       if (stretch.line !== first.line) throw new NotSewable('The edge they share bends.');
       if (stretch.from > reach + 8 * tolerance) throw new NotSewable('The edge they share is in parts.');
-      if (A !== null && (this.root(stretch.left) === A) !== leftIsA) throw new NotSewable('They interlock.');
+      if (A !== null && (this.joined.root(stretch.left) === A) !== leftIsA)
+        throw new NotSewable('They interlock.');
       reach = Math.max(reach, stretch.to);
     }
     const line = lines[first.line]!;
@@ -146,7 +144,7 @@ export class Bench {
     const ofA = (stretch: Shared) => (leftIsA ? stretch.left : stretch.right);
     const ofB = (stretch: Shared) => (leftIsA ? stretch.right : stretch.left);
     const across = { x: -line.way.y, y: line.way.x };
-    const B = this.root(ofB(first));
+    const B = this.joined.root(ofB(first));
     const seam: Seam = {
       a: ofA(along[0]!),
       b: ofB(along[0]!),
@@ -160,6 +158,7 @@ export class Bench {
         { piece: ofA(stretch), side: 'a', length: stretch.to - stretch.from },
         { piece: ofB(stretch), side: 'b', length: stretch.to - stretch.from },
       ]),
+      pieces: A === null ? [1, 1] : [this.members[A]!.length, this.members[B]!.length],
       area: A === null ? this.areas[B]! : this.areas[A]! + this.areas[B]!,
     };
     this.seams.push(seam);
@@ -190,7 +189,7 @@ export class Bench {
         const ends = this.endsAt(point, same);
         const of = (assembly: number) =>
           ends
-            .filter(({ seam }) => this.root(this.seams[seam]!.a) === assembly)
+            .filter(({ seam }) => this.joined.root(this.seams[seam]!.a) === assembly)
             .flatMap(({ seam }) => this.endOf(seam, way));
         const [a, b] = [of(A), of(B)];
         return a.length > 0 && b.length > 0 ? [{ at: point, a, b }] : [];

@@ -7,7 +7,7 @@ import { ACROSS, slabs } from './tree.ts';
 import type { Top } from './top.ts';
 
 /** A piece of the centre as it comes out: moved by the seams before it, its outline drawn in by its own. */
-export interface FatPiece {
+interface FatPiece {
   readonly piece: number;
   readonly outline: readonly Point[];
 }

@@ -5,9 +5,10 @@ import { fromInches, type Unit } from '../length/unit.ts';
 import { ROLE_NAMES } from '../piece/roles.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from '../quilt/compute.ts';
-import type { SewnStep } from './bench.ts';
+import type { Seam, SewnStep } from './bench.ts';
 import { isBlock } from './method.ts';
 import type { Sewing, SewingWay } from './sewing.ts';
+import { togetherIn } from './together.ts';
 import { ACROSS } from './tree.ts';
 import type { Top } from './top.ts';
 
@@ -63,14 +64,9 @@ function sewingStep(
     new Set(step.seams.map((number) => top.pieces[seams[number]![side]]!.role));
   const roles = new Set([...rolesOf('a'), ...rolesOf('b')]);
   const triangles = [...roles].some((role) => role.endsWith('triangle'));
-  const long = step.seams.some((number) => seams[number]!.beside.length > 4);
+  const long = step.seams.some((number) => seams[number]!.beside.length > LONG);
   const kinds = [...roles].map((role) => ROLE_NAMES[role].many.toLowerCase());
-  const lies =
-    triangles && !long
-      ? 'Right sides together, the triangle underneath and the block on top; begin at the right angle.'
-      : long
-        ? 'Right sides together, the part with more seams on top, so that you see them and can hold each the way it was pressed.'
-        : 'Right sides together, edge to edge; the part that has seams already on top.';
+  const lies = long ? LIES.long : triangles ? LIES.triangle : LIES.plain;
   const allowance = formatWithUnit(seam, unit);
   return {
     id: step.id,
@@ -89,6 +85,21 @@ function sewingStep(
     caution: step.id.startsWith('border') || long ? NEEDLE : IRON,
   };
 }
+
+/** How the two sides of a seam lie on one another. */
+export function howItLies(top: Top, { a, b, beside }: Seam): string {
+  const triangle = [a, b].some((piece) => top.pieces[piece]!.role.endsWith('triangle'));
+  if (beside.length > LONG) return LIES.long;
+  return triangle ? LIES.triangle : LIES.plain;
+}
+
+/** A seam with more pieces along it than this is a long one. */
+const LONG = 4;
+const LIES = {
+  triangle: 'Right sides together, the triangle underneath and the block on top; begin at the right angle.',
+  long: 'Right sides together, the part with more seams on top, so that you see them and can hold each the way it was pressed.',
+  plain: 'Right sides together, edge to edge; the part that has seams already on top.',
+} as const;
 
 /** What the trade says goes wrong, by the kind of step (common practice). */
 function wrongAt(id: string, triangles: boolean, long: boolean): string[] {
@@ -213,23 +224,18 @@ function finishing(plan: Plan, { layers, edge, finished }: Quilt): GuideStep[] {
 
 /** Of the part that the last seam of each step made: its size with its seams, square to the way it was sewn. */
 function sizesAfter({ seam, unit }: Plan, top: Top, { seams, steps }: SewingWay): PartSize[] {
-  const up = top.pieces.map((_, i) => i);
-  const root = (piece: number): number => {
-    let at = piece;
-    while (up[at] !== at) at = up[at] = up[up[at]!]!;
-    return at;
-  };
+  const joined = togetherIn(top.pieces.length);
   const members = top.pieces.map((_, i) => [i]);
   return steps.map((step) => {
     for (const number of step.seams) {
       const { a, b, mitre } = seams[number]!;
       if (mitre) continue;
-      const [A, B] = [root(a), root(b)];
-      up[B] = A;
+      const [A, B] = [joined.root(a), joined.root(b)];
+      joined.join(a, b);
       members[A] = [...members[A]!, ...members[B]!];
     }
     const last = seams[step.seams.at(-1)!]!;
-    const part = members[root(last.a)]!;
+    const part = members[joined.root(last.a)]!;
     const slanting =
       last.line.every((p, _, [q]) => p === q || Math.abs(p.x - q!.x) > top.tolerance) &&
       Math.abs(last.line[0].y - last.line[1].y) > 100 * top.tolerance;

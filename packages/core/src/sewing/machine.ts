@@ -3,6 +3,7 @@ import type { SewRecord } from '../log/sew-record.ts';
 import type { Seam } from './bench.ts';
 import type { GuideStep } from './guide.ts';
 import type { Sewing, SewingWay } from './sewing.ts';
+import { togetherIn } from './together.ts';
 import type { SeamWords } from './words.ts';
 
 /** One thing done at the machine or the iron, and whether it is done. */
@@ -103,13 +104,48 @@ export function rowsOf({ acts }: AtMachine, step: number, { seams }: SewingWay, 
   return [...new Set(rows)];
 }
 
-/** The act after the last one that this piece was sewn in, within what is sewn first of it; null where it is in none. */
-export function afterPiece({ acts, next }: AtMachine, piece: number, { seams }: SewingWay): number | null {
-  const at = acts.flatMap(({ seam }, i) =>
-    seam !== null && (seams[seam]!.a === piece || seams[seam]!.b === piece) ? [i] : [],
-  );
-  if (at.length === 0) return null;
-  // Of several seams the one nearest to where the work stands.
+/**
+ * The act after the one that sewed this piece on, alone or with what it was made up with, in the step nearest to where
+ * the work stands; null where no seam has it.
+ */
+export function afterPiece(
+  { acts, next }: AtMachine,
+  piece: number,
+  { top }: Pick<Sewing, 'top'>,
+  { seams }: SewingWay,
+): number | null {
+  const joined = togetherIn(top.pieces.length);
+  const has: { readonly act: number; readonly added: boolean }[] = [];
+  acts.forEach(({ seam }, act) => {
+    if (seam === null || seams[seam]!.mitre) return;
+    const { a, b } = seams[seam]!;
+    if (joined.same(a, piece) || joined.same(b, piece)) has.push({ act, added: joined.same(b, piece) });
+    joined.join(a, b);
+  });
+  if (has.length === 0) return null;
   const here = next ?? acts.length;
-  return at.reduce((a, b) => (Math.abs(b - here) < Math.abs(a - here) ? b : a)) + 1;
+  const nearest = has.reduce((a, b) => (Math.abs(b.act - here) < Math.abs(a.act - here) ? b : a));
+  const inStep = has.filter(({ act }) => acts[act]!.step === acts[nearest.act]!.step);
+  return (inStep.find(({ added }) => added) ?? inStep[0]!).act + 1;
+}
+
+/** The two assemblies a seam joins, piece by piece, just before it is sewn. */
+export function sidesOf(
+  { top }: Pick<Sewing, 'top'>,
+  { seams, steps }: Pick<SewingWay, 'seams' | 'steps'>,
+  seam: number,
+): { readonly a: readonly number[]; readonly b: readonly number[] } {
+  const joined = togetherIn(top.pieces.length);
+  for (const { seams: own } of steps)
+    for (const number of own) {
+      const { a, b, mitre } = seams[number]!;
+      if (number === seam) {
+        // Of a mitre the two strips are told apart, not the one assembly they are of.
+        const of = (piece: number) =>
+          mitre ? [piece] : top.pieces.flatMap((_, i) => (joined.same(i, piece) ? [i] : []));
+        return { a: of(a), b: of(b) };
+      }
+      if (!mitre) joined.join(a, b);
+    }
+  return { a: [], b: [] };
 }

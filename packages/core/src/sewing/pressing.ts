@@ -1,9 +1,10 @@
 import type { Point } from '../geometry/point.ts';
 import type { Crossing, End, Seam } from './bench.ts';
 import { PRESS_RULES, type PressContext } from './press-rules.ts';
+import { togetherIn } from './together.ts';
 
 /** Which way a seam is pressed: toward the side of its `a`, of its `b`, or open. */
-export type Press = 'a' | 'b' | 'open';
+type Press = 'a' | 'b' | 'open';
 
 /** How seams are to be pressed. */
 export interface PressWish {
@@ -79,19 +80,14 @@ interface Group {
 }
 
 function groupsOf(count: number, crossings: readonly Crossing[]): Group[] {
-  const up = Array.from({ length: count }, (_, i) => i);
-  const root = (seam: number): number => {
-    let at = seam;
-    while (up[at] !== at) at = up[at] = up[up[at]!]!;
-    return at;
-  };
+  const linked = togetherIn(count);
   for (const { a, b } of crossings) {
     const [first, ...others] = [...a, ...b];
-    for (const { seam } of others) up[root(seam)] = root(first!.seam);
+    for (const { seam } of others) linked.join(first!.seam, seam);
   }
   const groups = new Map<number, { seams: Set<number>; crossings: Crossing[] }>();
   for (const crossing of crossings) {
-    const key = root(crossing.a[0]!.seam);
+    const key = linked.root(crossing.a[0]!.seam);
     let group = groups.get(key);
     if (!group) groups.set(key, (group = { seams: new Set(), crossings: [] }));
     group.crossings.push(crossing);

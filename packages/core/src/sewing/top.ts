@@ -3,7 +3,7 @@ import type { Point } from '../geometry/point.ts';
 import type { Role } from '../piece/piece.ts';
 
 /** A finished piece of the top, as it is sewn to its neighbours. */
-export interface SewnPiece {
+interface SewnPiece {
   readonly id: string;
   readonly part: string;
   readonly role: Role;

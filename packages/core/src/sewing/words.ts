@@ -1,6 +1,7 @@
 import type { Role } from '../piece/piece.ts';
 import { ROLE_NAMES } from '../piece/roles.ts';
 import type { Seam } from './bench.ts';
+import { isBlock } from './method.ts';
 import type { Sewing } from './sewing.ts';
 import type { Top } from './top.ts';
 
@@ -11,7 +12,7 @@ interface Near {
   readonly where: 'at' | 'left' | 'right' | 'below' | 'above';
 }
 
-/** Words for the pieces and seams of a top: "Row 4: block 3 to block 2". */
+/** Words for the pieces and seams of a top: "Row 4: add block 3". */
 export interface SeamWords {
   readonly piece: (piece: number) => string;
   /** The row a piece belongs to, counted from 1. */
@@ -20,12 +21,14 @@ export interface SeamWords {
 }
 
 const BORDERS: readonly Role[] = ['border', 'border-corner'];
-/** More pieces than this along both sides of a seam make it one between rows. */
-const LONG = 2;
+/** Longer than so many blocks a seam is one between rows. */
+const LONG = 1.7;
 
 /** Words for one top; whatever is asked is looked up. */
 export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): SeamWords {
-  const near = top.pieces.map((_, piece) => nearTo(top, places, piece));
+  const inRow = countedInRows(places);
+  const near = top.pieces.map((_, piece) => nearTo(top, inRow, piece));
+  const block = blockSize(top);
   const isBorder = (piece: number) => BORDERS.includes(top.pieces[piece]!.role);
   const piece = (at: number): string => {
     const { role, id } = top.pieces[at]!;
@@ -41,6 +44,7 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
         .replace(/^(side|end) /, '')}`;
     return where === 'at' ? `the ${name} of block ${column}` : `the ${name} ${SIDES[where]} block ${column}`;
   };
+  const nameOf = (at: number) => ROLE_NAMES[top.pieces[at]!.role].one.toLowerCase();
   const rowOf = (at: number) => near[at]!.row;
   const rowWords = (at: number) => {
     const { row, where } = near[at]!;
@@ -53,7 +57,8 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
   return {
     piece,
     row: rowOf,
-    seam: ({ a, b, beside, mitre }) => {
+    seam: ({ beside, mitre, length, pieces }) => {
+      const [a, b] = [longest(beside, 'a'), longest(beside, 'b')];
       if (mitre) return `Mitre: ${piece(a)} and ${piece(b)}`;
       if (isBorder(a) || isBorder(b)) {
         const strip = isBorder(b) ? b : a;
@@ -62,16 +67,67 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
           ? `${capital(piece(strip))} to ${piece(other)}`
           : `${capital(piece(strip))} on`;
       }
-      const along = (side: 'a' | 'b') =>
-        new Set(beside.filter((one) => one.side === side).map((one) => one.piece)).size;
-      if (along('a') >= LONG && along('b') >= LONG) return `Join ${rowWords(a)} and ${rowWords(b)}`;
-      return `Row ${rowOf(b)}: ${piece(b)} to ${piece(a)}`;
+      if (length > LONG * block && pieces[0] > 1 && pieces[1] > 1)
+        return `Join ${rowWords(a)} and ${rowWords(b)}`;
+      const [one, other] = [near[a]!, near[b]!];
+      const place = `Row ${other.row}`;
+      if (top.pieces[b]!.role === 'block') return `${place}: add block ${other.column}`;
+      // A block that was made up with its sashes goes by its block.
+      if (pieces[1] > 1 && pieces[0] > 1 && one.column !== other.column)
+        return `${place}: add block ${other.column}`;
+      if (one.row !== other.row || one.column !== other.column)
+        return `${place}: add ${piece(b).replace(/^the /, '')}`;
+      const here = `${place}, block ${other.column}`;
+      return one.where === 'at' && isBlock(top, a)
+        ? `${here}: ${sideName(top.pieces[b]!.role, other.where)}`
+        : `${here}: ${nameOf(b)} to ${nameOf(a)}`;
     },
   };
 }
 
 const SIDES = { left: 'left of', right: 'right of', below: 'below', above: 'above' } as const;
+/** Of one side of a seam the piece that has most of it. */
+const longest = (beside: Seam['beside'], side: 'a' | 'b'): number =>
+  beside
+    .filter((one) => one.side === side)
+    .reduce((most, one) => (one.length > most.length + 1e-9 ? one : most)).piece;
+
+/** "left sash", "sash below" */
+function sideName(role: Role, where: Near['where']): string {
+  const name = ROLE_NAMES[role].one.toLowerCase();
+  return where === 'left' || where === 'right'
+    ? `${where} ${name}`
+    : where === 'at'
+      ? name
+      : `${name} ${where}`;
+}
+
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
+
+/** Blocks counted within their own row, from its left end. */
+function countedInRows(places: Sewing['places']): Sewing['places'] {
+  const rows = new Map<number, [piece: number, column: number][]>();
+  for (const [piece, { row, column }] of places) rows.set(row, [...(rows.get(row) ?? []), [piece, column]]);
+  return new Map(
+    [...rows].flatMap(([row, own]) =>
+      own.sort((a, b) => a[1] - b[1]).map(([piece], i) => [piece, { row, column: i + 1 }] as const),
+    ),
+  );
+}
+
+/** The longest side of the largest block. */
+const blockSize = (top: Top): number =>
+  Math.max(
+    0,
+    ...top.pieces.flatMap(({ outline }, piece) =>
+      isBlock(top, piece)
+        ? outline.map((p, i) => {
+            const q = outline[(i + 1) % outline.length]!;
+            return Math.hypot(q.x - p.x, q.y - p.y);
+          })
+        : [],
+    ),
+  );
 
 /** Left of a block and below it belongs to it; what has no block beside it goes by the nearest. */
 function nearTo(top: Top, places: Sewing['places'], piece: number): Near {

@@ -19,7 +19,7 @@ import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { Leaf } from '../../design/Leaf.ts';
+import { Leaf, Leaves } from '../../design/Leaf.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Buying } from '../../figures/Buying.tsx';
 import { Caution } from '../../figures/Caution.tsx';
@@ -120,13 +120,6 @@ const Cloth = styled(Tab)`
   }
   @media (pointer: coarse) {
     min-height: 44px;
-  }
-`;
-const Pages = styled(Tabs)`
-  > [role='tablist'] {
-    display: flex;
-    gap: 4px;
-    border-bottom: 1px solid var(--line);
   }
 `;
 const Folds = styled(ToggleButtonGroup)`
@@ -300,7 +293,7 @@ function AtTable({
         </div>
       </Table>
       <StageSide aria-label="At the table">
-        <Pages selectedKey={page} onSelectionChange={(key) => setPage(String(key))}>
+        <Leaves selectedKey={page} onSelectionChange={(key) => setPage(String(key))}>
           <TabList aria-label="Cutting and buying">
             <Leaf id="table">At the table</Leaf>
             <Leaf id="buy">Buy</Leaf>
@@ -362,7 +355,7 @@ function AtTable({
             <StashCould />
             <ClothChart />
           </TabPanel>
-        </Pages>
+        </Leaves>
       </StageSide>
       <WentWrong {...{ cloth, table, record }} isOpen={wrong} onClose={() => setWrong(false)} />
     </StageGrid>

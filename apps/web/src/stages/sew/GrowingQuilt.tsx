@@ -1,0 +1,122 @@
+import type { Layout, Plan } from '@lattice/core';
+import { memo, useId, useMemo } from 'react';
+import styled from 'styled-components';
+import { outlinePath } from '../../drawing/paths.ts';
+import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import type { AtSewing } from './useSewing.ts';
+
+const Frame = styled.svg`
+  width: 100%;
+  height: 100%;
+  filter: drop-shadow(0 2px 5px rgb(0 0 0 / 28%));
+`;
+
+/** Arrows for pressing are this long and wide, in shares of the quilt's longer side. */
+const ARROW = 0.016;
+
+/**
+ * The quilt as it grows: what is sewn in its colours, the rest pale, the seams of a step with the way each is pressed,
+ * the one in hand bold. Pressing a piece answers its number.
+ */
+export const GrowingQuilt = memo(function GrowingQuilt({
+  plan,
+  layout,
+  sewing: { sewing, way, pressing, at, words },
+  seams,
+  hand,
+  label,
+  onPiece,
+}: {
+  plan: Plan;
+  layout: Layout;
+  sewing: AtSewing;
+  /** Seams whose pressing is shown. */
+  seams: readonly number[];
+  /** The seam in hand. */
+  hand: number | null;
+  label: string;
+  onPiece?: (piece: number) => void;
+}) {
+  const clip = useId();
+  const { width, height } = layout.finished;
+  const side = Math.max(width.value, height.value);
+  const sewn = useMemo(() => {
+    const pieces = new Set<number>();
+    for (const { seam, done } of at.acts)
+      if (done && seam !== null) {
+        pieces.add(way.seams[seam]!.a);
+        pieces.add(way.seams[seam]!.b);
+      }
+    return [...pieces].map((piece) => outlinePath(sewing.top.pieces[piece]!)).join('');
+  }, [at, way, sewing]);
+  const own = hand === null ? null : way.seams[hand]!;
+  return (
+    <Frame viewBox={`0 0 ${width.value} ${height.value}`} role="img" aria-label={label}>
+      <clipPath id={clip}>
+        <path d={sewn} />
+      </clipPath>
+      <g opacity="0.26">
+        <QuiltArt plan={plan} layout={layout} />
+      </g>
+      <g clipPath={`url(#${clip})`}>
+        <QuiltArt plan={plan} layout={layout} />
+      </g>
+      {seams.map((number) => {
+        const { line, towardA } = way.seams[number]!;
+        const press = pressing.press[number]!;
+        const middle = { x: (line[0].x + line[1].x) / 2, y: (line[0].y + line[1].y) / 2 };
+        const sign = press === 'a' ? 1 : press === 'b' ? -1 : 0;
+        const tip = ARROW * side;
+        const [dx, dy] = [towardA.x * sign * tip, towardA.y * sign * tip];
+        return (
+          <g key={number} stroke="var(--chalk)" strokeWidth={side * 0.003} fill="none">
+            <path d={`M${line[0].x} ${line[0].y}L${line[1].x} ${line[1].y}`} opacity="0.75" />
+            {sign !== 0 && (
+              <path
+                d={`M${middle.x} ${middle.y}l${dx} ${dy}m${-dx * 0.45 - dy * 0.35} ${-dy * 0.45 + dx * 0.35}l${dx * 0.45 + dy * 0.35} ${dy * 0.45 - dx * 0.35}l${-dx * 0.45 + dy * 0.35} ${-dy * 0.45 - dx * 0.35}`}
+              />
+            )}
+          </g>
+        );
+      })}
+      {own && (
+        <>
+          {[own.a, own.b].map((piece) => (
+            <path
+              key={piece}
+              d={outlinePath(sewing.top.pieces[piece]!)}
+              fill="none"
+              stroke="var(--thread)"
+              strokeWidth="2.5"
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+          <path
+            d={`M${own.line[0].x} ${own.line[0].y}L${own.line[1].x} ${own.line[1].y}`}
+            stroke="var(--thread)"
+            strokeWidth="5"
+            strokeDasharray="7 4"
+            vectorEffect="non-scaling-stroke"
+          />
+        </>
+      )}
+      {pressing.unnested.map(({ at: { x, y }, why }) => (
+        <circle key={`${x} ${y}`} cx={x} cy={y} r={side * 0.008} fill="var(--wrong)">
+          <title>{why}</title>
+        </circle>
+      ))}
+      {onPiece &&
+        sewing.top.pieces.map((piece, i) => (
+          <path
+            key={piece.id}
+            d={outlinePath(piece)}
+            fill="transparent"
+            style={{ cursor: 'pointer' }}
+            onClick={() => onPiece(i)}
+          >
+            <title>{words.piece(i)}</title>
+          </path>
+        ))}
+    </Frame>
+  );
+});

@@ -1,0 +1,124 @@
+import { afterPiece, type Layout, placedBefore, type Plan, rowsOf } from '@lattice/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useAppDispatch } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { Sheet } from '../../design/Sheet.tsx';
+import { GrowingQuilt } from './GrowingQuilt.tsx';
+import { placePut } from './sewing.ts';
+import type { AtSewing } from './useSewing.ts';
+
+const Halves = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 260px;
+  gap: 22px;
+  .picture {
+    height: 320px;
+  }
+  p {
+    font-size: 14px;
+    color: var(--soft);
+    margin-bottom: 8px;
+  }
+  .found {
+    margin-top: 14px;
+    color: var(--ink);
+    font-size: 16px;
+  }
+  @media (max-width: 640px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/** The bobbin ran out, the pile fell: three questions, or pointing at the last piece that holds, find the place again. */
+export function LostPlace({
+  plan,
+  layout,
+  sewing,
+  onClose,
+}: {
+  plan: Plan;
+  layout: Layout;
+  sewing: AtSewing;
+  onClose: () => void;
+}) {
+  const { at, way, guide, words } = sewing;
+  const dispatch = useAppDispatch();
+  const here = at.next ?? at.acts.length - 1;
+  const [found, setFound] = useState(here);
+  const step = at.acts[Math.min(found, at.acts.length - 1)]!.step;
+  const rows = rowsOf(at, step, way, words);
+  const own = at.acts.flatMap((act, i) => (act.step === step && act.seam !== null ? [{ act, i }] : []));
+  const rowAt = (i: number) => {
+    const { seam } = at.acts[i]!;
+    return seam === null ? (rows.at(-1) ?? 1) : words.row(way.seams[seam]!.b);
+  };
+  const row = rowAt(Math.min(found, at.acts.length - 1));
+  const inRow = own.filter(({ act }) => words.row(way.seams[act.seam!]!.b) === row);
+  const next = at.acts[found];
+  return (
+    <Sheet title="Where was I?" width={720} isOpen onClose={onClose}>
+      <Halves>
+        <div>
+          <p>Which pile is on the table, which row is it, and which seam is the first that is not whole?</p>
+          <ChoiceField
+            label="The step"
+            labelled
+            value={String(step)}
+            choices={guide.map(({ title }, i) => ({ id: String(i), name: `${i + 1}. ${title}` }))}
+            onChange={(to) => setFound(at.acts.findIndex((act) => act.step === Number(to)))}
+          />
+          {rows.length > 1 && (
+            <ChoiceField
+              label="The row"
+              labelled
+              value={String(row)}
+              choices={rows.map((number) => ({ id: String(number), name: `Row ${number}` }))}
+              onChange={(to) =>
+                setFound(own.find(({ act }) => words.row(way.seams[act.seam!]!.b) === Number(to))!.i)
+              }
+            />
+          )}
+          {inRow.length > 0 && (
+            <ChoiceField
+              label="The first seam that is not whole"
+              labelled
+              value={String(inRow.some(({ i }) => i === found) ? found : inRow[0]!.i)}
+              choices={inRow.map(({ act, i }) => ({
+                id: String(i),
+                name: words.seam(way.seams[act.seam!]!),
+              }))}
+              onChange={(to) => setFound(Number(to))}
+            />
+          )}
+          <p className="found" role="status">
+            {next
+              ? `Then the next is: ${next.seam === null ? (next.kind === 'press' ? 'press what was sewn' : guide[next.step]!.title) : words.seam(way.seams[next.seam]!)}.`
+              : 'Then all is done.'}
+          </p>
+          <Button
+            look="main"
+            onPress={() => {
+              void dispatch(placePut(sewing, placedBefore(at, found)));
+              onClose();
+            }}
+          >
+            This is my place
+          </Button>
+        </div>
+        <div>
+          <p>Or press the last piece that holds.</p>
+          <div className="picture">
+            <GrowingQuilt
+              {...{ plan, layout, sewing, seams: [] }}
+              hand={next?.seam ?? null}
+              label="The quilt: press the last piece that holds"
+              onPiece={(piece) => setFound(afterPiece(at, piece, sewing.sewing, way) ?? found)}
+            />
+          </div>
+        </div>
+      </Halves>
+    </Sheet>
+  );
+}

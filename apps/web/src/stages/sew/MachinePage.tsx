@@ -1,0 +1,391 @@
+import {
+  formatSize,
+  formatWithUnit,
+  howItLies,
+  type Layout,
+  type Plan,
+  ROLE_NAMES,
+  sidesOf,
+} from '@lattice/core';
+import { useEffect, useId, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
+import { outlinePath } from '../../drawing/paths.ts';
+import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { GrowingQuilt } from './GrowingQuilt.tsx';
+import { LostPlace } from './LostPlace.tsx';
+import { actsDone, actsUndone } from './sewing.ts';
+import { type AtSewing, useSewing } from './useSewing.ts';
+import { useAwake } from './useAwake.ts';
+
+const Page = styled.div`
+  position: fixed;
+  z-index: 20;
+  inset: 0;
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 20px clamp(16px, 3vw, 36px) 24px;
+  overflow: auto;
+  background: var(--card);
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 18px;
+    font-size: 15px;
+    color: var(--soft);
+  }
+  .bar .last {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    margin-left: auto;
+    font-weight: 650;
+  }
+  h1 {
+    font: 800 clamp(30px, 6.4vw, 76px) / 1.05 var(--text);
+    font-stretch: 82%;
+  }
+  .says {
+    font-size: clamp(17px, 2vw, 24px);
+    margin-top: 8px;
+  }
+  .middle {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(150px, 24vw);
+    gap: 24px;
+    min-height: 240px;
+  }
+  .so-far {
+    display: grid;
+    grid-template-rows: minmax(0, 1fr) auto;
+    min-height: 0;
+    font-size: 14px;
+    color: var(--soft);
+  }
+  .so-far b {
+    display: block;
+    font-size: clamp(20px, 2.6vw, 34px);
+    line-height: 1.15;
+    font-stretch: 88%;
+    color: var(--ink);
+  }
+  @media (max-width: 640px) {
+    grid-template-rows: auto auto auto auto;
+    .middle {
+      min-height: min-content;
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: 260px auto;
+    }
+    .so-far {
+      grid-template-rows: 160px auto;
+    }
+  }
+`;
+const Foot = styled.div`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 14px;
+  button {
+    min-height: 68px;
+    padding: 8px 26px;
+    border-radius: 14px;
+    font-size: 20px;
+    white-space: normal;
+  }
+  .go button,
+  .go {
+    width: 100%;
+  }
+  .go button {
+    justify-content: space-between;
+    font-size: clamp(18px, 2.2vw, 27px);
+    text-align: left;
+  }
+  kbd {
+    padding: 3px 9px;
+    border: 1px solid currentColor;
+    border-radius: 8px;
+    font: 600 14px/1.2 var(--text);
+  }
+  @media (max-width: 640px) {
+    kbd {
+      display: none;
+    }
+  }
+`;
+
+/** At the machine: one act at a time in large type; space, a pedal's key, the arrows or a tap go on. */
+export function MachinePage() {
+  const heard = useSewing();
+  const id = useAppSelector((s) => s.saving.id)!;
+  if ('says' in heard)
+    return (
+      <Page>
+        <p role="status">{heard.says}</p>
+        <Link to={`/quilts/${id}/sew`}>Back to the steps</Link>
+      </Page>
+    );
+  return <Machine sewing={heard} />;
+}
+
+/** Keys that go on, and keys that go back: a pedal sends one of them. */
+const ON = new Set(['Space', 'Enter', 'ArrowRight', 'ArrowDown', 'PageDown']);
+const BACK = new Set(['ArrowLeft', 'ArrowUp', 'PageUp', 'Backspace']);
+const HAS_KEYS = 'input, textarea, select, [role=dialog], [role=listbox], a';
+
+function Machine({ sewing }: { sewing: AtSewing }) {
+  const plan = useAppSelector(selectPlan);
+  const { layout } = useAppSelector(selectQuilt);
+  const id = useAppSelector((s) => s.saving.id)!;
+  const offline = useAppSelector((s) => s.outbox.message !== null);
+  const dispatch = useAppDispatch();
+  const [lost, setLost] = useState(false);
+  useAwake();
+  const { at, way, guide, pressing } = sewing;
+  const act = at.next === null ? null : at.acts[at.next]!;
+  const last = at.acts.findLast(({ done }) => done) ?? null;
+  const done = () => act && void dispatch(actsDone(sewing, [act]));
+  const back = () => last && void dispatch(actsUndone([last]));
+  useKeys(lost ? null : done, lost ? null : back);
+  const step = act ? guide[act.step]! : null;
+  const hand = act?.seam ?? null;
+  const seam = hand === null ? null : way.seams[hand]!;
+  const title = act ? titleOf(act, sewing) : 'All is done';
+  const after = at.next === null ? null : (at.acts[at.next + 1] ?? null);
+  const press = seam && pressing.press[hand!]!;
+  const toward = seam && press !== 'open' ? nameOf(sewing, press === 'a' ? seam.a : seam.b) : null;
+  return (
+    <Page>
+      <div className="bar">
+        <span>
+          {plan.title} · {way.method.name.toLowerCase()} · seam {Math.min(at.sewn + 1, way.seams.length)} of{' '}
+          {way.seams.length}
+          {offline && ' · kept here until the server is back'}
+        </span>
+        <span className="last">
+          <Button look="quiet" onPress={() => setLost(true)}>
+            I have lost my place
+          </Button>
+          <Link to={`/quilts/${id}/sew`}>The steps</Link>
+        </span>
+      </div>
+      <div aria-live="polite">
+        <h1>{title}</h1>
+        <p className="says">
+          <Lengths text={seam ? howItLies(sewing.sewing.top, seam) : saysOf(act, step)} />
+        </p>
+      </div>
+      <div className="middle">
+        {hand !== null ? (
+          <TwoSides
+            {...{ plan, layout, sewing }}
+            seam={hand}
+            press={press === 'open' ? 'press it open' : `press toward the ${toward}`}
+          />
+        ) : (
+          <div />
+        )}
+        <div className="so-far">
+          <GrowingQuilt
+            {...{ plan, layout, sewing, seams: [] }}
+            hand={hand}
+            label={`The quilt so far: ${at.sewn} of ${way.seams.length} seams`}
+          />
+          {step?.measures && (
+            <p>
+              {step.measures.what}, when pressed
+              <b>
+                <Lengths text={formatSize(step.measures.width, step.measures.height, plan.unit)} />
+              </b>
+              <Lengths text={`edge to edge; ${formatWithUnit(step.measures.ease, plan.unit)} can be eased`} />
+            </p>
+          )}
+        </div>
+      </div>
+      <Foot>
+        <Button isDisabled={last === null} onPress={back}>
+          Back
+        </Button>
+        <span className="go">
+          <Button look="main" isDisabled={act === null} onPress={done}>
+            {act === null
+              ? 'Nothing more to do'
+              : `${act.kind === 'seam' ? 'Sewn' : act.kind === 'press' ? 'Pressed' : 'Done'}.${after ? ` Next: ${lower(titleOf(after, sewing))}` : ''}`}
+            <kbd>space or pedal</kbd>
+          </Button>
+        </span>
+      </Foot>
+      {lost && <LostPlace {...{ plan, layout, sewing }} onClose={() => setLost(false)} />}
+    </Page>
+  );
+}
+
+const nameOf = ({ sewing: { top } }: AtSewing, piece: number): string =>
+  ROLE_NAMES[top.pieces[piece]!.role].one.toLowerCase();
+const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1);
+
+function titleOf(
+  { kind, seam, step }: AtSewing['at']['acts'][number],
+  { way, guide, words }: AtSewing,
+): string {
+  if (seam !== null) return words.seam(way.seams[seam]!);
+  return kind === 'press' ? 'Press what was sewn' : guide[step]!.title;
+}
+
+function saysOf(act: AtSewing['at']['acts'][number] | null, step: AtSewing['guide'][number] | null): string {
+  if (!act || !step) return 'Every seam is sewn and every step done. Put your feet up.';
+  if (act.kind === 'press') return `${step.does.at(-1) ?? ''}`;
+  return [step.pick, ...step.does].join(' ');
+}
+
+const Sides = styled.figure`
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  justify-items: center;
+  min-height: 0;
+  margin: 0;
+  font-size: clamp(15px, 1.7vw, 21px);
+  font-weight: 650;
+  text-align: center;
+  .turn {
+    color: var(--chalk);
+  }
+  .seam {
+    color: var(--thread);
+  }
+`;
+
+/** The two parts of a seam as they lie before it: the one to be turned over onto the other, the seam, the way it is pressed. */
+function TwoSides({
+  plan,
+  layout,
+  sewing,
+  seam,
+  press,
+}: {
+  plan: Plan;
+  layout: Layout;
+  sewing: AtSewing;
+  seam: number;
+  press: string;
+}) {
+  const clip = useId();
+  const { sewing: known, way, pressing } = sewing;
+  const { a, b, line, towardA, length } = way.seams[seam]!;
+  const sides = useMemo(() => sidesOf(known, way, seam), [known, way, seam]);
+  const path = (pieces: readonly number[]) =>
+    pieces.map((piece) => outlinePath(known.top.pieces[piece]!)).join('');
+  // As much of either side is in sight as is of use: a block's width, or the length of the seam.
+  const room = Math.max(length, 1.1 * Math.max(plan.block.width, plan.block.height));
+  const gap = room * 0.16;
+  const [from, to] = line;
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+  const level = Math.abs(towardA.y) > Math.abs(towardA.x) + 1e-6;
+  // A slanting seam is turned upright, as it comes under the foot.
+  const upright = Math.abs(Math.abs(towardA.x) - Math.abs(towardA.y)) > 1e-6;
+  const turn = upright ? 0 : 90 - (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
+  const [wide, high] = level
+    ? [length + room * 0.5, Math.min(2 * room, room + gap * 4)]
+    : [2 * room + gap * 2, length + room * 0.6];
+  const sign = pressing.press[seam] === 'a' ? 1 : pressing.press[seam] === 'b' ? -1 : 0;
+  const name = (piece: number) => nameOf(sewing, piece);
+  // What is told of a seam is its raw edge, end to end.
+  const raw = formatWithUnit(length + 2 * plan.seam, plan.unit);
+  const moved = (by: number) => `translate(${towardA.x * by} ${towardA.y * by})`;
+  const along = { x: (to.x - from.x) / length, y: (to.y - from.y) / length };
+  /** A point so far from the seam's middle: along it, and across it towards the side of `a`. */
+  const at = (by: number, across: number) =>
+    `${middle.x + along.x * by + towardA.x * across} ${middle.y + along.y * by + towardA.y * across}`;
+  const head = room * 0.035;
+  const beyond = -length / 2 - room * 0.1;
+  const ground = room * 0.22;
+  const turned = `turn the ${name(b)} over onto the ${name(a)}, right sides together`;
+  return (
+    <Sides>
+      <span className="turn">{turned}</span>
+      <svg
+        viewBox={`${middle.x - wide / 2} ${middle.y - high / 2} ${wide} ${high}`}
+        width="100%"
+        height="100%"
+        role="img"
+        aria-label={`${turned}; the seam is ${raw} long; ${press}.`}
+      >
+        <g transform={`rotate(${turn} ${middle.x} ${middle.y})`}>
+          {(['a', 'b'] as const).map((side) => (
+            <g key={side} transform={moved(side === 'a' ? gap / 2 : -gap / 2)}>
+              <clipPath id={`${clip}-${side}`}>
+                <path d={path(sides[side])} />
+              </clipPath>
+              <g clipPath={`url(#${clip}-${side})`}>
+                <QuiltArt plan={plan} layout={layout} />
+              </g>
+            </g>
+          ))}
+          <path
+            d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
+            transform={moved(gap / 2)}
+            stroke="var(--thread)"
+            strokeWidth="4"
+            strokeDasharray="9 6"
+            vectorEffect="non-scaling-stroke"
+          />
+          <path
+            d={`M${at(beyond, -ground)}Q${at(beyond - room * 0.14, 0)} ${at(beyond, ground)}`}
+            fill="none"
+            stroke="var(--chalk)"
+            strokeWidth="3"
+            vectorEffect="non-scaling-stroke"
+          />
+          <path
+            d={`M${at(beyond + head, ground + head * 0.6)}L${at(beyond - head * 1.3, ground - head * 0.2)}L${at(beyond + head * 0.9, ground - head * 1.5)}Z`}
+            fill="var(--chalk)"
+          />
+          {sign !== 0 && (
+            <>
+              <path
+                d={`M${at(0, -sign * gap * 0.3)}L${at(0, sign * gap)}`}
+                stroke="var(--ink)"
+                strokeWidth="3.5"
+                vectorEffect="non-scaling-stroke"
+              />
+              <path
+                d={`M${at(-head, sign * gap * 0.9)}L${at(0, sign * (gap * 0.9 + head * 1.8))}L${at(head, sign * gap * 0.9)}Z`}
+                fill="var(--ink)"
+              />
+            </>
+          )}
+        </g>
+      </svg>
+      <span>
+        <span className="seam">
+          <Lengths text={`this seam, ${raw}`} />
+        </span>{' '}
+        · {press}
+      </span>
+    </Sides>
+  );
+}
+
+/** Keys go on and back, unless something else has the keyboard. */
+function useKeys(on: (() => unknown) | null, back: (() => unknown) | null): void {
+  useEffect(() => {
+    if (!on || !back) return;
+    const pressed = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.repeat || target.closest(HAS_KEYS)) return;
+      const act = ON.has(event.code) ? on : BACK.has(event.code) ? back : null;
+      // A button that has the keyboard does its own work.
+      if (!act || (target.closest('button') && (event.code === 'Space' || event.code === 'Enter'))) return;
+      event.preventDefault();
+      act();
+    };
+    document.addEventListener('keydown', pressed);
+    return () => document.removeEventListener('keydown', pressed);
+  });
+}

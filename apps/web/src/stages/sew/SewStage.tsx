@@ -1,0 +1,303 @@
+import { formatSize, formatWithUnit, type GuideStep, judgePart, numberOf } from '@lattice/core';
+import { Check, Play } from 'lucide-react';
+import { useState } from 'react';
+import { TabList, TabPanel } from 'react-aria-components';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { LengthField } from '../../design/controls/LengthField.tsx';
+import { Leaf, Leaves } from '../../design/Leaf.ts';
+import { Lengths } from '../../design/Lengths.tsx';
+import { Verdict } from '../../design/Verdict.ts';
+import { Caution } from '../../figures/Caution.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { MeasureSection } from '../borders/MeasureSection.tsx';
+import { StageGrid, StageSide } from '../stageLayout.ts';
+import { FatSeam } from './FatSeam.tsx';
+import { GrowingQuilt } from './GrowingQuilt.tsx';
+import { actsDone, actsUndone, partMeasured } from './sewing.ts';
+import { type AtSewing, useSewing } from './useSewing.ts';
+import { WaysToSew } from './WaysToSew.tsx';
+
+const Board = styled.div`
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  min-width: 0;
+  min-height: 0;
+  padding: 12px 26px 14px;
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: 6px 16px;
+    margin-bottom: 10px;
+  }
+  h1 {
+    font-size: 17px;
+    font-weight: 650;
+  }
+  .says {
+    margin-top: 8px;
+    font-size: 13px;
+    color: var(--soft);
+  }
+  @media (max-width: 760px) {
+    grid-template-rows: auto min(100vw, 60vh) auto;
+    padding: 12px 14px;
+  }
+`;
+const ToMachine = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  padding: 9px 18px;
+  border-radius: 9px;
+  background: var(--thread);
+  color: var(--on-thread);
+  font-weight: 700;
+  text-decoration: none;
+  &:focus-visible {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+`;
+const Steps = styled.ol`
+  list-style: none;
+  padding: 0;
+  > li {
+    border-top: 1px solid var(--line);
+  }
+  .name {
+    display: grid;
+    grid-template-columns: 26px minmax(0, 1fr) auto;
+    gap: 8px;
+    width: 100%;
+    padding: 10px 0;
+    border: 0;
+    background: none;
+    font: inherit;
+    font-size: 15px;
+    text-align: left;
+    cursor: pointer;
+    color: var(--ink);
+  }
+  .name:focus-visible {
+    outline: 2px solid var(--chalk);
+    outline-offset: -2px;
+  }
+  .name[aria-expanded='true'] {
+    font-weight: 650;
+  }
+  .number {
+    color: var(--soft);
+    font-variant-numeric: tabular-nums;
+  }
+  .count {
+    font-size: 13px;
+    color: var(--soft);
+    white-space: nowrap;
+  }
+  .body {
+    padding: 0 0 12px 34px;
+    font-size: 14px;
+  }
+  .body p {
+    margin: 4px 0;
+  }
+  .wrong {
+    color: var(--soft);
+    font-size: 13px;
+  }
+  @media (pointer: coarse) {
+    .name {
+      min-height: 48px;
+    }
+  }
+`;
+const Note = styled.p`
+  margin: 8px 0;
+  padding: 10px 12px;
+  border-radius: 10px;
+  background: var(--brass-wash);
+  font-size: 14px;
+`;
+
+/** Sew: the steps in their order with the quilt growing, ways to choose from, what to measure on the way. */
+export function SewStage() {
+  const heard = useSewing();
+  if ('says' in heard)
+    return (
+      <StageGrid>
+        <Board>
+          <p role="status" aria-busy={heard.waiting || undefined}>
+            {heard.says}
+          </p>
+        </Board>
+      </StageGrid>
+    );
+  return <Sewing sewing={heard} />;
+}
+
+function Sewing({ sewing }: { sewing: AtSewing }) {
+  const plan = useAppSelector(selectPlan);
+  const { layout } = useAppSelector(selectQuilt);
+  const id = useAppSelector((s) => s.saving.id)!;
+  const { at, guide, way, pressing, words } = sewing;
+  const here = at.next === null ? guide.length - 1 : at.acts[at.next]!.step;
+  const [open, setOpen] = useState<number | null>(null);
+  const shown = open ?? here;
+  const hand = at.next === null ? null : at.acts[at.next]!.seam;
+  const seams = guide[shown]?.seams ?? [];
+  const told =
+    at.next === null
+      ? 'All is sewn.'
+      : hand === null
+        ? `Next: ${at.acts[at.next]!.kind === 'press' ? 'press what was sewn' : guide[here]!.title.toLowerCase()}`
+        : `Next: ${words.seam(way.seams[hand]!)}`;
+  return (
+    <StageGrid>
+      <Board>
+        <div className="head">
+          <h1>
+            {way.method.name}: {at.sewn} of {numberOf(way.seams.length, 'seam')} sewn
+          </h1>
+          <ToMachine to={`/quilts/${id}/machine`}>
+            <Play size={16} aria-hidden />
+            At the machine
+          </ToMachine>
+        </div>
+        <GrowingQuilt
+          {...{ plan, layout, sewing, seams, hand }}
+          label={`The quilt as it grows: ${at.sewn} of ${way.seams.length} seams sewn. ${told}.`}
+        />
+        <p className="says">
+          {told}.{' '}
+          {pressing.crossings > 0 &&
+            (pressing.unnested.length === 0
+              ? `All ${pressing.crossings} crossings nest.`
+              : `${pressing.nested} of ${pressing.crossings} crossings nest; the others are marked.`)}
+        </p>
+      </Board>
+      <StageSide aria-label="Sewing">
+        <Leaves defaultSelectedKey="steps">
+          <TabList aria-label="Steps, ways, measuring">
+            <Leaf id="steps">Steps</Leaf>
+            <Leaf id="ways">Ways</Leaf>
+            <Leaf id="measure">Measure</Leaf>
+          </TabList>
+          <TabPanel id="steps">
+            {at.noLonger.length > 0 && (
+              <Note role="status">
+                The quilt changed. {numberOf(at.noLonger.length, 'seam')} that{' '}
+                {at.noLonger.length === 1 ? 'is' : 'are'} sewn no longer{' '}
+                {at.noLonger.length === 1 ? 'fits' : 'fit'}: {at.noLonger.slice(0, 3).join('; ')}
+                {at.noLonger.length > 3 && ' …'}
+              </Note>
+            )}
+            <Steps aria-label="Steps">
+              {guide.map((step, number) => (
+                <li key={step.id}>
+                  <button
+                    type="button"
+                    className="name"
+                    aria-expanded={number === shown}
+                    onClick={() => setOpen(number === open ? null : number)}
+                  >
+                    <span className="number">
+                      {at.steps[number]!.done === at.steps[number]!.all ? (
+                        <Check size={17} aria-label="done" />
+                      ) : (
+                        number + 1
+                      )}
+                    </span>
+                    <span>{step.title}</span>
+                    <span className="count">
+                      {step.seams.length > 0 &&
+                        `${Math.min(at.steps[number]!.done, step.seams.length)} of ${step.seams.length}`}
+                    </span>
+                  </button>
+                  {number === shown && <StepBody {...{ step, number, sewing }} />}
+                </li>
+              ))}
+            </Steps>
+            <p>
+              <Link to={`/quilts/${id}/sewing-steps`}>The steps, to print</Link>
+            </p>
+          </TabPanel>
+          <TabPanel id="ways">
+            <WaysToSew sewing={sewing} />
+          </TabPanel>
+          <TabPanel id="measure">
+            <MeasureSection />
+            <FatSeam sewing={sewing} />
+          </TabPanel>
+        </Leaves>
+      </StageSide>
+    </StageGrid>
+  );
+}
+
+/** One step: what to pick up, what to do, what it should measure, what goes wrong. */
+function StepBody({ step, number, sewing }: { step: GuideStep; number: number; sewing: AtSewing }) {
+  const { unit } = useAppSelector(selectPlan);
+  const dispatch = useAppDispatch();
+  const { at, record } = sewing;
+  const { pick, does, measures, wrong, caution } = step;
+  const own = at.acts.filter((act) => act.step === number);
+  const open = own.filter(({ done }) => !done);
+  const measured = record.measured.get(step.id);
+  const verdict = measures && measured !== undefined ? judgePart(measures, measured, unit) : null;
+  return (
+    <div className="body">
+      <p>
+        <Lengths text={pick} />
+      </p>
+      {does.map((line) => (
+        <p key={line}>
+          <Lengths text={line} />
+        </p>
+      ))}
+      {measures && (
+        <>
+          <p>
+            <Lengths
+              text={`${measures.what} now measures ${formatSize(measures.width, measures.height, unit)}, raw edge to raw edge; ${formatWithUnit(measures.ease, unit)} either way can be eased.`}
+            />
+          </p>
+          <LengthField
+            label="It measured, across"
+            value={measured ?? measures.width}
+            unit={unit}
+            onCommit={(length) => {
+              if (length <= 0) return 'A part has a length.';
+              void dispatch(partMeasured(step.id, length));
+              return null;
+            }}
+          />
+          {verdict && (
+            <Verdict data-kind={verdict.kind === 'again' ? 'square-up' : verdict.kind}>
+              <Lengths text={verdict.text} />
+            </Verdict>
+          )}
+        </>
+      )}
+      {wrong.map((line) => (
+        <p className="wrong" key={line}>
+          {line}
+        </p>
+      ))}
+      {caution && <Caution>{caution}</Caution>}
+      {open.length > 0 ? (
+        <Button onPress={() => void dispatch(actsDone(sewing, open))}>
+          {own.length > 1 ? 'All of this is done' : 'Done'}
+        </Button>
+      ) : (
+        <Button look="quiet" onPress={() => void dispatch(actsUndone(own))}>
+          Not done after all
+        </Button>
+      )}
+    </div>
+  );
+}

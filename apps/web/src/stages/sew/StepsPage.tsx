@@ -1,0 +1,110 @@
+import { formatSize } from '@lattice/core';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { Lengths } from '../../design/Lengths.tsx';
+import { Paper } from '../../design/Paper.ts';
+import { PrintHead } from '../../design/PrintHead.tsx';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { GrowingQuilt } from './GrowingQuilt.tsx';
+import { useSewing } from './useSewing.ts';
+
+const Step = styled.section`
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr);
+  gap: 18px;
+  padding: 10px 0;
+  border-top: 1px solid var(--line);
+  .picture {
+    height: 150px;
+  }
+  h2 {
+    font-size: 16px;
+  }
+  p {
+    margin: 2px 0;
+    font-size: 13px;
+  }
+  .boxes {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px;
+    margin-top: 6px;
+  }
+  .boxes i {
+    width: 13px;
+    height: 13px;
+    border: 1.2px solid var(--ink);
+    border-radius: 2px;
+    font: 700 11px/1 var(--name);
+    text-align: center;
+  }
+  @media (max-width: 560px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+/** More boxes than this are a number. */
+const MOST_BOXES = 120;
+
+/** The steps on paper: one picture each, boxes to tick with a pencil. */
+export function StepsPage() {
+  const plan = useAppSelector(selectPlan);
+  const { layout } = useAppSelector(selectQuilt);
+  const { id } = useParams();
+  const heard = useSewing();
+  return (
+    <Paper>
+      <PrintHead title={`${plan.title}: sewing`} to={`/quilts/${id}/sew`} back="Back to the sewing" />
+      {'says' in heard ? (
+        <p role="status">{heard.says}</p>
+      ) : (
+        <>
+          <p>
+            {heard.way.method.name}: {heard.way.method.says}
+          </p>
+          {heard.guide.map((step, i) => {
+            const acts = heard.at.acts.filter((act) => act.step === i);
+            return (
+              <Step key={step.id} aria-label={step.title}>
+                <div className="picture">
+                  {step.seams.length > 0 && (
+                    <GrowingQuilt
+                      {...{ plan, layout }}
+                      sewing={heard}
+                      seams={step.seams}
+                      hand={null}
+                      label={`The seams of this step, with the way each is pressed`}
+                    />
+                  )}
+                </div>
+                <div>
+                  <h2>
+                    {i + 1}. {step.title}
+                  </h2>
+                  {[step.pick, ...step.does].map((line) => (
+                    <p key={line}>
+                      <Lengths text={line} />
+                    </p>
+                  ))}
+                  {step.measures && (
+                    <p>
+                      <Lengths
+                        text={`${step.measures.what} then measures ${formatSize(step.measures.width, step.measures.height, plan.unit)}: ________`}
+                      />
+                    </p>
+                  )}
+                  <div className="boxes" aria-hidden>
+                    {acts.slice(0, MOST_BOXES).map(({ key, done }) => (
+                      <i key={key}>{done && '✓'}</i>
+                    ))}
+                    {acts.length > MOST_BOXES && ` and ${acts.length - MOST_BOXES} more`}
+                  </div>
+                </div>
+              </Step>
+            );
+          })}
+        </>
+      )}
+    </Paper>
+  );
+}

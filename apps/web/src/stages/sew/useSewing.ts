@@ -1,0 +1,73 @@
+import {
+  type AtMachine,
+  atMachine,
+  type GuideStep,
+  type Pressing,
+  type SeamWords,
+  seamWords,
+  type Sewing,
+  type SewingWay,
+  type SewRecord,
+  sewRecord,
+} from '@lattice/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useAppSelector } from '../../app/store.ts';
+import { selectPlan } from '../../quilt/selectors.ts';
+import { type PlannedSewing, planSewing, type SewingJob } from './planSewing.ts';
+
+/** The sewing of the open quilt, and how far it is. */
+export interface AtSewing {
+  readonly sewing: Sewing;
+  readonly way: SewingWay;
+  readonly pressing: Pressing;
+  readonly guide: readonly GuideStep[];
+  readonly record: SewRecord;
+  readonly at: AtMachine;
+  readonly words: SeamWords;
+}
+
+/** The sewing once it is worked out; a text where nothing can be sewn, or nothing is known yet. */
+export type HeardSewing = AtSewing | { readonly says: string; readonly waiting: boolean };
+
+/** How the open quilt is sewn and how far it is: planned in a worker, so that no drawing waits for it. */
+export function useSewing(): HeardSewing {
+  const plan = useAppSelector(selectPlan);
+  const log = useAppSelector((s) => s.log);
+  const id = useAppSelector((s) => s.saving.id)!;
+  const record = useMemo(() => sewRecord(log, id, plan.unit), [log, id, plan.unit]);
+  // What was chosen is the same choice until it is made anew, whatever is sewn meanwhile.
+  const choice = JSON.stringify(record.chosen);
+  const job = useMemo<SewingJob>(
+    () => ({ plan, chosen: JSON.parse(choice) as SewRecord['chosen'] }),
+    [plan, choice],
+  );
+  const planned = usePlanned(job);
+  const words = useMemo(
+    () => (planned === null || planned === 'failed' ? null : seamWords(planned.sewing)),
+    [planned],
+  );
+  return useMemo((): HeardSewing => {
+    if (planned === 'failed')
+      return { says: 'The sewing could not be worked out. Load the page again.', waiting: false };
+    if (planned === null || words === null) return { says: 'Working out the seams…', waiting: true };
+    const { sewing, way, pressing, guide } = planned;
+    if (!way || !pressing) return { says: sewing.hindered ?? 'Nothing is to be sewn.', waiting: false };
+    return { sewing, way, pressing, guide, record, words, at: atMachine(sewing, way, guide, record) };
+  }, [planned, words, record]);
+}
+
+/** Asked of a worker; the last answer stays in sight until the next is there. */
+function usePlanned(job: SewingJob): PlannedSewing | null | 'failed' {
+  const [heard, setHeard] = useState<PlannedSewing | null | 'failed'>(null);
+  // Where there are no workers it is worked out here.
+  const direct = useMemo(() => (typeof Worker === 'undefined' ? planSewing(job) : null), [job]);
+  useEffect(() => {
+    if (typeof Worker === 'undefined') return;
+    const worker = new Worker(new URL('../../workers/sewing.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => setHeard(data);
+    worker.onerror = () => setHeard('failed');
+    worker.postMessage(job);
+    return () => worker.terminate();
+  }, [job]);
+  return direct ?? heard;
+}
