@@ -92,6 +92,24 @@ for (const said of ['10 1/2″ strip', '10 1/2″ strip', '10 1/2″ strip', 'Ev
   await page.getByRole('heading', { level: 2, name: said }).waitFor();
 }
 await shot('cut');
+await page.getByRole('link', { name: 'Sew', exact: true }).click();
+await page.getByRole('tab', { name: 'Ways' }).click();
+await page
+  .getByRole('radio', { name: /In rows/ })
+  .locator('xpath=ancestor::label')
+  .click();
+await page.getByRole('heading', { name: /In rows: 0 of 150/ }).waitFor();
+await page.getByRole('tab', { name: 'Steps' }).click();
+await page.getByRole('link', { name: 'At the machine' }).click();
+for (let seam = 1; seam <= 45; seam++) {
+  await page.getByText(`seam ${seam} of 150`).waitFor();
+  await page.keyboard.press('PageDown');
+}
+await page.getByText('seam 46 of 150').waitFor();
+await shot('machine');
+await page.getByRole('link', { name: 'The steps' }).click();
+await page.getByRole('link', { name: 'At the machine' }).waitFor();
+await shot('sew');
 await page.getByRole('link', { name: 'Setting' }).click();
 await page.getByRole('button', { name: 'Split into smaller quilts…' }).click();
 await page.getByRole('list', { name: 'Ways to split' }).waitFor();
@@ -111,14 +129,5 @@ await page.getByRole('link', { name: 'Edge' }).click();
 await page.getByText('All round', { exact: true }).first().click();
 await page.getByTestId('edge-round').waitFor();
 await shot('edge-points');
-await open('Scrap-swap throw');
-await page.getByRole('link', { name: 'Edge' }).click();
-await page.getByTestId('edge-corner').waitFor();
-await shot('edge-scallops');
-await open('Harbour throw, in centimetres');
-await page.getByRole('link', { name: 'Edge' }).click();
-await page.getByText('Bias plan', { exact: true }).click();
-await page.getByTestId('bias-strips').waitFor();
-await shot('edge-bias');
 await browser.close();
 await server.end();

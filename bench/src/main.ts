@@ -6,6 +6,7 @@ import { pipeline } from './pipeline.ts';
 import { quick } from './quick.ts';
 import { besideBare } from './server/beside-bare.ts';
 import { guild } from './server/guild.ts';
+import { sewing } from './sewing.ts';
 import { wall } from './wall.ts';
 
 /** Every case by its name; a new one is a line here. */
@@ -14,6 +15,7 @@ const CASES: Readonly<Record<string, () => Iterable<object> | AsyncIterable<obje
   edge,
   fit,
   cutting,
+  sewing,
   wall,
   quick,
   server: besideBare,

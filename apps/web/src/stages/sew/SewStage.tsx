@@ -12,6 +12,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Verdict } from '../../design/Verdict.ts';
 import { Caution } from '../../figures/Caution.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { TapePanel } from '../blocks/TapePanel.tsx';
 import { MeasureSection } from '../borders/MeasureSection.tsx';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { FatSeam } from './FatSeam.tsx';
@@ -275,6 +276,11 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
               void dispatch(partMeasured(step.id, length));
               return null;
             }}
+          />
+          <TapePanel
+            unit={unit}
+            meant={measures.width}
+            onReading={(length) => void dispatch(partMeasured(step.id, length))}
           />
           {verdict && (
             <Verdict data-kind={verdict.kind === 'again' ? 'square-up' : verdict.kind}>
