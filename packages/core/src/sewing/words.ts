@@ -27,12 +27,18 @@ const LONG = 1.7;
 /** Words for one top; whatever is asked is looked up. */
 export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): SeamWords {
   const inRow = countedInRows(places);
-  const near = top.pieces.map((_, piece) => nearTo(top, inRow, piece));
+  // Looked up where it is asked: a stage tells a few seams of thousands.
+  const found = new Map<number, Near>();
+  const near = (at: number): Near => {
+    const known = found.get(at) ?? nearTo(top, inRow, at);
+    found.set(at, known);
+    return known;
+  };
   const block = blockSize(top);
   const isBorder = (piece: number) => BORDERS.includes(top.pieces[piece]!.role);
   const piece = (at: number): string => {
     const { role, id } = top.pieces[at]!;
-    const { column, where } = near[at]!;
+    const { column, where } = near(at);
     const name = ROLE_NAMES[role].one.toLowerCase();
     if (role === 'block') return `block ${column}`;
     if (role === 'plain-block') return `plain block ${column}`;
@@ -45,9 +51,9 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
     return where === 'at' ? `the ${name} of block ${column}` : `the ${name} ${SIDES[where]} block ${column}`;
   };
   const nameOf = (at: number) => ROLE_NAMES[top.pieces[at]!.role].one.toLowerCase();
-  const rowOf = (at: number) => near[at]!.row;
+  const rowOf = (at: number) => near(at).row;
   const rowWords = (at: number) => {
-    const { row, where } = near[at]!;
+    const { row, where } = near(at);
     return where === 'below'
       ? `what lies below row ${row}`
       : where === 'above'
@@ -69,7 +75,7 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
       }
       if (length > LONG * block && pieces[0] > 1 && pieces[1] > 1)
         return `Join ${rowWords(a)} and ${rowWords(b)}`;
-      const [one, other] = [near[a]!, near[b]!];
+      const [one, other] = [near(a), near(b)];
       const place = `Row ${other.row}`;
       if (top.pieces[b]!.role === 'block') return `${place}: add block ${other.column}`;
       // A block that was made up with its sashes goes by its block.

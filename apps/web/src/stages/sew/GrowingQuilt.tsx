@@ -5,6 +5,9 @@ import { outlinePath } from '../../drawing/paths.ts';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import type { AtSewing } from './useSewing.ts';
 
+type Seam = AtSewing['way']['seams'][number];
+type Press = AtSewing['pressing']['press'][number];
+
 const Frame = styled.svg`
   width: 100%;
   height: 100%;
@@ -49,36 +52,24 @@ export const GrowingQuilt = memo(function GrowingQuilt({
       }
     return [...pieces].map((piece) => outlinePath(sewing.top.pieces[piece]!)).join('');
   }, [at, way, sewing]);
+  const arrows = useMemo(
+    () => seams.map((seam) => arrowOf(way.seams[seam]!, pressing.press[seam]!, ARROW * side)).join(''),
+    [seams, way, pressing, side],
+  );
   const own = hand === null ? null : way.seams[hand]!;
   return (
     <Frame viewBox={`0 0 ${width.value} ${height.value}`} role="img" aria-label={label}>
       <clipPath id={clip}>
         <path d={sewn} />
       </clipPath>
-      <g opacity="0.26">
-        <QuiltArt plan={plan} layout={layout} />
-      </g>
-      <g clipPath={`url(#${clip})`}>
-        <QuiltArt plan={plan} layout={layout} />
-      </g>
-      {seams.map((number) => {
-        const { line, towardA } = way.seams[number]!;
-        const press = pressing.press[number]!;
-        const middle = { x: (line[0].x + line[1].x) / 2, y: (line[0].y + line[1].y) / 2 };
-        const sign = press === 'a' ? 1 : press === 'b' ? -1 : 0;
-        const tip = ARROW * side;
-        const [dx, dy] = [towardA.x * sign * tip, towardA.y * sign * tip];
-        return (
-          <g key={number} stroke="var(--chalk)" strokeWidth={side * 0.003} fill="none">
-            <path d={`M${line[0].x} ${line[0].y}L${line[1].x} ${line[1].y}`} opacity="0.75" />
-            {sign !== 0 && (
-              <path
-                d={`M${middle.x} ${middle.y}l${dx} ${dy}m${-dx * 0.45 - dy * 0.35} ${-dy * 0.45 + dx * 0.35}l${dx * 0.45 + dy * 0.35} ${dy * 0.45 - dx * 0.35}l${-dx * 0.45 + dy * 0.35} ${-dy * 0.45 - dx * 0.35}`}
-              />
-            )}
-          </g>
-        );
-      })}
+      <defs>
+        <g id={`${clip}-quilt`}>
+          <QuiltArt plan={plan} layout={layout} />
+        </g>
+      </defs>
+      <use href={`#${clip}-quilt`} opacity="0.26" />
+      <use href={`#${clip}-quilt`} clipPath={`url(#${clip})`} />
+      <path d={arrows} stroke="var(--chalk)" strokeWidth={side * 0.003} fill="none" />
       {own && (
         <>
           {[own.a, own.b].map((piece) => (
@@ -120,3 +111,13 @@ export const GrowingQuilt = memo(function GrowingQuilt({
     </Frame>
   );
 });
+
+/** A seam as a line, and an arrow from its middle to the side it is pressed to; none where it is pressed open. */
+function arrowOf({ line: [from, to], towardA }: Seam, press: Press, tip: number): string {
+  const sign = press === 'a' ? 1 : press === 'b' ? -1 : 0;
+  const line = `M${from.x} ${from.y}L${to.x} ${to.y}`;
+  if (sign === 0) return line;
+  const [dx, dy] = [towardA.x * sign * tip, towardA.y * sign * tip];
+  const [back, aside] = [0.45, 0.35];
+  return `${line}M${(from.x + to.x) / 2} ${(from.y + to.y) / 2}l${dx} ${dy}m${-dx * back - dy * aside} ${-dy * back + dx * aside}l${dx * back + dy * aside} ${dy * back - dx * aside}l${-dx * back + dy * aside} ${-dy * back - dx * aside}`;
+}

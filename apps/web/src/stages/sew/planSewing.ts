@@ -47,5 +47,18 @@ export function planSewing({ plan, chosen }: SewingJob): PlannedSewing {
     fixed,
     ...(chosen && { weights: chosen.weights }),
   });
-  return { sewing, way, pressing, guide: guideOf(plan, quilt, sewing, way) };
+  return { sewing: light(sewing), way: bare(way), pressing, guide: guideOf(plan, quilt, sewing, way) };
 }
+
+/** What the page needs of it: of the ways it does not go their effort alone, of the top its pieces. */
+const light = (sewing: Sewing): Sewing => ({
+  ...sewing,
+  top: { ...sewing.top, lines: [], shared: [] },
+  ways: sewing.ways.map((way) => ({ ...way, seams: [], steps: [] })),
+});
+
+/** Where seams cross is told by the pressing. */
+const bare = (way: SewingWay): SewingWay => ({
+  ...way,
+  seams: way.seams.map((seam) => ({ ...seam, crossings: [] })),
+});

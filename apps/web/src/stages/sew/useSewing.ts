@@ -10,7 +10,7 @@ import {
   type SewRecord,
   sewRecord,
 } from '@lattice/core';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { type PlannedSewing, planSewing, type SewingJob } from './planSewing.ts';
@@ -64,7 +64,8 @@ function usePlanned(job: SewingJob): PlannedSewing | null | 'failed' {
   useEffect(() => {
     if (typeof Worker === 'undefined') return;
     const worker = new Worker(new URL('../../workers/sewing.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => setHeard(data);
+    // Drawn in slices, so that no frame waits for all of it.
+    worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => startTransition(() => setHeard(data));
     worker.onerror = () => setHeard('failed');
     worker.postMessage(job);
     return () => worker.terminate();
