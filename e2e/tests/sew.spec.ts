@@ -37,6 +37,30 @@ test('at the machine: the place is kept through reload at every act of a step, a
   await expect.poll(() => hand(other)).toBe('Row 7: add block 2');
 });
 
+test('after every step, killed and opened again, the work stands where it stood', async ({
+  page,
+  server,
+  context,
+}) => {
+  await openCopy(page, server, 'Cot quilt for the corner house');
+  await toSew(page);
+  const url = page.url();
+  const steps = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
+  expect(steps).toBeGreaterThan(5);
+  let at = page;
+  for (let step = 0; step < steps; step++) {
+    const before = await plain(at.getByText(/^Next:/));
+    await at.getByRole('button', { name: /^(All of this is done|Done)$/ }).click();
+    await expect.poll(() => plain(at.getByText(/^(Next:|All is sewn)/))).not.toBe(before);
+    const after = await plain(at.getByText(/^(Next:|All is sewn)/));
+    await at.close({ runBeforeUnload: false });
+    at = await context.newPage();
+    await at.goto(url);
+    await expect.poll(() => plain(at.getByText(/^(Next:|All is sewn)/))).toBe(after);
+  }
+  await expect(at.getByText(/^All is sewn/)).toBeVisible();
+});
+
 test('cut off from the server the sewing goes on, and nothing is lost', async ({ page, server, context }) => {
   await openCopy(page, server, 'Scrap-swap throw');
   await toSew(page);

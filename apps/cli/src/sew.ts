@@ -50,7 +50,7 @@ function told(
     'Ways to sew it',
     ...ways.map(
       ({ method: { id, name }, effort }) =>
-        `  ${id.padEnd(9)} ${name}: ${numberOf(effort.seams, 'seam')}, the longest ${show(effort.longest)}, ${numberOf(effort.trips, 'trip')} to the iron, about ${numberOf(effort.minutes, 'minute')}${best?.id === id ? `; the best. ${best.why}` : ''}`,
+        `  ${id.padEnd(9)} ${name}: ${numberOf(effort.seams, 'seam')}, the longest ${show(effort.longest)}, ${numberOf(effort.trips, 'trip')} to the iron, at most ${Math.round(effort.heaviest)} square ${unit} on the needle, about ${numberOf(effort.minutes, 'minute')}${best?.id === id ? `; the best. ${best.why}` : ''}`,
     ),
     '',
     `${method.name}: ${method.says}`,

@@ -244,6 +244,9 @@ describe('./lattice', () => {
     expect(statSync(built).mtimeMs).toBeGreaterThan(fresh - 1);
   }, 30_000);
   test('an unknown command is said to be one', () => {
-    expect(lattice('sew')).toMatchObject({ status: 2, stderr: './lattice sew: there is no such command.\n' });
+    expect(lattice('knit')).toMatchObject({
+      status: 2,
+      stderr: './lattice knit: there is no such command.\n',
+    });
   });
 });

@@ -70,12 +70,13 @@ test('what is not there is told in a line', () => {
   });
   const locked = {
     ...startPlan('on-point-cot'),
-    grid: { across: 2, down: 5 },
+    grid: { across: 1, down: 6 },
     setting: {
       ...startPlan('on-point-cot').setting,
       kind: 'on-point-sashed',
       sash: 1,
       edgeStones: 'whole',
+      float: 1,
       plainBetween: false,
     },
   };

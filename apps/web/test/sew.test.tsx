@@ -127,13 +127,14 @@ describe('the steps', () => {
   });
   test('rows that lock into one another are told, with the way out', () => {
     show(<SewStage />, {
-      grid: { across: 2, down: 5 },
+      grid: { across: 1, down: 6 },
       borders: [],
       setting: {
         ...startPlan('on-point-cot').setting,
         kind: 'on-point-sashed',
         sash: 1,
         edgeStones: 'whole',
+        float: 1,
         plainBetween: false,
       } as Plan['setting'],
     });

@@ -185,6 +185,7 @@ describe('the rail', () => {
       'Layers',
       'Edge',
       'Cut',
+      'Sew',
     ]);
   });
   test('the pile in a line: none, some, all as they should be', () => {

@@ -39,7 +39,6 @@ export { type SeamWords, seamWords } from './sewing/words.ts';
 export { fatCentre } from './sewing/fat.ts';
 export { ROLE_NAMES } from './piece/roles.ts';
 export { PRESS_RULES } from './sewing/press-rules.ts';
-export { type SewingHabits } from './sewing/method.ts';
 export { type Pressing } from './sewing/pressing.ts';
 export { type SewRecord, sewRecord } from './log/sew-record.ts';
 export { sewingJson } from './format/sewing-json.ts';

@@ -183,6 +183,21 @@ describe('words and figures of the steps', () => {
     const web = new Machine(inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }) }), 'rows').now();
     expect(web.guide[0]!.measures).toMatchObject({ width: 36.5, height: 12.5 });
   });
+  // Rule ST-8, common practice.
+  test('covered sashing tells its three layers; columns that long strips are trimmed', () => {
+    const told = (setting: 'quilted' | 'sashed', method: string) =>
+      new Machine(
+        inchPlan({ setting: wholeSetting({ kind: setting }), grid: { across: 2, down: 3 } }),
+        method,
+      )
+        .now()
+        .guide.map(({ does, wrong }) => [...does, ...wrong].join(' '));
+    const [rows, pairs] = told('quilted', 'covered');
+    expect(rows).toMatch(/back strip to both blocks.*batting in the gap.*Stitch both edges/);
+    expect(pairs).toMatch(/marks of the strip to the sashes of both/);
+    expect(told('sashed', 'columns')[0]).toMatch(/over-long, trimmed to the column/);
+    expect(told('sashed', 'rows').join()).not.toMatch(/over-long/);
+  });
   // Rule BL-1: about 1/8" can be eased in at each block.
   test('what was measured against what it should be', () => {
     const part = { width: 42.5, ease: 3 / 8 };

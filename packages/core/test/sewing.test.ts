@@ -91,14 +91,26 @@ describe('every way of every setting', () => {
     expect(best[0]!.minutes).toBe(Math.min(...json.methods.map(({ minutes }) => minutes)));
     expect(best[0]!).toMatchObject({ why: expect.stringMatching(/minutes less than .*longest seam is/) });
   });
-  test('triangles that lock two slanting rows together are told, and halved cornerstones undo it', () => {
-    const plan = set({ kind: 'on-point-sashed', edgeStones: 'whole' }, 2, 5);
+  // Whole cornerstones at the edge: a long row's two triangles hold the sash rows on either side of it.
+  test('rows that lock at the edge are parted across first; what still locks is told, with the way out', () => {
+    for (const [across, down] of [
+      [2, 5],
+      [5, 7],
+      [7, 2],
+    ] as const) {
+      const { json, seams } = sewn(set({ kind: 'on-point-sashed', edgeStones: 'whole' }, across, down));
+      expect(json.method).toBe('diagonal');
+      expect(replayFaults(json.pieces, seams)).toEqual([]);
+      expect(json.nested).toBe(json.crossings);
+    }
+    // With a float the long triangles reach past one another.
+    const plan = set({ kind: 'on-point-sashed', edgeStones: 'whole', float: 1 }, 1, 6);
     expect(sewingOf(plan, layOut(plan))).toMatchObject({
       ways: [],
       best: null,
       hindered: expect.stringMatching(/lock into one another/),
     });
-    expect(ways(set({ kind: 'on-point-sashed', edgeStones: 'halved' }, 2, 5))).toEqual(['diagonal']);
+    expect(ways(set({ kind: 'on-point-sashed', edgeStones: 'halved' }, 1, 6))).toEqual(['diagonal']);
   });
   test('from the right, by turns, or with the piece that has no sash last: as sound, and every crossing nests', () => {
     const open = set({ ...SASHED, outerSash: false }, 4, 3);

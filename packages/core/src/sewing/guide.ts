@@ -56,7 +56,7 @@ export function guideOf(plan: Plan, quilt: Quilt, sewing: Sewing, way: SewingWay
 function sewingStep(
   { unit, seam }: Plan,
   top: Top,
-  { seams }: SewingWay,
+  { seams, method }: SewingWay,
   step: SewnStep,
   measures: PartSize,
 ): GuideStep {
@@ -67,6 +67,7 @@ function sewingStep(
   const long = step.seams.some((number) => seams[number]!.beside.length > LONG);
   const kinds = [...roles].map((role) => ROLE_NAMES[role].many.toLowerCase());
   const lies = long ? LIES.long : triangles ? LIES.triangle : LIES.plain;
+  const own = method.id === 'covered' ? COVERED[step.id.startsWith('pairs') ? 'strip' : 'sash'] : null;
   const allowance = formatWithUnit(seam, unit);
   return {
     id: step.id,
@@ -76,12 +77,16 @@ function sewingStep(
       ? 'The rows in their order, slips pinned to their first blocks.'
       : `${capital(kinds.join(' and '))}, in piles.`,
     does: [
-      lies,
+      ...(own ?? [lies]),
       `Sew ${numberOf(step.seams.length, 'seam')} with ${allowance}${step.seams.length > 1 && !long ? ', one after another without cutting the thread' : ''}.`,
       'Set the seams with the iron as they lie, then press each to its side, before the next seam crosses it.',
     ],
     measures,
-    wrong: wrongAt(step.id, triangles, long),
+    wrong: [
+      ...wrongAt(step.id, triangles, long),
+      // Strips stretch: what runs past several blocks is trimmed when it is on.
+      ...(method.id === 'columns' && roles.has('sash') ? [TRIMMED] : []),
+    ],
     caution: step.id.startsWith('border') || long ? NEEDLE : IRON,
   };
 }
@@ -99,6 +104,22 @@ const LIES = {
   triangle: 'Right sides together, the triangle underneath and the block on top; begin at the right angle.',
   long: 'Right sides together, the part with more seams on top, so that you see them and can hold each the way it was pressed.',
   plain: 'Right sides together, edge to edge; the part that has seams already on top.',
+} as const;
+
+const TRIMMED = 'A long strip is sewn on over-long, trimmed to the column, checked, and trimmed again.';
+
+/** Three layers at every seam of blocks that are quilted already (rule ST-8). */
+const COVERED = {
+  sash: [
+    'The back strip to both blocks, right sides together, on the back; press it flat.',
+    'Lay the batting in the gap, cut back before the ends; glue the folded strip over it from the front and set the glue with the iron.',
+    'Stitch both edges of the strip down through all layers.',
+  ],
+  strip: [
+    'The back strip to both rows, marks of the strip to the sashes of both; press it flat.',
+    'Batting into the gap, the folded strip glued over it, its marks on the sashes; set the glue with the iron.',
+    'Stitch both edges down; begin the crosses of the quilting grid in the middle of each crossing.',
+  ],
 } as const;
 
 /** What the trade says goes wrong, by the kind of step (common practice). */

@@ -18,6 +18,7 @@ import { StageGrid, StageSide } from '../stageLayout.ts';
 import { FatSeam } from './FatSeam.tsx';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { actsDone, actsUndone, partMeasured } from './sewing.ts';
+import { TwoSides } from './TwoSides.tsx';
 import { type AtSewing, useSewing } from './useSewing.ts';
 import { WaysToSew } from './WaysToSew.tsx';
 
@@ -106,6 +107,15 @@ const Steps = styled.ol`
   }
   .body p {
     margin: 4px 0;
+  }
+  .lies {
+    height: 190px;
+    margin: 6px 0 10px;
+    font-size: 13px;
+  }
+  .lies figure {
+    height: 100%;
+    font-size: 13px;
   }
   .wrong {
     color: var(--soft);
@@ -242,12 +252,16 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
 
 /** One step: what to pick up, what to do, what it should measure, what goes wrong. */
 function StepBody({ step, number, sewing }: { step: GuideStep; number: number; sewing: AtSewing }) {
-  const { unit } = useAppSelector(selectPlan);
+  const plan = useAppSelector(selectPlan);
+  const { layout } = useAppSelector(selectQuilt);
+  const { unit } = plan;
   const dispatch = useAppDispatch();
   const { at, record } = sewing;
   const { pick, does, measures, wrong, caution } = step;
   const own = at.acts.filter((act) => act.step === number);
   const open = own.filter(({ done }) => !done);
+  // Drawn as it lies: the seam to sew next, or the first of the step.
+  const first = (open[0] ?? own[0])?.seam ?? step.seams[0] ?? null;
   const measured = record.measured.get(step.id);
   const verdict = measures && measured !== undefined ? judgePart(measures, measured, unit) : null;
   return (
@@ -255,6 +269,11 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
       <p>
         <Lengths text={pick} />
       </p>
+      {first !== null && (
+        <div className="lies">
+          <TwoSides {...{ plan, layout, sewing }} seam={first} />
+        </div>
+      )}
       {does.map((line) => (
         <p key={line}>
           <Lengths text={line} />

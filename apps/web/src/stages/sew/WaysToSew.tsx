@@ -1,4 +1,4 @@
-import { formatWithUnit, numberOf, PRESS_RULES, type SewRecord } from '@lattice/core';
+import { formatWithUnit, numberOf, PRESS_RULES, type SewRecord, type Unit } from '@lattice/core';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
@@ -73,7 +73,7 @@ export function WaysToSew({ sewing }: { sewing: AtSewing }) {
               <small>{says}</small>
               <small>
                 <Lengths
-                  text={`${numberOf(effort.seams, 'seam')}, the longest ${formatWithUnit(effort.longest, unit)}; ${numberOf(effort.trips, 'trip')} to the iron; about ${numberOf(effort.minutes, 'minute')}`}
+                  text={`${numberOf(effort.seams, 'seam')}, the longest ${formatWithUnit(effort.longest, unit)}; ${numberOf(effort.trips, 'trip')} to the iron; ${onNeedle(effort.heaviest, unit)}; about ${numberOf(effort.minutes, 'minute')}`}
                 />
               </small>
               {best?.id === id && (
@@ -127,6 +127,12 @@ export function WaysToSew({ sewing }: { sewing: AtSewing }) {
     </>
   );
 }
+
+/** How heavy the heaviest seam is: what hangs on the needle at it. */
+const onNeedle = (area: number, unit: Unit): string =>
+  unit === 'in'
+    ? `up to ${(area / 144).toFixed(0)} square feet on the needle`
+    : `up to ${(area / 10_000).toFixed(1)} square metres on the needle`;
 
 const USUAL: NonNullable<SewRecord['chosen']> = {
   method: '',

@@ -4,10 +4,6 @@ import { ACROSS, heightOf, inRow, sewByHeight, slabs, someOf, takenApart, type T
 import type { Top } from '../top.ts';
 
 const SLANTING = [ACROSS.falling, ACROSS.rising] as const;
-/** Between whole cornerstones at the edge a triangle spans a block row and the sash row on one side of it: at either end of a long row not the same one. */
-const LOCKED =
-  'The slanting rows lock into one another at the edge, so that no straight seam goes between them: let the edge halve its cornerstones.';
-
 /** On point: slanting rows with their triangles, joined from the middle outwards; the four corners last (rule SW-1). */
 export const diagonal: SewingMethod = {
   id: 'diagonal',
@@ -53,9 +49,25 @@ function slantingRow(top: Top, row: readonly number[]): Tree {
   const centre = core.reduce((sum, piece) => sum + place(piece), 0) / core.length;
   const before = triangles.filter((piece) => place(piece) < centre);
   const after = triangles.filter((piece) => place(piece) >= centre);
-  if (coreRows.length > 2 || before.length > 1 || after.length > 1) throw new NotSewable(LOCKED);
+  if (coreRows.length > 2 || before.length > 1 || after.length > 1) return cutAcross(top, row);
   return inRow([...before.map((piece) => ({ piece })), middle, ...after.map((piece) => ({ piece }))]);
 }
+
+/**
+ * Between whole cornerstones at the edge a triangle spans a block row and the sash row on one side of it: at the ends
+ * of a long row not the same one, so that its rows lock into one another. Parted across first, its left half and its
+ * right half come apart into rows each by itself.
+ */
+function cutAcross(top: Top, row: readonly number[]): Tree {
+  try {
+    return takenApart(top, row, SLANTING);
+  } catch (error) {
+    throw error instanceof NotSewable ? new NotSewable(LOCKED) : error;
+  }
+}
+
+const LOCKED =
+  'The slanting rows lock into one another at the edge, so that no straight seam goes between them: let the edge halve its cornerstones.';
 
 function fromMiddle(bench: Bench, rows: readonly number[]): number {
   const middle = Math.floor((rows.length - 1) / 2);
