@@ -88,6 +88,18 @@ describe('the steps', () => {
     await waitFor(() => expect(told()).toMatch(/0 of 3 seams sewn/));
     expect(store.getState().log.some(({ kind }) => kind === 'part-measured')).toBe(true);
   });
+  test('before a border goes on the centre is measured six ways, in its place among the steps', async () => {
+    const { now: planNow } = show(<SewStage />, { setting: { kind: 'edge-to-edge' } as Plan['setting'] });
+    expect(screen.queryByText('Measure the top')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: /Join the rows/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'The centre' }));
+    await type('Width across the middle', '24');
+    expect(planNow().measured).toMatchObject([{ borders: 0, width: [24.5, 24, 24.5] }]);
+    await userEvent.click(screen.getByRole('button', { name: /Sew top and bottom of the border on/ }));
+    expect(screen.getByText('Measure the top')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: /Sew the sides of the border on/ }));
+    expect(screen.queryByText('Measure the top')).toBeNull();
+  });
   test('another way keeps what is sewn; a wider block names what no longer fits', async () => {
     const { store } = show(<SewStage />, {
       setting: { kind: 'edge-to-edge' } as Plan['setting'],

@@ -31,6 +31,8 @@ const Halves = styled.div`
   }
 `;
 
+const NONE: readonly number[] = [];
+
 /** The bobbin ran out, the pile fell: three questions, or pointing at the last piece that holds, find the place again. */
 export function LostPlace({
   plan,
@@ -111,7 +113,8 @@ export function LostPlace({
           <p>Or press the last piece that holds.</p>
           <div className="picture">
             <GrowingQuilt
-              {...{ plan, layout, sewing, seams: [] }}
+              {...{ plan, layout, sewing }}
+              seams={NONE}
               hand={next?.seam ?? null}
               label="The quilt: press the last piece that holds"
               onPiece={(piece) => setFound(afterPiece(at, piece, sewing.sewing, way) ?? found)}

@@ -171,10 +171,20 @@ function Machine({ sewing }: { sewing: AtSewing }) {
         </p>
       </div>
       <div className="middle">
-        {hand !== null ? <TwoSides {...{ plan, layout, sewing }} seam={hand} /> : <div />}
+        {hand !== null ? (
+          <TwoSides {...{ plan, layout, sewing }} seam={hand} />
+        ) : (
+          <GrowingQuilt
+            {...{ plan, layout, sewing }}
+            seams={step?.seams ?? NONE}
+            hand={null}
+            label="The seams of this step, with the way each is pressed"
+          />
+        )}
         <div className="so-far">
           <GrowingQuilt
-            {...{ plan, layout, sewing, seams: [] }}
+            {...{ plan, layout, sewing }}
+            seams={NONE}
             hand={hand}
             label={`The quilt so far: ${at.sewn} of ${way.seams.length} seams`}
           />
@@ -207,6 +217,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
   );
 }
 
+const NONE: readonly number[] = [];
 const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1);
 
 function titleOf(

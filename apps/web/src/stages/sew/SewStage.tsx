@@ -256,7 +256,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
   const { layout } = useAppSelector(selectQuilt);
   const { unit } = plan;
   const dispatch = useAppDispatch();
-  const { at, record } = sewing;
+  const { at, record, guide } = sewing;
   const { pick, does, measures, wrong, caution } = step;
   const own = at.acts.filter((act) => act.step === number);
   const open = own.filter(({ done }) => !done);
@@ -308,6 +308,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
           )}
         </>
       )}
+      {measuredHere(guide, number) && <MeasureSection />}
       {wrong.map((line) => (
         <p className="wrong" key={line}>
           {line}
@@ -325,4 +326,12 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
       )}
     </div>
   );
+}
+
+/** Whether the top is measured six ways when a step is done: before a border goes on, and when the last one is. */
+function measuredHere(guide: AtSewing['guide'], number: number): boolean {
+  const border = (at: number) =>
+    /^(border-.+)-(sides|ends|squares|strips|mitres)$/.exec(guide[at]?.id ?? '')?.[1];
+  const [here, next] = [border(number), border(number + 1)];
+  return guide[number]!.seams.length > 0 && here !== next && (next !== undefined || here !== undefined);
 }
