@@ -183,6 +183,21 @@ describe('words and figures of the steps', () => {
     const web = new Machine(inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }) }), 'rows').now();
     expect(web.guide[0]!.measures).toMatchObject({ width: 36.5, height: 12.5 });
   });
+  test('on point, slanting rows measure along their slant; with its corners on, the centre measures level', () => {
+    const plan = inchPlan({
+      setting: wholeSetting({ kind: 'on-point' }),
+      grid: { across: 3, down: 2 },
+      block: { width: 8, height: 8 },
+    });
+    const { guide, quilt } = new Machine(plan, 'diagonal').now();
+    // A row of two 8" blocks is 8 1/2" high with its seams.
+    expect(guide[0]!.measures!.height).toBeCloseTo(8.5, 9);
+    const { width, height } = quilt.layout.centre;
+    expect(guide.find(({ id }) => id === 'corners')!.measures).toMatchObject({
+      width: expect.closeTo(width.value + 0.5, 9),
+      height: expect.closeTo(height.value + 0.5, 9),
+    });
+  });
   // Rule ST-8, common practice.
   test('covered sashing tells its three layers; columns that long strips are trimmed', () => {
     const told = (setting: 'quilted' | 'sashed', method: string) =>

@@ -257,9 +257,11 @@ function sizesAfter({ seam, unit }: Plan, top: Top, { seams, steps }: SewingWay)
     }
     const last = seams[step.seams.at(-1)!]!;
     const part = members[joined.root(last.a)]!;
-    const slanting =
-      last.line.every((p, _, [q]) => p === q || Math.abs(p.x - q!.x) > top.tolerance) &&
-      Math.abs(last.line[0].y - last.line[1].y) > 100 * top.tolerance;
+    const [from, to] = last.line;
+    const isSlanting =
+      Math.abs(from.x - to.x) > 100 * top.tolerance && Math.abs(from.y - to.y) > 100 * top.tolerance;
+    // With its corners on, what slants is a level whole.
+    const slanting = isSlanting && !part.some((piece) => top.pieces[piece]!.role === 'corner-triangle');
     const [across, down] = slanting ? [ACROSS.falling, ACROSS.rising] : [ACROSS.columns, ACROSS.rows];
     const extent = ({ x, y }: { x: number; y: number }) => {
       const at = part.flatMap((piece) => top.pieces[piece]!.outline.map((p) => p.x * x + p.y * y));
