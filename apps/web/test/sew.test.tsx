@@ -130,6 +130,17 @@ describe('the steps', () => {
     await userEvent.click(screen.getByRole('switch', { name: 'Every other row from its other end' }));
     expect(screen.getByText('1 of 1 crossings nest.')).toBeTruthy();
   });
+  test('one block alone has nothing to sew, and goes on to its layers', async () => {
+    show(<SewStage />, {
+      setting: { kind: 'edge-to-edge' } as Plan['setting'],
+      grid: { across: 1, down: 1 },
+      borders: [],
+    });
+    expect(told()).toMatch(/0 of 0 seams sewn/);
+    expect(screen.getByRole('button', { name: /Layer it/ })).toBeTruthy();
+    await userEvent.click(screen.getByRole('tab', { name: 'Ways' }));
+    expect(screen.getByText('No seams cross here.')).toBeTruthy();
+  });
   test('a seam that is off: rows that do not meet are told', async () => {
     show(<SewStage />, { setting: { ...plan.setting, cornerstones: false } as Plan['setting'] });
     await userEvent.click(screen.getByRole('tab', { name: 'Measure' }));

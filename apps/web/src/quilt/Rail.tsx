@@ -128,19 +128,21 @@ function useAllCut(): boolean {
   }, [plan, quilt, log, id]);
 }
 
-/** Whether every seam of the open quilt's top is sewn, by the log: a top has a seam fewer than it has pieces. */
+/** Whether every seam of the open quilt's top is sewn, by the log: a top has a seam fewer than it has pieces. Seams of pieces that are gone do not count. */
 function useTopSewn(): boolean {
   const { layout } = useAppSelector(selectQuilt);
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id);
   const { unit } = useAppSelector(selectPlan);
-  return useMemo(
-    () =>
-      id !== null &&
-      layout.pieces.length > 1 &&
-      sewRecord(log, id, unit).seams.size >= layout.pieces.length - 1,
-    [layout, log, id, unit],
-  );
+  return useMemo(() => {
+    if (id === null || layout.pieces.length < 2) return false;
+    const there = new Set(layout.pieces.map((piece) => piece.id));
+    // A mitre is a seam besides.
+    const sewn = [...sewRecord(log, id, unit).seams.keys()]
+      .map((key) => key.split(' | '))
+      .filter((pieces) => pieces.length === 2 && pieces.every((piece) => there.has(piece)));
+    return sewn.length >= layout.pieces.length - 1;
+  }, [layout, log, id, unit]);
 }
 
 /** The stage rail: where one is in the work, and what the pile says. */

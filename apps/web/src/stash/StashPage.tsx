@@ -119,7 +119,10 @@ export function StashPage() {
       .toLowerCase()
       .includes(words.trim().toLowerCase()),
   );
-  const area = stash.reduce((sum, piece) => sum + piece.width * piece.length * (piece.count - piece.gone), 0);
+  // Batting is no cloth.
+  const area = stash
+    .filter(({ kind }) => kind !== 'batting')
+    .reduce((sum, piece) => sum + piece.width * piece.length * (piece.count - piece.gone), 0);
   const takeIn = async (files: FileList | null) => {
     const file = files?.[0];
     if (!file) return;

@@ -44,6 +44,17 @@ export function sewCells(bench: Bench, grid: Grid): void {
   });
 }
 
+/** A sitting at the machine: its id and what it is called. */
+type Sitting = readonly [id: string, title: string];
+
+/** Makes up the cells, sews each row of them, then joins the rows in their order. */
+export function sewGrid(bench: Bench, grid: Grid, habits: SewingHabits, rows: Sitting, join: Sitting): void {
+  sewCells(bench, grid);
+  const sewn = sewRows(bench, grid, habits, ...rows);
+  bench.step(...join);
+  bench.inRow(sewn);
+}
+
 /** Sews the cells of each row together, in their order. */
 export function sewRows(bench: Bench, grid: Grid, habits: SewingHabits, id: string, title: string): number[] {
   bench.step(id, title);

@@ -45,12 +45,13 @@ export function atMachine(
   way: SewingWay,
   guide: readonly GuideStep[],
   record: Pick<SewRecord, 'seams' | 'done'>,
+  words: Pick<SeamWords, 'seam'>,
 ): AtMachine {
-  const known = new Set<string>();
+  const known = new Map<string, Seam>();
   const acts = guide.flatMap((step, number): Act[] => {
     const seams = step.seams.map((seam): Act => {
       const key = seamKey(sewing, way.seams[seam]!);
-      known.add(key);
+      known.set(key, way.seams[seam]!);
       const length = record.seams.get(key);
       const done = length !== undefined && near(length, way.seams[seam]!.length);
       return { key, kind: 'seam', step: number, seam, done };
@@ -64,7 +65,6 @@ export function atMachine(
     };
     return [...seams, last];
   });
-  const lengths = new Map(way.seams.map((seam) => [seamKey(sewing, seam), seam.length]));
   const next = acts.findIndex(({ done }) => !done);
   return {
     acts,
@@ -75,11 +75,9 @@ export function atMachine(
     }),
     sewn: acts.filter(({ kind, done }) => kind === 'seam' && done).length,
     noLonger: [...record.seams].flatMap(([key, length]) => {
-      if (!known.has(key))
-        return [`${key.split(' | ').join(' to ')}: sewn, and no longer a seam of this plan`];
-      return near(length, lengths.get(key)!)
-        ? []
-        : [`${key.split(' | ').join(' to ')}: sewn at another length`];
+      const seam = known.get(key);
+      if (!seam) return ['A seam between pieces that are no longer side by side'];
+      return near(length, seam.length) ? [] : [`${words.seam(seam)}: sewn at another length`];
     }),
   };
 }

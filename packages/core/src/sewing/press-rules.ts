@@ -40,19 +40,19 @@ export const PRESS_RULES: readonly PressRule[] = [
     id: 'from-cornerstone',
     name: 'Away from cornerstones',
     weight: 8,
-    prefers: (seam, { top }) => opposite(toward(seam, top, ['cornerstone'], [])),
+    prefers: (seam, { top }) => opposite(toward(seam, top, ['cornerstone'])),
   },
   {
     id: 'toward-border',
     name: 'Toward the border',
     weight: 6,
-    prefers: (seam, { top }) => toward(seam, top, ['border'], ['border-corner']),
+    prefers: (seam, { top }) => toward(seam, top, ['border']),
   },
   {
     id: 'toward-triangle',
     name: 'Toward the triangle',
     weight: 2,
-    prefers: (seam, { top }) => toward(seam, top, ['side-triangle', 'corner-triangle', 'frame-triangle'], []),
+    prefers: (seam, { top }) => toward(seam, top, ['side-triangle', 'corner-triangle', 'frame-triangle']),
   },
   {
     id: 'toward-dark',
@@ -85,7 +85,7 @@ function toward(
   { beside }: Seam,
   { pieces }: Top,
   roles: readonly Role[],
-  never: readonly Role[],
+  never: readonly Role[] = [],
 ): 'a' | 'b' | null {
   const share = (side: 'a' | 'b', of: readonly Role[]) => {
     let [some, all] = [0, 0];
@@ -97,11 +97,9 @@ function toward(
     return all > 0 ? some / all : 0;
   };
   const [a, b] = [share('a', roles), share('b', roles)];
-  if (a > 0.5 && b <= 0.5)
-    return share('b', never) > 0.5 && never.length > 0 && !roles.includes('border') ? null : 'a';
-  if (b > 0.5 && a <= 0.5)
-    return share('a', never) > 0.5 && never.length > 0 && !roles.includes('border') ? null : 'b';
-  return null;
+  if (a > 0.5 === b > 0.5) return null;
+  const [side, other] = a > b ? (['a', 'b'] as const) : (['b', 'a'] as const);
+  return share(other, never) > 0.5 ? null : side;
 }
 
 const opposite = (side: 'a' | 'b' | null): 'a' | 'b' | null =>

@@ -238,13 +238,13 @@ function laidAgainst({ crossings }: Group, free: ReadonlySet<number>, values: nu
   for (const start of links.keys()) {
     if (seen.has(start)) continue;
     seen.add(start);
-    const todo = [start];
-    for (let at = todo.pop(); at !== undefined; at = todo.pop())
+    const ahead = [start];
+    for (let at = ahead.pop(); at !== undefined; at = ahead.pop())
       for (const { to, sign } of links.get(at)!) {
         if (seen.has(to)) continue;
         seen.add(to);
         if (free.has(to)) values[to] = -sign * values[at]!;
-        todo.push(to);
+        ahead.push(to);
       }
   }
 }

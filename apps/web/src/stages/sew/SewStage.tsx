@@ -203,7 +203,8 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
               <Note role="status">
                 The quilt changed. {numberOf(at.noLonger.length, 'seam')} that{' '}
                 {at.noLonger.length === 1 ? 'is' : 'are'} sewn no longer{' '}
-                {at.noLonger.length === 1 ? 'fits' : 'fit'}: {at.noLonger.slice(0, 3).join('; ')}
+                {at.noLonger.length === 1 ? 'fits' : 'fit'}:{' '}
+                {[...new Set(at.noLonger)].slice(0, 3).join('; ')}
                 {at.noLonger.length > 3 && ' …'}
               </Note>
             )}

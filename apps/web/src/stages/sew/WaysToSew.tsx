@@ -122,7 +122,13 @@ export function WaysToSew({ sewing }: { sewing: AtSewing }) {
         {[...new Set(pressing.unnested.map(({ why }) => why))].map((why) => (
           <p key={why}>{why}</p>
         ))}
-        <PressedByHand sewing={sewing} pressed={chosen.pressed} onChange={(pressed) => change({ pressed })} />
+        {way.seams.length > 0 && (
+          <PressedByHand
+            sewing={sewing}
+            pressed={chosen.pressed}
+            onChange={(pressed) => change({ pressed })}
+          />
+        )}
       </Section>
     </>
   );

@@ -52,7 +52,7 @@ export function useSewing(): HeardSewing {
     if (planned === null || words === null) return { says: 'Working out the seams…', waiting: true };
     const { sewing, way, pressing, guide } = planned;
     if (!way || !pressing) return { says: sewing.hindered ?? 'Nothing is to be sewn.', waiting: false };
-    return { sewing, way, pressing, guide, record, words, at: atMachine(sewing, way, guide, record) };
+    return { sewing, way, pressing, guide, record, words, at: atMachine(sewing, way, guide, record, words) };
   }, [planned, words, record]);
 }
 

@@ -1,5 +1,5 @@
 import { ACROSS } from '../tree.ts';
-import { gridOf, sewCells, sewRows } from '../grid.ts';
+import { gridOf, sewGrid } from '../grid.ts';
 import type { SewingMethod } from '../method.ts';
 
 /** Columns, with long strips between them that are cut over-long and trimmed once they are on. */
@@ -9,9 +9,6 @@ export const columns: SewingMethod = {
   says: 'Blocks and sashes into columns, then column to column from the left; long strips over-long, trimmed after.',
   sewCentre(bench, { top, pieces, habits }) {
     const grid = gridOf(top, pieces, [ACROSS.columns, ACROSS.rows]);
-    sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, habits, 'columns', 'Sew the columns');
-    bench.step('join-columns', 'Join the columns');
-    bench.inRow(sewn);
+    sewGrid(bench, grid, habits, ['columns', 'Sew the columns'], ['join-columns', 'Join the columns']);
   },
 };

@@ -1,5 +1,5 @@
 import { NotSewable } from '../bench.ts';
-import { gridOf, sewCells, sewRows } from '../grid.ts';
+import { gridOf, sewGrid } from '../grid.ts';
 import { type SewingMethod, withRole } from '../method.ts';
 import { ACROSS } from '../tree.ts';
 
@@ -12,9 +12,6 @@ export const framed: SewingMethod = {
     if (withRole(top, pieces, 'frame-triangle').length === 0)
       throw new NotSewable('No block is framed here.');
     const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns], [ACROSS.rising, ACROSS.falling]);
-    sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, habits, 'rows', 'Sew the units into rows');
-    bench.step('join-rows', 'Join the rows');
-    bench.inRow(sewn);
+    sewGrid(bench, grid, habits, ['rows', 'Sew the units into rows'], ['join-rows', 'Join the rows']);
   },
 };

@@ -1,5 +1,5 @@
 import { ACROSS } from '../tree.ts';
-import { gridOf, sewCells, sewRows } from '../grid.ts';
+import { gridOf, sewGrid } from '../grid.ts';
 import type { SewingMethod } from '../method.ts';
 
 /** Rows of blocks and rows of sashes, joined by turns. */
@@ -9,9 +9,6 @@ export const rows: SewingMethod = {
   says: 'Blocks and sashes into rows, then row to row from the top.',
   sewCentre(bench, { top, pieces, habits }) {
     const grid = gridOf(top, pieces, [ACROSS.rows, ACROSS.columns]);
-    sewCells(bench, grid);
-    const sewn = sewRows(bench, grid, habits, 'rows', 'Sew the rows');
-    bench.step('join-rows', 'Join the rows');
-    bench.inRow(sewn);
+    sewGrid(bench, grid, habits, ['rows', 'Sew the rows'], ['join-rows', 'Join the rows']);
   },
 };
