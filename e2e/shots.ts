@@ -62,7 +62,7 @@ await page.getByRole('link', { name: 'Setting' }).click();
 await page.locator('[data-tape=down]').waitFor();
 await page.getByRole('slider', { name: 'Sash width' }).first().hover();
 await shot('setting-sashed');
-await page.getByRole('tab', { name: 'Cut' }).click();
+await page.getByRole('tab', { name: 'Pieces' }).click();
 await page.getByRole('button', { name: /why 71 sashes/ }).click();
 await page.getByRole('dialog').waitFor();
 await shot('setting-cut');

@@ -60,6 +60,20 @@ export async function openCopy(page: Page, server: DemoServer, title = DEMO): Pr
   await expect(size(page)).toBeVisible();
 }
 
+/** Begins a quilt of blocks as a maker does: on the page for a new one, in one line. Answers when it lies open. */
+export async function begin(
+  page: Page,
+  server: DemoServer,
+  { line, setting, border }: { line: string; setting: RegExp; border?: string },
+): Promise<void> {
+  await page.goto(`${server.address}new`);
+  await page.getByRole('textbox', { name: 'How many, and how large?' }).fill(line);
+  await page.getByRole('radio', { name: setting }).locator('xpath=ancestor::label').click();
+  if (border) await page.getByText(border, { exact: true }).click();
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(size(page)).toBeVisible();
+}
+
 export const size = (page: Page): Locator => page.getByTestId('finished-size');
 /** Text of an element on one line. */
 export const plain = async (locator: Locator): Promise<string> =>

@@ -25,7 +25,7 @@ test('borders: mitred and with corner squares, another width at the ends, cut al
   await expect(field(page, 'Border 2, sides')).toHaveValue('4 1/2″');
   await choose(page, /^Across, joined Cut|Cut.*Across, joined/, 'Along the selvage', 1);
 
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   const list = page.getByTestId('cutting-list');
   await expect.poll(() => plain(list)).toContain('Border corners 4 at 1 1/2 × 1 1/2″');
   // 72 1/2 inside, two ends of 6", two seams, a hand's breadth.
@@ -52,7 +52,7 @@ test('every setting is drawn and has its list', async ({ page, server }) => {
     ['Quilted blocks', 'Row strips, batting'],
   ] as const) {
     await page.getByText(name, { exact: true }).click();
-    await tab(page, 'Cut');
+    await tab(page, 'Pieces');
     await expect.poll(() => plain(page.getByTestId('cutting-list'))).toContain(words);
     await tab(page, 'Choose');
   }
@@ -71,7 +71,7 @@ test('the centre is measured: a verdict, borders follow, what changed is listed,
   await expect(page.getByText(/The heights differ by .*ease the edge/)).toBeVisible();
   const changes = page.getByTestId('changes');
   await expect.poll(() => plain(changes)).toContain('Border 1 sides 2 at 1 1/2 × 71″ → 2 at 1 1/2 × 70 5/8″');
-  await expect(page.getByText('What changed, buy the same')).toBeVisible();
+  await expect(page.getByText('What changed: lengths only, what to buy stays the same')).toBeVisible();
   await expectSize(page, '70 × 81 1/8″');
   await fill(page, 'Height along the left', '72');
   await expect(page.getByText(/Square the top up first, or the border will wave/)).toBeVisible();

@@ -23,7 +23,8 @@ test('at the counter: asked, answered as strips and a shop cut, with its working
   await expect.poll(() => plain(headline)).toContain('6 strips');
 
   await page.getByRole('link', { name: 'Prairie points' }).click();
-  await expect.poll(() => plain(headline)).toBe('70 points, 7 strips, 7/8 yd');
+  // 36 × 36 was asked for before: ten points a side of 3 3/4 (arithmetic).
+  await expect.poll(() => plain(headline)).toBe('40 points, 4 strips, 1/2 yd');
   await page.getByRole('button', { name: 'Use centimetres' }).click();
   await expect.poll(() => plain(headline)).toMatch(/points, \d+ strips, \d\.\d m/);
 });

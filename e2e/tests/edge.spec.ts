@@ -21,7 +21,10 @@ test('the corner shows what is chosen; a finish that does not go with another is
   await tab(page, 'Buy');
   await expect.poll(() => plain(page.getByTestId('shopping-list'))).not.toContain('Binding');
   await saved(page);
+  // It is come back to where it was left: at what to buy.
   await page.reload();
+  await expect.poll(() => plain(page.getByTestId('shopping-list'))).not.toContain('Binding');
+  await tab(page, 'Choose');
   await expect(page.getByTestId('points')).toContainText('82');
 });
 
@@ -97,6 +100,6 @@ test('a binding with a flange built in, from leftovers', async ({ page, server }
   await fill(page, 'Usable, across', '60');
   await page.getByRole('button', { name: 'Put it in' }).click();
   await expect(page.getByTestId('leftovers')).toContainText('60″');
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   await expect(page.getByTestId('binding')).toContainText('Strips of the flange in it');
 });

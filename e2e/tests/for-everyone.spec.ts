@@ -22,7 +22,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await accessible(page);
     await page.keyboard.press('Escape');
     await accessible(page);
-    for (const name of ['Cut', 'Buy']) {
+    for (const name of ['Pieces', 'Buy']) {
       await tab(page, name);
       await accessible(page);
     }
@@ -74,7 +74,7 @@ for (const width of [320, 760, 2560]) {
   test(`nothing runs off the side at ${width} pixels`, async ({ page, server }) => {
     await page.setViewportSize({ width, height: 900 });
     await openCopy(page, server);
-    for (const name of ['Choose', 'Cut', 'Buy']) {
+    for (const name of ['Choose', 'Pieces', 'Buy']) {
       await tab(page, name);
       const over = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -142,7 +142,7 @@ test.describe('on a phone, by touch', () => {
     await openCopy(page, server);
     await page.getByRole('button', { name: 'More: Sash, finished' }).tap();
     await expect(page.getByRole('textbox', { name: 'Sash, finished' })).toHaveValue('1 5/8″');
-    await page.getByRole('tab', { name: 'Cut' }).tap();
+    await page.getByRole('tab', { name: 'Pieces' }).tap();
     await page.getByRole('button', { name: '71: why 71 sashes' }).tap();
     await expect(page.getByRole('dialog')).toContainText('Together 71');
     await page.keyboard.press('Escape');

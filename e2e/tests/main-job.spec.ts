@@ -1,6 +1,7 @@
 import path from 'node:path';
 import {
   addCopy,
+  begin,
   choose,
   expect,
   expectSize,
@@ -19,14 +20,13 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   page,
   server,
 }) => {
-  await page.goto(server.address);
-  await page.getByRole('button', { name: /Sashed sampler/ }).click();
+  await begin(page, server, { line: '12 of 12" finished', setting: /^Sashed:/, border: '4″' });
   await expectSize(page, '50 × 63 1/2″');
 
   await page.setInputFiles('input[type=file]', csv);
   await expect(page.getByRole('dialog')).toContainText('30 blocks understood');
   await expect(page.getByRole('dialog')).toContainText('2 measurements in centimetres converted to inches');
-  await page.getByRole('button', { name: 'Use these 30' }).click();
+  await page.getByRole('button', { name: 'Put these 30 in place of the pile' }).click();
   await expect(page.getByTestId('pile-summary')).toContainText('30 blocks, 12 places');
   await expect(page.getByRole('note').filter({ hasText: '18 spare' })).toBeVisible();
 
@@ -59,7 +59,7 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await page.getByRole('button', { name: 'Undo' }).click();
   await expectSize(page, '70 × 81 1/2″');
 
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   const list = page.getByTestId('cutting-list');
   await expect.poll(() => plain(list)).toContain('Sashes 71 at 2 × 10 1/2″');
   expect(await plain(list)).toContain('Cornerstones 42 at 2 × 2″');
@@ -84,6 +84,7 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await server.start();
   await page.reload();
   await expectSize(page, '70 × 81 1/2″');
+  await tab(page, 'Choose');
   await expect(page.getByTestId('pile-summary')).toContainText('30 blocks, 30 places');
 });
 
@@ -111,7 +112,10 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
   await reach(title);
   await page.keyboard.press('Enter');
   // Three of its blocks are off: that is where the work stands.
-  await expect(page.getByRole('link', { name: 'Blocks' })).toHaveAttribute('aria-current', 'page');
+  await expect(page.getByRole('link', { name: 'Blocks', exact: true })).toHaveAttribute(
+    'aria-current',
+    'page',
+  );
   await reach(page.getByRole('link', { name: 'Setting' }));
   await page.keyboard.press('Enter');
   await expectSize(page, '70 × 81 1/2″');
@@ -139,7 +143,7 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
   await expect(page.getByTestId('pile-summary')).toContainText('30 blocks, 25 places');
 
   await page.keyboard.press('Shift+Tab');
-  const cut = page.getByRole('tab', { name: 'Cut' });
+  const cut = page.getByRole('tab', { name: 'Pieces' });
   for (
     let i = 0;
     i < 30 &&
@@ -155,7 +159,7 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
   await page.keyboard.press('Escape');
   await saved(page);
   await page.reload();
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   await expect
     .poll(() => plain(page.getByTestId('cutting-list')))
     .toContain('from 3 squares of 15 1/2″, cut twice corner to corner');
@@ -166,7 +170,7 @@ test('pointing at pieces lights their figures, pointing at figures lights their 
   server,
 }) => {
   await openCopy(page, server);
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   const sashes = page.getByTestId('cutting-list').getByRole('listitem').first();
   await sashes.hover();
   await expect(page.locator('path.lit')).toHaveCount(1);

@@ -194,7 +194,7 @@ test('fabrics: a colour, a narrower width and another choice change what to buy'
   await first.getByRole('textbox', { name: 'Usable width' }).fill('21');
   await first.getByRole('textbox', { name: 'Usable width' }).press('Enter');
   await expect(first).toContainText('36 strips of 2″');
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   await page.getByRole('button', { name: /Fabric of sashes/ }).click();
   await page.getByRole('option', { name: 'Marigold' }).click();
   await tab(page, 'Buy');

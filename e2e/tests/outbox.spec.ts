@@ -1,15 +1,14 @@
-import { choose, expect, expectSize, field, fill, openCopy, saved, test } from '../support/quilt.ts';
+import { begin, choose, expect, expectSize, field, fill, openCopy, saved, test } from '../support/quilt.ts';
 
 test('a new quilt begun out of reach is there at once, over a reload, and on the shelf when the server is back', async ({
   page,
   server,
   context,
 }) => {
-  await page.goto(server.address);
   await context.route('**/api/quilts', (route) =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
   );
-  await page.getByRole('button', { name: /On-point cot quilt/ }).click();
+  await begin(page, server, { line: '18 of 8" finished', setting: /^On point:/ });
   await expectSize(page, '34 × 45 1/4″');
   await fill(page, 'Blocks across the top row', '2');
   await expect(page.getByText(/The server cannot be reached/)).toBeVisible();
@@ -19,13 +18,13 @@ test('a new quilt begun out of reach is there at once, over a reload, and on the
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await expect(page.getByTestId('outbox')).toContainText('1 new quilt, 1 change wait in this browser');
   // It is not on the server's shelf yet, and can be gone on with all the same.
-  await page.getByRole('link', { name: 'Open “On-point cot quilt”' }).click();
+  await page.getByRole('link', { name: 'Open “On point: 18 blocks of 8″”' }).click();
   await expect(page.getByTestId('finished-size')).toHaveText(size!);
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await context.unroute('**/api/quilts');
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await expect(page.getByTestId('outbox')).toBeHidden();
-  await expect(page.getByRole('link', { name: 'On-point cot quilt', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'On point: 18 blocks of 8″', exact: true })).toBeVisible();
 });
 
 test('undo goes on after a reload', async ({ page, server }) => {
@@ -85,7 +84,7 @@ test('a picture chosen out of reach waits, over a reload too, and lands on its b
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await context.unroute('**/api/pictures*');
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
-  await page.getByRole('button', { name: 'Open Wheelbarrow' }).click();
+  // The block’s sheet lies open again: its address says so.
   await expect(page.getByRole('dialog').locator('image')).toHaveAttribute('href', /^\/api\/pictures\//, {
     timeout: 30_000,
   });

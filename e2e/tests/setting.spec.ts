@@ -45,7 +45,7 @@ test('on point with a float: set in the panel, dragged on its tape; the exact ru
   await page.keyboard.press('ArrowRight');
   await expect(field(page, 'Float round the points')).toHaveValue('7/8″');
   await choose(page, /Triangle squares/, /Exact/);
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   await page
     .getByRole('button', { name: /why squares of/ })
     .first()
@@ -93,8 +93,8 @@ test('split into two: drawn with the border it takes, put on the shelf, the one 
   await page.getByRole('button', { name: 'Split into smaller quilts…' }).click();
   const first = page.getByRole('list', { name: 'Ways to split' }).getByRole('listitem').first();
   await expect.poll(() => plain(first)).toContain('15 blocks each, none over');
-  await first.getByRole('button', { name: /why more border/ }).click();
-  await expect(page.getByRole('dialog', { name: /Why more border/ })).toContainText('for the one quilt');
+  await first.getByRole('button', { name: /why the difference/ }).click();
+  await expect(page.getByRole('dialog', { name: /Why the difference/ })).toContainText('for the one quilt');
   await page.keyboard.press('Escape');
   await choose(page, /Quilts/, '3 quilts');
   await expect.poll(() => plain(first)).toContain('9 blocks each, 3 over');
@@ -110,7 +110,7 @@ test('split into two: drawn with the border it takes, put on the shelf, the one 
 test('quilted blocks: three layers a strip, marks to make, no backing', async ({ page, server }) => {
   await openCopy(page, server, 'Tram-stop lap quilt, quilted blocks');
   await expectSize(page, '45 1/4 × 59″');
-  await tab(page, 'Cut');
+  await tab(page, 'Pieces');
   const list = page.getByTestId('cutting-list');
   await expect.poll(() => plain(list)).toContain('Row strips, front 3 at 4 × 39 3/4″');
   await expect
@@ -121,7 +121,7 @@ test('quilted blocks: three layers a strip, marks to make, no backing', async ({
 
 test('the page itself never scrolls beside the drawing, whatever is chosen', async ({ page, server }) => {
   await openCopy(page, server);
-  for (const name of ['Choose', 'Cut', 'Buy']) {
+  for (const name of ['Choose', 'Pieces', 'Buy']) {
     await tab(page, name);
     expect(
       await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight),

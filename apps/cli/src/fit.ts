@@ -6,6 +6,7 @@ import {
   formatLength,
   formatSize,
   lengthsOf,
+  numberOf,
   parseLength,
   type Plan,
   settingOf,
@@ -109,7 +110,11 @@ function line({ setting, grid, borders, finished, over, score }: Fit, i: number,
     sash === undefined ? '' : `sash ${show(sash)}`,
     float > 0 ? `float ${show(float)}` : '',
     widths.length > 0 ? `${widths.length === 1 ? 'border' : 'borders'} ${widths.join(', ')}` : 'no border',
-    over === null ? '' : over >= 0 ? `${over} blocks over` : `${-over} blocks missing`,
+    over === null
+      ? ''
+      : over >= 0
+        ? `${numberOf(over, 'block')} over`
+        : `${numberOf(-over, 'block')} missing`,
   ];
   return `${String(i + 1).padStart(2)}  ${formatSize(finished.width, finished.height, unit).padEnd(20)} ${parts.filter(Boolean).join('; ')}  (${score.toFixed(2)})`;
 }

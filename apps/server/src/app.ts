@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import { constants } from 'node:zlib';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
@@ -88,7 +89,8 @@ export function createApp(options: AppOptions): Express {
     gate(isLoopback)(request, response, next);
   });
   app.use(permissions());
-  app.use(compression());
+  // One step closer than its usual quality: a tenth smaller over a slow network, for ten milliseconds a page.
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } } }));
   watchRoutes(app, options, counter);
   app.use('/api', onlyWhileWritable(database, options.readOnly));
   apiRoutes(app, options);

@@ -4,6 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
+import { keepFocus } from './app/keepFocus.ts';
 import { createRouter } from './app/router.tsx';
 import { createStore } from './app/store.ts';
 import { beginKeeping } from './outbox/wiring.ts';
@@ -14,6 +15,7 @@ import { themeChosen } from './quilt/viewSlice.ts';
 const store = createStore();
 store.dispatch(themeChosen(firstTheme()));
 void beginKeeping(store.around, store.dispatch as never);
+keepFocus();
 document.documentElement.dataset['theme'] = store.getState().view.theme;
 
 createRoot(document.getElementById('root')!).render(

@@ -36,6 +36,7 @@ describe('every question has an answer, drawn', () => {
     ['backing', /2panels,horizontalseams,37\/8yd/],
     ['flange', /7strips,1\/4yd/],
     ['prairie-points', /70points/],
+    ['what-it-binds', /Binds33×33″/],
     ['quilted-blocks', /Rowstrips,cutlong39″/],
   ])('%s', (topic, words) => {
     show(topic);
@@ -85,12 +86,33 @@ test('a quilt is made of an answer; out of reach it waits here and goes by itsel
   });
   await userEvent.click(screen.getByRole('button', { name: 'Make a quilt of this' }));
   expect(await screen.findByText('opened')).toBeTruthy();
-  let sent: { plan: { target: object } } | null = null;
+  let sent: { plan: { setting: object } } | null = null;
   answerWith(async (request) => {
     if (request.method === 'POST') sent = JSON.parse(await request.text()) as typeof sent;
     return answer(201, { id: 'q9', revision: 1, updatedAt: '', plan: sent?.plan });
   });
-  await waitFor(() => expect(sent?.plan.target).toEqual({ of: 'size', width: 60, height: 72 }), {
+  await waitFor(() => expect(sent?.plan.setting).toEqual({ kind: 'whole-top', width: 60, height: 72 }), {
     timeout: 5000,
   });
+});
+
+test('what was typed goes along to the next question that asks the same', async () => {
+  show('binding');
+  await type('Quilt width', '65');
+  await type('Quilt height', '78');
+  await userEvent.click(screen.getByRole('link', { name: 'Bias' }));
+  // Round 65 × 78 and ten more is 296: √(296 × 2 1/2) is 27.2, up and 2 more (the rule of the root).
+  expect(said()).toMatch(/Asquareof3\d″/);
+  await userEvent.click(screen.getByRole('link', { name: 'Backing' }));
+  expect((screen.getByRole('textbox', { name: 'Quilt width' }) as HTMLInputElement).value).toBe('65');
+  // A block that is trimmed is not a block that is finished.
+  await userEvent.click(screen.getByRole('link', { name: 'Quilt size' }));
+  await type('Block, finished', '9');
+  await userEvent.click(screen.getByRole('link', { name: 'Quilted blocks' }));
+  expect((screen.getByRole('textbox', { name: /trimmed/ }) as HTMLInputElement).value).toBe('12');
+});
+
+test('the address says what was asked', () => {
+  show('binding?width=40&height=50');
+  expect((screen.getByRole('textbox', { name: 'Quilt width' }) as HTMLInputElement).value).toBe('40');
 });

@@ -1,6 +1,17 @@
 /** The whole public face of the core. Everything outside imports from here. */
 export { type Advice } from './quilt/advice.ts';
 export { blockChoices, type SizeChoice } from './block/choices.ts';
+export { begin, type Beginning, BORDERS_OFFERED } from './beginning/begin.ts';
+export { gridFor } from './beginning/grid-for.ts';
+export { withSaidPile } from './beginning/blocks-of.ts';
+export { readPlaces } from './beginning/places.ts';
+export {
+  type PileLine,
+  pileLineWords,
+  readPileLine,
+  type SizeMeant,
+  withMeant,
+} from './beginning/pile-line.ts';
 export { proposedCut } from './block/usual-size.ts';
 export { seamDrift, seamsAlong, testStrip, testTarget } from './block/drift.ts';
 export { measureOf } from './block/measure.ts';
@@ -152,6 +163,7 @@ export { withStock } from './plan/stock.ts';
 export { convertPlan } from './plan/convert.ts';
 export { excessIn } from './soundness/bounds.ts';
 export { planProblems, type Problem } from './soundness/problems.ts';
+export { sizeSoFar } from './quilt/size-so-far.ts';
 export { plannedSize } from './soundness/planned-size.ts';
 export { readPlan, readPlanShape } from './soundness/read.ts';
 export {
@@ -163,12 +175,15 @@ export {
   type PileBlock,
   type Plan,
   SCHEMA_VERSION,
+  TAG_LIMIT,
   type Target,
 } from './plan/shape.ts';
-export { startBorder, startPlan, STARTS } from './plan/start.ts';
-export { progressOf, type Stage, STAGES } from './progress/stages.ts';
+export { blankPlan, startBorder, startPlan, STARTS } from './plan/start.ts';
+export { type Stage, STAGES } from './choice/stages.ts';
+export { progressOf } from './progress/stages.ts';
 export { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES } from './cloth/direction.ts';
 export {
+  type AnySetting,
   lengthsOf,
   settingOf,
   type SettingKind,
@@ -206,7 +221,7 @@ export {
 export { blockValue, kindOf, wallJob, withArrangement } from './wall/wall-job.ts';
 export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';
-export { type Answer, type AnswerDrawn, type Flag } from './counter/topic.ts';
+export { type Answer, type AnswerDrawn, type Flag, type Topic } from './counter/topic.ts';
 export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topics.ts';
 export { bookingIn, bookingInOldPlan } from './log/booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';

@@ -157,6 +157,7 @@ describe('asked wrongly', () => {
       flange: QUILT,
       'prairie-points': QUILT,
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
+      'bound-by': {},
     };
     for (const { name } of TOPICS) {
       const quilt = quiltFromCounter(name, flags[name]!, 'in');
@@ -164,7 +165,7 @@ describe('asked wrongly', () => {
       expect(planProblems(quilt.plan)).toEqual([]);
     }
     expect(quiltFromCounter('backing', QUILT, 'in')).toMatchObject({
-      plan: { target: { of: 'size', width: 60, height: 72 } },
+      plan: { setting: { kind: 'whole-top', width: 60, height: 72 } },
     });
     expect(quiltFromCounter('setting', flags['setting']!, 'in')).toMatchObject({
       plan: { borders: [{ sides: 2 }, { sides: 4 }], setting: { kind: 'sashed', sash: 1.5 } },
@@ -213,7 +214,7 @@ describe('asked wrongly', () => {
     });
     const { drawn, json } = drawnOf('binding', { perimeter: '198', grain: 'bias' });
     if (drawn.what !== 'bias') throw new Error(drawn.what);
-    expect(drawn.side).toBe(json.bias!.square);
+    expect([drawn.width, drawn.height]).toEqual([json.bias!.square, json.bias!.square]);
     for (const { outline } of drawn.strips)
       for (const { x, y } of outline) expect(Math.min(x, y, 25 - x, 25 - y)).toBeGreaterThan(-1e-9);
   });
@@ -226,6 +227,7 @@ describe('asked wrongly', () => {
       flange: QUILT,
       'prairie-points': QUILT,
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
+      'bound-by': {},
     };
     for (const { name } of TOPICS) {
       const answer = askCounter(name, flags[name]!, 'in');

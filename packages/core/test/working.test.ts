@@ -169,6 +169,7 @@ describe('every working adds up', () => {
       flange: { width: '60', height: '72' },
       'prairie-points': { width: '61', height: '72' },
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
+      'bound-by': {},
     };
     for (const { name } of TOPICS)
       for (const unit of ['in', 'cm'] as const)

@@ -7,10 +7,11 @@ import * as quilts from './migrations/2026-11-24-quilts.ts';
 import * as pictures from './migrations/2026-11-25-pictures.ts';
 import * as log from './migrations/2026-11-26-log.ts';
 import * as safeKeeping from './migrations/2026-11-26-safe-keeping.ts';
+import * as cardsAnew from './migrations/2026-11-27-cards-anew.ts';
 import { Statements } from './statements.ts';
 
 /** Every migration, oldest first. A landed one is never edited; a change is a new one at the end. */
-const MIGRATIONS = [quilts, pictures, log, safeKeeping];
+const MIGRATIONS = [quilts, pictures, log, safeKeeping, cardsAnew];
 type Migration = (typeof MIGRATIONS)[number];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

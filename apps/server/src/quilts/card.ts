@@ -1,10 +1,11 @@
-import { type Plan, plannedSize, progressOf, settingOf, type Stage } from '@lattice/core';
+import { type Plan, progressOf, settingOf, sizeSoFar, type Stage } from '@lattice/core';
 
 /** What the shelf shows of a quilt; the drawing comes from its plan once the card is looked at. */
 export interface Card {
   readonly title: string;
   readonly unit: Plan['unit'];
-  /** Finished, as planned, in `unit`. */
+  readonly tags: readonly string[];
+  /** Finished, in `unit`: as far as it was measured, from there. */
   readonly width: number;
   readonly height: number;
   /** The setting's name. */
@@ -22,9 +23,10 @@ export interface UnreadableCard {
 
 /** The card of a plan whose shape is right, whether or not it can be drawn. */
 export function cardOf(plan: Plan): Card {
-  const { width, height } = plannedSize(plan);
+  const { width, height } = sizeSoFar(plan);
   return {
     title: plan.title,
+    tags: plan.tags,
     unit: plan.unit,
     width,
     height,

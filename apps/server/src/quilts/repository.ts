@@ -16,21 +16,52 @@ export interface QuiltRow {
 }
 
 /** A quilt as it is listed: without its plan. */
-export type ListedRow = Pick<QuiltRow, 'id' | 'revision' | 'card' | 'title' | 'saved_by' | 'updated_at'>;
+export type ListedRow = Pick<
+  QuiltRow,
+  'id' | 'revision' | 'card' | 'title' | 'saved_by' | 'updated_at' | 'created_at' | 'removed_at'
+>;
 
 /** Which quilts of the shelf are wanted. */
 export interface Asked {
-  /** Those that come after this one; null for the first. */
-  readonly after: { readonly updatedAt: string; readonly id: string } | null;
+  /** Those that come after this one: what it is sorted by, and its id; null for the first. */
+  readonly after: { readonly by: string; readonly id: string } | null;
   readonly count: number;
-  /** In their name; empty for all. */
-  readonly words: string;
+  readonly sort: Sort;
+  /** Which of them. */
+  readonly narrow: Narrow;
 }
+
+/** Which quilts: with words in their name or a tag, at a stage, with a tag; empty for all. */
+export interface Narrow {
+  readonly words: string;
+  readonly stage: string;
+  readonly tag: string;
+}
+
+/** What a list is sorted by: the column, and whether the greatest comes first. */
+export const SORTS = {
+  recent: { column: 'updated_at', direction: 'desc' },
+  newest: { column: 'created_at', direction: 'desc' },
+  name: { column: 'title', direction: 'asc' },
+} as const;
+export type Sort = keyof typeof SORTS;
 
 /** What a write changes. */
 export type Written = Pick<QuiltRow, 'plan' | 'title' | 'card' | 'saved_by' | 'updated_at'>;
 
-const LISTED = ['id', 'revision', 'card', 'title', 'saved_by', 'updated_at'] as const;
+const LISTED = [
+  'id',
+  'revision',
+  'card',
+  'title',
+  'saved_by',
+  'updated_at',
+  'created_at',
+  'removed_at',
+] as const;
+
+/** Part of a text, however it is written, for `like`. */
+const within = (words: string): string => `%${words.replace(/[\\%_]/g, '\\$&')}%`;
 
 /** The only place that speaks SQL about quilts. */
 export class QuiltRepository {
@@ -40,37 +71,84 @@ export class QuiltRepository {
     return this.database.knex<QuiltRow>('quilts');
   }
 
-  /** Quilts on the shelf, last worked on first. */
-  async list({ after, count, words }: Asked): Promise<ListedRow[]> {
+  /** Quilts on the shelf, in the order asked for. */
+  async list({ after, count, sort, narrow }: Asked): Promise<ListedRow[]> {
+    const { column, direction } = SORTS[sort];
     return this.database.statements.all(
-      this.shelf(words)
+      this.shelf(narrow)
         .modify((query) => {
-          // In the order of the index: the rest of a moment, then what is older.
-          if (after) void query.whereRaw('(updated_at, id) < (?, ?)', [after.updatedAt, after.id]);
+          // In the order of the sort: the rest of what is alike, then what comes after.
+          const beyond = direction === 'desc' ? '<' : '>';
+          if (after) void query.whereRaw(`(${column}, id) ${beyond} (?, ?)`, [after.by, after.id]);
         })
         .select(...LISTED)
         .orderBy([
-          { column: 'updated_at', order: 'desc' },
-          { column: 'id', order: 'desc' },
+          { column, order: direction },
+          { column: 'id', order: direction },
         ])
         .limit(count),
     );
   }
 
-  /** How many are on the shelf, of this name. */
-  async total(words: string): Promise<number> {
-    return this.database.statements.first<{ n: number }>(this.shelf(words).count({ n: '*' }))!.n;
+  /** How many are on the shelf of those. */
+  async total(narrow: Narrow): Promise<number> {
+    return this.database.statements.first<{ n: number }>(this.shelf(narrow).count({ n: '*' }))!.n;
   }
 
-  private shelf(words: string) {
+  /** Every tag a quilt of the shelf has, in order. */
+  async tags(): Promise<string[]> {
+    const { knex, statements } = this.database;
+    const rows = statements.all<{ tag: string }>(
+      knex
+        .select(knex.raw('distinct tag.value as tag'))
+        .from(knex.raw("quilts, json_each(quilts.card, '$.tags') as tag"))
+        .whereNull('removed_at')
+        .orderBy('tag') as never,
+    );
+    return rows.map(({ tag }) => tag);
+  }
+
+  /** Quilts that were taken off the shelf, the last first. */
+  async removed(count: number): Promise<ListedRow[]> {
+    return this.database.statements.all(
+      this.quilts
+        .whereNotNull('removed_at')
+        .select(...LISTED)
+        .orderBy('removed_at', 'desc')
+        .limit(count),
+    );
+  }
+
+  /** Quilts on the shelf that have no card yet. */
+  async withoutCard(): Promise<ListedRow[]> {
+    return this.database.statements.all(
+      this.quilts
+        .whereNull('removed_at')
+        .whereNull('card')
+        .select(...LISTED),
+    );
+  }
+
+  private shelf({ words, stage, tag }: Narrow) {
+    const ofTags = "exists (select 1 from json_each(quilts.card, '$.tags') as tag where tag.value";
     return this.quilts.whereNull('removed_at').modify((query) => {
       if (words !== '')
-        void query.whereRaw("title like ? escape '\\'", [`%${words.replace(/[\\%_]/g, '\\$&')}%`]);
+        void query.whereRaw(`(title like ? escape '\\' or ${ofTags} like ? escape '\\'))`, [
+          within(words),
+          within(words),
+        ]);
+      if (stage !== '') void query.whereRaw("json_extract(card, '$.at') = ?", [stage]);
+      if (tag !== '') void query.whereRaw(`${ofTags} = ?)`, [tag]);
     });
   }
 
   async find(id: string): Promise<QuiltRow | undefined> {
     return this.database.statements.first(this.quilts.where({ id }).whereNull('removed_at').limit(1));
+  }
+
+  /** On the shelf or taken off it. */
+  async findAnywhere(id: string): Promise<QuiltRow | undefined> {
+    return this.database.statements.first(this.quilts.where({ id }).limit(1));
   }
 
   async insert(row: QuiltRow): Promise<void> {

@@ -1,7 +1,9 @@
+import { STAGES } from '@lattice/core';
 import { Router } from 'express';
 import { z } from 'zod';
 import { ID } from '../made-elsewhere.ts';
 import { parseBody } from '../parse-body.ts';
+import { type Sort, SORTS } from './repository.ts';
 import type { QuiltService } from './service.ts';
 
 const WHAT = 'The request lacks a plan or its revision.';
@@ -16,12 +18,15 @@ const A_PAGE = 48;
 const listQuery = z.object({
   after: z
     .string()
-    .regex(/^\S{20,30} \S{1,64}$/)
+    .regex(/^.{1,120} \S{1,64}$/)
     .transform((text) => {
-      const [updatedAt, id] = text.split(' ') as [string, string];
-      return { updatedAt, id };
+      const at = text.lastIndexOf(' ');
+      return { by: text.slice(0, at), id: text.slice(at + 1) };
     })
     .optional(),
+  sort: z.enum(Object.keys(SORTS) as [Sort, ...Sort[]]).default('recent'),
+  stage: z.enum(['', ...STAGES]).default(''),
+  tag: z.string().trim().max(30).default(''),
   count: z.coerce.number().int().min(1).max(100).default(A_PAGE),
   words: z.string().trim().max(120).default(''),
 });
@@ -30,8 +35,12 @@ const listQuery = z.object({
 export function quiltRoutes(quilts: QuiltService): Router {
   const router = Router();
   router.get('/', async (request, response) => {
-    const { after = null, ...asked } = parseBody(listQuery, request.query, 'Say which quilts of the shelf.');
-    response.type('json').send(await quilts.list({ after, ...asked }));
+    const asked = parseBody(listQuery, request.query, 'Say which quilts of the shelf.');
+    const { after = null, count, sort, ...narrow } = asked;
+    response.type('json').send(await quilts.list({ after, count, sort, narrow }));
+  });
+  router.get('/taken-off', async (_request, response) => {
+    response.type('json').send(await quilts.takenOff());
   });
   router.post('/', async (request, response) => {
     const { plan, id, by } = parseBody(addBody, request.body, WHAT);

@@ -2,7 +2,7 @@ import { type Plan, type Problem, type Random, readPlan, readPlanShape, writePla
 import { Refusal } from '../errors.ts';
 import type { SnapshotRepository } from '../snapshots/repository.ts';
 import { cardOf, type UnreadableCard, unreadableCard } from './card.ts';
-import type { Asked, ListedRow, QuiltRepository, QuiltRow } from './repository.ts';
+import { type Asked, type ListedRow, type QuiltRepository, type QuiltRow, SORTS } from './repository.ts';
 
 /** A quilt as it leaves the server. */
 export interface StoredQuilt {
@@ -26,6 +26,9 @@ export interface Surroundings {
   readonly random: Random;
 }
 
+/** The most quilts that are listed as taken off. */
+const MOST_TAKEN_OFF = 200;
+
 /** Rules for keeping quilts: a plan is sound before it is kept, and a stale write changes nothing. */
 export class QuiltService {
   private readonly sound = new Sound();
@@ -37,27 +40,46 @@ export class QuiltService {
   ) {}
 
   /**
-   * A page of the shelf, as JSON: `{quilts, total, next}`. Each quilt comes with its card and without its plan; one that
-   * cannot be read stays, and its card says so. `total` counts all of the name asked for, `next` asks for what comes
-   * after, null at the end.
+   * A page of the shelf, as JSON: `{quilts, total, next, tags}`. Each quilt comes with its card and without its plan; one
+   * that cannot be read stays, and its card says so. `total` counts all that were asked for, `next` asks for what comes
+   * after, null at the end; `tags` are all there are.
    */
   async list(asked: Asked): Promise<string> {
+    const { stage, tag, words } = asked.narrow;
+    if (stage !== '' || tag !== '' || words !== '') await this.makeCards();
     const rows = await this.rows.list({ ...asked, count: asked.count + 1 });
     const page = rows.slice(0, asked.count);
-    const quilts: string[] = [];
-    for (const row of page) {
-      const { id, revision, updated_at: updatedAt, saved_by: savedBy } = row;
-      quilts.push(withText({ id, revision, updatedAt, savedBy }, 'card', await this.cardOf(row)));
-    }
+    const quilts = await this.listed(page);
     const last = page.at(-1);
-    const next = rows.length > asked.count && last ? `${last.updated_at} ${last.id}` : null;
-    return withText({ total: await this.rows.total(asked.words), next }, 'quilts', `[${quilts.join(',')}]`);
+    const next = rows.length > asked.count && last ? `${last[SORTS[asked.sort].column]} ${last.id}` : null;
+    const about = { total: await this.rows.total(asked.narrow), next, tags: await this.rows.tags() };
+    return withText(about, 'quilts', quilts);
+  }
+
+  /** What was taken off the shelf and can still be put back, as JSON: `{quilts}`, the last first. */
+  async takenOff(): Promise<string> {
+    return withText({}, 'quilts', await this.listed(await this.rows.removed(MOST_TAKEN_OFF)));
+  }
+
+  private async listed(rows: readonly ListedRow[]): Promise<string> {
+    const quilts: string[] = [];
+    for (const row of rows) {
+      const { id, revision, updated_at: updatedAt, saved_by: savedBy, removed_at: removedAt } = row;
+      const about = { id, revision, updatedAt, savedBy, ...(removedAt === null ? {} : { removedAt }) };
+      quilts.push(withText(about, 'card', await this.cardOf(row)));
+    }
+    return `[${quilts.join(',')}]`;
+  }
+
+  /** A list that goes by what stands on the cards needs them all: those of quilts from before are made, once. */
+  private async makeCards(): Promise<void> {
+    for (const row of await this.rows.withoutCard()) await this.cardOf(row);
   }
 
   /** A card’s text is made when its quilt is saved; of one from before there were cards, now. */
   private async cardOf(row: ListedRow): Promise<string> {
     if (row.card !== null) return row.card;
-    const whole = await this.rows.find(row.id);
+    const whole = await this.rows.findAnywhere(row.id);
     if (!whole) return JSON.stringify({ title: row.title, unreadable: true } satisfies UnreadableCard);
     const read = readText(whole.plan);
     const card = read.ok ? cardOf(read.plan) : unreadableCard(whole.plan);
@@ -178,8 +200,10 @@ const aboutRow = (row: QuiltRow) => ({
 });
 
 /** An object as JSON, with one more field whose JSON is there already. */
-const withText = (fields: object, name: string, text: string): string =>
-  `${JSON.stringify(fields).slice(0, -1)},"${name}":${text}}`;
+const withText = (fields: object, name: string, text: string): string => {
+  const open = JSON.stringify(fields).slice(0, -1);
+  return `${open}${open === '{' ? '' : ','}"${name}":${text}}`;
+};
 
 /** What is written of a plan: its text, and what the shelf shows of it. */
 function writtenOf(plan: Plan): Pick<QuiltRow, 'plan' | 'title' | 'card'> {

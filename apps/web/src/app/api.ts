@@ -31,6 +31,7 @@ export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
 /** What the shelf shows of a quilt that can be read. */
 interface Card {
   readonly title: string;
+  readonly tags: readonly string[];
   readonly unit: Plan['unit'];
   readonly width: number;
   readonly height: number;
@@ -42,6 +43,8 @@ interface Card {
 /** A quilt as the shelf lists it. */
 export interface ListedQuilt extends Omit<StoredQuilt, 'plan' | 'problems'> {
   readonly card: Card | { readonly title: string; readonly unreadable: true };
+  /** When it was taken off the shelf, of one that was. */
+  readonly removedAt?: string;
 }
 
 /** A page of the shelf; `next` asks for what comes after it. */
@@ -49,6 +52,16 @@ export interface ShelfPage {
   readonly quilts: readonly ListedQuilt[];
   readonly total: number;
   readonly next: string | null;
+  /** Every tag a quilt of the shelf has. */
+  readonly tags: readonly string[];
+}
+
+/** What of the shelf is asked for: with words in its name or tags, at a stage, with a tag; in which order. */
+export interface ShelfAsked {
+  readonly words?: string;
+  readonly sort?: 'recent' | 'newest' | 'name';
+  readonly stage?: Stage | '';
+  readonly tag?: string;
 }
 
 /** What the log has heard since an entry: the newest it has at all, and whether there is more to ask for. */
@@ -96,12 +109,16 @@ export const api = createApi({
   },
   tagTypes: ['shelf'],
   endpoints: (build) => ({
-    shelf: build.infiniteQuery<ShelfPage, string, string | null>({
+    shelf: build.infiniteQuery<ShelfPage, ShelfAsked, string | null>({
       infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next ?? undefined },
-      query: ({ queryArg: words, pageParam: after }) => ({
+      query: ({ queryArg: asked, pageParam: after }) => ({
         url: '/quilts',
-        params: { ...(words === '' ? {} : { words }), ...(after === null ? {} : { after }) },
+        params: { ...asked, ...(after === null ? {} : { after }) },
       }),
+      providesTags: ['shelf'],
+    }),
+    takenOff: build.query<{ readonly quilts: readonly ListedQuilt[] }, void>({
+      query: () => '/quilts/taken-off',
       providesTags: ['shelf'],
     }),
     quilt: build.query<StoredQuilt, string>({ query: (id) => `/quilts/${id}` }),
@@ -186,4 +203,5 @@ export const {
   useRemoveQuiltMutation,
   useRestoreQuiltMutation,
   useSaveQuiltMutation,
+  useTakenOffQuery,
 } = api;

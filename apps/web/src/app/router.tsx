@@ -13,6 +13,14 @@ export const createRouter = () =>
       children: [
         { index: true, lazy: async () => ({ Component: (await import('../shelf/Shelf.tsx')).Shelf }) },
         {
+          path: 'new',
+          lazy: async () => ({ Component: (await import('../beginning/NewQuilt.tsx')).NewQuilt }),
+        },
+        {
+          path: 'taken-off',
+          lazy: async () => ({ Component: (await import('../shelf/TakenOff.tsx')).TakenOff }),
+        },
+        {
           path: 'ask/:topic?',
           lazy: async () => ({ Component: (await import('../counter/CounterPage.tsx')).CounterPage }),
         },

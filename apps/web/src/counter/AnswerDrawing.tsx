@@ -1,4 +1,12 @@
-import { type Answer, type AnswerDrawn, formatWithUnit, quiltFromCounter, type Unit } from '@lattice/core';
+import {
+  type Answer,
+  type AnswerDrawn,
+  formatSize,
+  formatWithUnit,
+  numberOf,
+  quiltFromCounter,
+  type Unit,
+} from '@lattice/core';
 import { outlinePath, seamPath } from '../drawing/paths.ts';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 
@@ -19,7 +27,7 @@ export function AnswerDrawing({ topic, asked, unit, answer: { drawn } }: AnswerD
   if (drawn?.what === 'backing') return <BackingPanels {...drawn} />;
   if (drawn?.what === 'points') return <Points {...drawn} />;
   if (drawn?.what === 'strips') return <Strips {...drawn} unit={unit} />;
-  if (drawn?.what === 'bias') return <BiasSquare {...drawn} unit={unit} />;
+  if (drawn?.what === 'bias') return <BiasCloth {...drawn} unit={unit} />;
   if (!QUILTS.includes(topic)) return null;
   const quilt = quiltFromCounter(topic, asked, unit);
   return quilt.ok ? <Thumbnail plan={quilt.plan} /> : null;
@@ -121,14 +129,14 @@ function Strips({ usable, bought, strip, count, used, unit }: Drawn<'strips'> & 
   );
 }
 
-/** The square with its strips where they are cut, the fold dotted. */
-function BiasSquare({ side, strips, unit }: Drawn<'bias'> & { unit: Unit }) {
+/** The cloth with its strips where they are cut; where it is folded first, the fold dotted. */
+function BiasCloth({ width, height, fold, strips, unit }: Drawn<'bias'> & { unit: Unit }) {
   return (
     <Drawing
-      box={`0 0 ${side} ${side}`}
-      label={`${strips.length} bias strips from a square of ${formatWithUnit(side, unit)}`}
+      box={`0 0 ${width} ${height}`}
+      label={`${numberOf(strips.length, fold ? 'bias strip' : 'strip')} from ${width === height ? `a square of ${formatWithUnit(width, unit)}` : `a cloth of ${formatSize(width, height, unit)}`}`}
     >
-      <rect width={side} height={side} fill="var(--line)" />
+      <rect width={width} height={height} fill="var(--line)" />
       {strips.map(({ outline }, i) => (
         <path
           key={i}
@@ -139,13 +147,15 @@ function BiasSquare({ side, strips, unit }: Drawn<'bias'> & { unit: Unit }) {
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      <path
-        d={`M0 ${side}L${side} 0`}
-        stroke="var(--ink)"
-        strokeWidth={1.2}
-        strokeDasharray="2 4"
-        vectorEffect="non-scaling-stroke"
-      />
+      {fold && (
+        <path
+          d={`M0 ${height}L${width} 0`}
+          stroke="var(--ink)"
+          strokeWidth={1.2}
+          strokeDasharray="2 4"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
     </Drawing>
   );
 }

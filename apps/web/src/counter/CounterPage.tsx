@@ -4,6 +4,7 @@ import {
   flagStart,
   formatLength,
   quiltFromCounter,
+  type Topic,
   TOPICS,
   type Unit,
   unitMark,
@@ -11,7 +12,7 @@ import {
 import { Moon, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
@@ -112,10 +113,15 @@ const Answered = styled.section`
   }
   dl {
     display: grid;
-    grid-template-columns: 1fr auto;
+    grid-template-columns: minmax(0, 1fr) auto;
     gap: 6px 14px;
+    /* A figure stands beside its name, not across the sheet from it. */
+    max-width: 440px;
     margin: 12px 0;
     font-size: 14px;
+  }
+  dl > div {
+    display: contents;
   }
   dt {
     color: var(--soft);
@@ -125,6 +131,22 @@ const Answered = styled.section`
     text-align: right;
     font-weight: 650;
     font-stretch: 88%;
+  }
+  @media (max-width: 760px) {
+    dl {
+      display: block;
+    }
+    dl > div {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: baseline;
+      gap: 2px 10px;
+      padding: 5px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    dd {
+      text-align: left;
+    }
   }
 `;
 const Row = styled(TextField)`
@@ -169,13 +191,42 @@ const QUESTIONS: readonly {
   { name: 'Sashing', topic: 'setting', asked: { kind: 'sashed' } },
   { name: 'Binding', topic: 'binding' },
   { name: 'Bias', topic: 'binding', asked: { grain: 'bias' } },
+  { name: 'What it binds', topic: 'bound-by' },
   { name: 'Backing', topic: 'backing' },
   { name: 'Flange', topic: 'flange' },
   { name: 'Prairie points', topic: 'prairie-points' },
   { name: 'Quilted blocks', topic: 'quilted-blocks' },
 ];
+type Question = (typeof QUESTIONS)[number];
+
+/** What a flag is known by while it is asked about: its key and what it is called; a question's own choice is its own. */
+const meaning = (question: Question, { key, label }: Flag): string =>
+  question.asked?.[key] === undefined ? `${key} ${label}` : `${key} ${question.name}`;
+
+/** What an address says was typed for a question. */
+const inAddress = (
+  params: URLSearchParams,
+  question: Question | undefined,
+  topic: Topic | undefined,
+): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    (question && topic ? topic.flags : []).flatMap((flag) => {
+      const text = params.get(flag.key);
+      return text === null ? [] : [[meaning(question!, flag), text.slice(0, 60)]];
+    }),
+  );
+
 /** As it stands in the address. */
 const slugOf = (name: string): string => name.toLowerCase().replace(/ /g, '-');
+
+/** The stage that shows what a topic asks about, where it is not the setting. */
+const TO: Readonly<Record<string, string>> = {
+  binding: 'edge',
+  'bound-by': 'edge',
+  flange: 'edge',
+  'prairie-points': 'edge',
+  backing: 'layers',
+};
 
 /** Everyday figures to begin with where a topic has none of its own, so that there is always an answer to change. */
 const EVERYDAY: Readonly<Record<Unit, Readonly<Record<string, string>>>> = {
@@ -189,9 +240,12 @@ export function CounterPage() {
   // By what people call it, or by the topic's own name.
   const question = QUESTIONS.find((q) => slugOf(q.name) === slug) ?? QUESTIONS.find((q) => q.topic === slug);
   const topic = TOPICS.find((t) => t.name === question?.topic);
-  const [unit, setUnit] = useState<Unit>('in');
-  /** What was typed, by topic and flag; kept while one looks at another topic. */
-  const [typed, setTyped] = useState<Readonly<Record<string, Readonly<Record<string, string>>>>>({});
+  const [params, setParams] = useSearchParams();
+  const [unit, setUnit] = useState<Unit>(params.get('unit') === 'cm' ? 'cm' : 'in');
+  /** What was typed: a figure means the same in every question that calls it the same, and goes along to the next. */
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+    inAddress(params, question, topic),
+  );
   const [theme, toggleTheme] = useTheme();
   const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<string | null>(null);
@@ -201,9 +255,23 @@ export function CounterPage() {
   useEffect(() => {
     topics.current?.querySelector('[aria-current]')?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
   }, [slug]);
+  const own: Readonly<Record<string, string>> =
+    topic && question
+      ? Object.fromEntries(
+          topic.flags.flatMap((flag) => {
+            const text = typed[meaning(question, flag)] ?? question.asked?.[flag.key];
+            return text === undefined ? [] : [[flag.key, text]];
+          }),
+        )
+      : {};
+  // The address says what was asked, so that it can be come back to and passed on.
+  const address = new URLSearchParams({ ...own, ...(unit === 'cm' ? { unit } : {}) }).toString();
+  useEffect(
+    () => setParams(address, { replace: true, preventScrollReset: true }),
+    [address, slug, setParams],
+  );
   if (!topic || !question) return <Navigate to="/ask/binding" replace />;
 
-  const own = { ...question.asked, ...typed[question.name] };
   const begin = (flag: Flag) =>
     flag.start === null && !(flag.key === 'perimeter') ? EVERYDAY[unit][flag.key] : undefined;
   const asked = Object.fromEntries(
@@ -216,12 +284,13 @@ export function CounterPage() {
   if (asked['perimeter'] !== undefined) for (const side of ['width', 'height']) delete asked[side];
   const answer = askCounter(topic.name, asked, unit);
   const wrong = answer.ok ? null : answer;
-  const set = (key: string, text: string) =>
-    setTyped((had) => ({ ...had, [question.name]: { ...had[question.name], [key]: text } }));
+  const set = (flag: Flag, text: string) => setTyped((had) => ({ ...had, [meaning(question, flag)]: text }));
   const make = async () => {
     const made = quiltFromCounter(topic.name, asked, unit);
     if (!made.ok) return setProblem(made.line);
-    await navigate(`/quilts/${await dispatch(addQuilt(made.plan))}/setting`);
+    // To where what was asked about is shown.
+    const at = TO[topic.name] ?? 'setting';
+    await navigate(`/quilts/${await dispatch(addQuilt(made.plan))}/${at}`);
   };
   return (
     <Page>
@@ -260,13 +329,13 @@ export function CounterPage() {
                 labelled
                 value={own[flag.key] ?? flag.start}
                 choices={flag.choices.map((id) => ({ id, name: flag.names(id, unit) }))}
-                onChange={(value) => set(flag.key, value)}
+                onChange={(value) => set(flag, value)}
               />
             ) : (
               <Row
                 key={`${question.name}-${flag.key}-${unit}`}
                 value={own[flag.key] ?? begin(flag) ?? ''}
-                onChange={(text) => set(flag.key, text)}
+                onChange={(text) => set(flag, text)}
                 isInvalid={wrong?.flag === flag.key}
                 validationBehavior="aria"
               >
@@ -296,7 +365,7 @@ export function CounterPage() {
               </div>
               <dl>
                 {answer.said.map(({ what, figure }, i) => (
-                  <div key={i} style={{ display: 'contents' }}>
+                  <div key={i}>
                     <dt>{what}</dt>
                     <dd>
                       <Why figure={figure} text={figureText(figure, unit)} what={what.toLowerCase()} />

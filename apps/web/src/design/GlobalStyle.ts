@@ -64,6 +64,13 @@ export const GlobalStyle = createGlobalStyle`
   button, input, select { font: inherit; color: inherit; }
   a { color: inherit; }
   :focus-visible { outline: 2px solid var(--chalk); outline-offset: 2px; }
+  /* Where colours are forced, what is chosen is told by its frame. */
+  @media (forced-colors: active) {
+    [data-selected]:not([role='tab']), button[aria-pressed='true'], a[aria-current='page'] {
+      outline: 3px solid Highlight;
+      outline-offset: -3px;
+    }
+  }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { transition-duration: 0.01ms !important; animation-duration: 0.01ms !important; }
   }

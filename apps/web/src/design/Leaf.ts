@@ -20,6 +20,12 @@ export const Leaf = styled(Tab)`
   @media (pointer: coarse) {
     min-height: 44px;
   }
+  @media (forced-colors: active) {
+    border-bottom-color: Canvas;
+    &[data-selected] {
+      border-bottom-color: Highlight;
+    }
+  }
 `;
 
 /** A panel of leaves, one beside the other. */

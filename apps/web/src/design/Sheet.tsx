@@ -29,6 +29,10 @@ const Page = styled(Modal)<{ $width: number }>`
   }
 `;
 
+/** Escape inside the sheet itself, from a field too; a list that lies open over it closes first. */
+const isEscapeHere = (event: React.KeyboardEvent): boolean =>
+  event.key === 'Escape' && event.currentTarget.contains(event.target as Node);
+
 /** A sheet over the page, for a task of its own. Escape, or pressing beside it, closes it and changes nothing. */
 export function Sheet({
   title,
@@ -47,10 +51,12 @@ export function Sheet({
     <Veil isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
       <Page $width={width}>
         <Dialog>
-          <Heading slot="title" level={2}>
-            {title}
-          </Heading>
-          {children}
+          <div onKeyDownCapture={(event) => isEscapeHere(event) && onClose()}>
+            <Heading slot="title" level={2}>
+              {title}
+            </Heading>
+            {children}
+          </div>
         </Dialog>
       </Page>
     </Veil>

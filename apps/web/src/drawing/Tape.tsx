@@ -33,6 +33,8 @@ const Division = styled.div`
   font-stretch: 80%;
   color: var(--ink);
   white-space: nowrap;
+  /* Cloths tell the divisions apart where colours are forced, too. */
+  forced-color-adjust: none;
   &[data-pointed] {
     background: var(--chalk) !important;
     color: var(--on-chalk) !important;
@@ -42,7 +44,6 @@ const Division = styled.div`
 const Hold = styled.div`
   position: absolute;
   z-index: 1;
-  touch-action: none;
   cursor: ew-resize;
   &[data-down] {
     cursor: ns-resize;
@@ -212,6 +213,9 @@ export function Tape({
   );
 }
 
+/** A finger trembles: so many pixels of its way are one step of the ruler at least. */
+const FINGER_STEP = 9;
+
 /** Big enough for a finger where fingers are used. */
 export const gripSize = (): number => (window.matchMedia?.('(pointer: coarse)').matches ? 44 : 24);
 
@@ -247,7 +251,7 @@ interface MoveProps {
 let gestures = 0;
 
 /** Dragging and arrow keys for one width: one gesture, one undo; what is wrong with where it was moved to. */
-function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: MoveProps) {
+function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: MoveProps, byFinger: boolean) {
   const width = band.to - band.from;
   const step = rulerStep(unit);
   const drag = useRef({ startWidth: 0, travelled: 0, scale: 1, gesture: '' });
@@ -255,11 +259,14 @@ function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: Move
   const [problem, setProblem] = useState<string | null>(null);
   const { moveProps } = useMove({
     onMoveStart: ({ pointerType }) => {
-      drag.current = { startWidth: width, travelled: 0, scale, gesture: `tape-${gestures++}` };
+      const geared = pointerType === 'touch' ? Math.max(scale, FINGER_STEP / step) : scale;
+      drag.current = { startWidth: width, travelled: 0, scale: geared, gesture: `tape-${gestures++}` };
       setActive(pointerType !== 'keyboard');
     },
     onMove: ({ deltaX, deltaY, pointerType }) => {
       const going = drag.current;
+      // A finger that strays over the tape scrolls the page; it takes hold of the grip.
+      if (pointerType === 'touch' && !byFinger) return;
       if (pointerType === 'keyboard') {
         setProblem(
           onMove(moves, Math.round(width / step + Math.sign(deltaX - deltaY)) * step, going.gesture),
@@ -280,7 +287,7 @@ function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: Move
 
 /** A division of the tape itself as something to drag. The grip does the same for keyboard and reader. */
 function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties }) {
-  const { moveProps } = useWidthMove(props);
+  const { moveProps } = useWidthMove(props, false);
   return (
     <Hold
       {...moveProps}
@@ -304,7 +311,7 @@ interface GripProps extends MoveProps {
 
 function BandGrip({ what, at, grip, lane, ...props }: GripProps) {
   const { unit, down, onPoint } = props;
-  const { moveProps, active, problem, clearProblem, width } = useWidthMove(props);
+  const { moveProps, active, problem, clearProblem, width } = useWidthMove(props, true);
   const [showing, setShowing] = useState(false);
   const show = (on: boolean) => {
     setShowing(on);

@@ -1,4 +1,12 @@
-import { type CutLine, fabricById, fabricFor, formatLength, formatWithUnit, type Unit } from '@lattice/core';
+import {
+  type CutLine,
+  fabricById,
+  fabricFor,
+  formatLength,
+  formatWithUnit,
+  numberOf,
+  type Unit,
+} from '@lattice/core';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -77,7 +85,7 @@ function PieceLine({ piece, unit, first }: { piece: CutLine; unit: Unit; first: 
           <Why
             figure={squares.count}
             text={String(squares.count.value)}
-            what={`${squares.count.value} squares`}
+            what={numberOf(squares.count.value, 'square')}
           />
           {squares.count.value === 1 ? ' square of ' : ' squares of '}
           <Why

@@ -2,6 +2,7 @@ import { formatLength, formatWithUnit } from '@lattice/core';
 import { TabList, TabPanel, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
+import { useLeaf } from '../app/useInAddress.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Leaf } from '../design/Leaf.ts';
 import { Lengths } from '../design/Lengths.tsx';
@@ -73,11 +74,14 @@ const Open = styled(TabPanel)`
   }
 `;
 
+const LEAVES = ['choices', 'pieces', 'buy'] as const;
+
 /** Beside the drawing: the finished size, then what this stage chooses, what to cut and what to buy. */
 export function Panel({ choices }: { choices: React.ReactNode }) {
   const { finished, target } = useAppSelector(selectQuilt);
   const { measured, unit } = useAppSelector(selectPlan);
   const { width, height } = finished;
+  const [leaf, setLeaf] = useLeaf(LEAVES);
   return (
     <Side aria-label="Figures">
       <Head>
@@ -95,14 +99,14 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
           </div>
         )}
       </Head>
-      <Book>
+      <Book selectedKey={leaf} onSelectionChange={(key) => setLeaf(String(key))}>
         <Leaves aria-label="Figures of this quilt">
           <Leaf id="choices">Choose</Leaf>
-          <Leaf id="cut">Cut</Leaf>
+          <Leaf id="pieces">Pieces</Leaf>
           <Leaf id="buy">Buy</Leaf>
         </Leaves>
         <Open id="choices">{choices}</Open>
-        <Open id="cut">
+        <Open id="pieces">
           <CuttingList />
         </Open>
         <Open id="buy">

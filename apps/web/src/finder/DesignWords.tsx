@@ -32,7 +32,8 @@ export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
         ? `${over} spare`
         : over < 0
           ? `${-over} to make`
-          : ['uses every block', besides].filter(Boolean).join(', '),
+          : 'uses every block',
+    besides ?? '',
   ];
   return (
     <span>

@@ -1,4 +1,4 @@
-import { applyFit, type FitRequest, startRequest } from '@lattice/core';
+import { applyFit, type FitRequest, type Plan, startRequest } from '@lattice/core';
 import { useState } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
@@ -8,6 +8,7 @@ import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 import { newId } from '../outbox/tabs.ts';
+import { withMoreBlocks } from '../quilt/pileEdits.ts';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { Asking } from './Asking.tsx';
@@ -118,6 +119,18 @@ export function Finder({ onClose }: { onClose: () => void }) {
     setRequest((r) => ({ ...r, ...change }));
     return null;
   };
+  /** Blocks that were only counted for the search are a pile from now on: what is spare of them is remembered. */
+  const withBlocksOf = (fitted: Plan): Plan =>
+    fitted.pile.length > 0 || request.blocks === null
+      ? fitted
+      : withMoreBlocks(
+          fitted,
+          Array.from({ length: request.blocks }, (_, i) => ({
+            name: `Block ${i + 1}`,
+            width: null,
+            height: null,
+          })),
+        );
   return (
     <Sheet title="Fit to a target" width={1120} isOpen onClose={onClose}>
       <Halves>
@@ -187,7 +200,9 @@ export function Finder({ onClose }: { onClose: () => void }) {
             look="main"
             isDisabled={!pick}
             onPress={() => {
-              const refused = pick ? edit((p) => applyFit(p, pick, request.target, newId)) : null;
+              const refused = pick
+                ? edit((p) => withBlocksOf(applyFit(p, pick, request.target, newId)))
+                : null;
               setRefused(refused);
               if (refused === null) onClose();
             }}

@@ -3,6 +3,7 @@ import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { HandInHand } from '../beginning/HandInHand.tsx';
 import { Button } from '../design/controls/Button.tsx';
 import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail } from './Rail.tsx';
@@ -27,6 +28,13 @@ const Page = styled.div`
   }
   > main {
     grid-area: stage;
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+    min-height: 0;
+  }
+  .stage {
+    flex: 1;
     min-height: 0;
   }
   /* On paper only the stage. */
@@ -127,7 +135,10 @@ export function QuiltPage() {
       <TopBar />
       <Rail />
       <main>
-        <Outlet />
+        <HandInHand />
+        <div className="stage">
+          <Outlet />
+        </div>
       </main>
     </Page>
   );

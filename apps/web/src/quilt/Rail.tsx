@@ -5,6 +5,7 @@ import {
   formatWithUnit,
   numberOf,
   progressOf,
+  settingOf,
   sewRecord,
   STAGES,
 } from '@lattice/core';
@@ -43,11 +44,27 @@ const Wool = styled.nav`
   @media (max-width: 760px) {
     flex-direction: row;
     align-items: center;
-    padding: 0 12px;
+    padding: 0 0 0 12px;
     overflow-x: auto;
     ul {
       flex: none;
       display: flex;
+      padding-right: 30px;
+    }
+    /* More stages lie beyond this edge. */
+    &::after {
+      content: '›';
+      position: sticky;
+      right: 0;
+      flex: none;
+      align-self: stretch;
+      display: grid;
+      place-items: center;
+      width: 34px;
+      margin-left: -34px;
+      font-size: 22px;
+      pointer-events: none;
+      background: linear-gradient(90deg, transparent, var(--wool) 55%);
     }
     ul::before {
       display: none;
@@ -185,15 +202,23 @@ export function Rail() {
       </ul>
       <p className="summary">
         {pile.blocks === 0 ? (
-          <>No blocks measured yet.</>
+          settingOf(plan.setting.kind).whole ? (
+            <>Made already: it goes by its measured size.</>
+          ) : (
+            <>No blocks yet.</>
+          )
         ) : (
           <>
-            {pile.measured} of {numberOf(pile.blocks, 'block')} measured.{' '}
+            {pile.measured === 0
+              ? `${numberOf(pile.blocks, 'block')}, none measured yet.`
+              : `${pile.measured} of ${numberOf(pile.blocks, 'block')} measured. `}
             <Lengths
               text={
-                off === 0
-                  ? 'All can be sewn in as they are.'
-                  : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`
+                pile.measured === 0
+                  ? ''
+                  : off === 0
+                    ? 'All can be sewn in as they are.'
+                    : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`
               }
             />
           </>

@@ -1,17 +1,20 @@
 import { writePlanJson } from '@lattice/core';
-import { Download, History, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import { Download, History, Keyboard, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
+import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { type RootState, useAppDispatch, useAppSelector } from '../app/store.ts';
+import { useSheet } from '../app/useInAddress.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { planChanged, redo, undo } from './planSlice.ts';
 import { SavingNote } from './SavingNote.tsx';
-import { selectPlan } from './selectors.ts';
+import { selectKeptPlan, selectPlan } from './selectors.ts';
 import { download } from './download.ts';
 
+const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet.tsx')).KeysSheet }));
 const VersionsSheet = lazy(async () => ({
   default: (await import('../versions/VersionsSheet.tsx')).VersionsSheet,
 }));
@@ -32,6 +35,11 @@ const Bar = styled.header`
     display: flex;
     gap: 8px;
     margin-left: auto;
+  }
+  @media (hover: none) and (pointer: coarse) {
+    .keys {
+      display: none;
+    }
   }
   .word {
     @media (max-width: 900px) {
@@ -69,8 +77,18 @@ export function TopBar() {
   const plan = useAppSelector(selectPlan);
   const canUndo = useAppSelector((s) => s.plan.past.length > 0);
   const canRedo = useAppSelector((s) => s.plan.future.length > 0);
+  const store = useStore<RootState>();
   const [theme, toggleTheme] = useTheme();
-  const [versions, setVersions] = useState(false);
+  const versions = useSheet('versions');
+  const keys = useSheet('keys');
+  useKeysKey(keys.show);
+  /** A name being typed; null while nobody does. */
+  const [draft, setDraft] = useState<string | null>(null);
+  const rename = () => {
+    const title = draft?.trim();
+    setDraft(null);
+    if (title && title !== plan.title) dispatch(planChanged({ ...selectKeptPlan(store.getState()), title }));
+  };
   useUndoKeys();
   return (
     <Bar>
@@ -79,15 +97,17 @@ export function TopBar() {
       </Link>
       <Title
         aria-label="Quilt’s name"
-        key={plan.title}
-        defaultValue={plan.title}
+        value={draft ?? plan.title}
         maxLength={120}
-        onBlur={(event) => {
-          const title = (event.target as HTMLInputElement).value.trim();
-          if (title && title !== plan.title) dispatch(planChanged({ ...plan, title }));
-        }}
+        onChange={setDraft}
+        onBlur={rename}
       >
-        <Input onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()} />
+        <Input
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') rename();
+            if (event.key === 'Escape') setDraft(null);
+          }}
+        />
       </Title>
       <SavingNote />
       <div className="tools">
@@ -99,7 +119,7 @@ export function TopBar() {
           <Redo2 size={16} aria-hidden />
           <span className="word">Redo</span>
         </Button>
-        <Button aria-label="Versions" onPress={() => setVersions(true)}>
+        <Button aria-label="Versions" onPress={() => versions.show()}>
           <History size={16} aria-hidden />
           <span className="word">Versions</span>
         </Button>
@@ -110,17 +130,42 @@ export function TopBar() {
           <Download size={16} aria-hidden />
           <span className="word">Plan file</span>
         </Button>
+        <span className="keys">
+          <Button aria-label="Keys" onPress={() => keys.show()}>
+            <Keyboard size={16} aria-hidden />
+          </Button>
+        </span>
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
           {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
         </Button>
       </div>
-      {versions && (
+      {keys.open !== null && (
         <Suspense>
-          <VersionsSheet isOpen onClose={() => setVersions(false)} />
+          <KeysSheet onClose={keys.close} />
+        </Suspense>
+      )}
+      {versions.open !== null && (
+        <Suspense>
+          <VersionsSheet isOpen onClose={versions.close} />
         </Suspense>
       )}
     </Bar>
   );
+}
+
+/** A question mark anywhere but where one types it. */
+function useKeysKey(show: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== '?' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
+      if (document.querySelector('[role="dialog"]')) return;
+      event.preventDefault();
+      show();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [show]);
 }
 
 /** Ctrl or Command with Z and Y anywhere but in a field, where they belong to the text. */

@@ -1,6 +1,8 @@
 import type { CuttingManner, FoundSheet } from '@lattice/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+import { quiltOpened } from './savingSlice.ts';
+
 export type Theme = 'day' | 'evening';
 
 /** What the quilter looks at: which parts are pointed at, and the light in the room. */
@@ -39,6 +41,9 @@ const slice = createSlice({
     }),
     themeChosen: (state, { payload }: PayloadAction<Theme>): View => ({ ...state, theme: payload }),
   },
+  // Marks are made on one quilt, and the next is come to without them.
+  extraReducers: (build) =>
+    build.addCase(quiltOpened, (state): View => ({ ...state, pointed: [], grain: false })),
 });
 
 export const { pointedAt, grainMarked, wayChosen, themeChosen } = slice.actions;

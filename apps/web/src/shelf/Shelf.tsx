@@ -1,233 +1,88 @@
-import { formatSize, type Plan, startPlan, STARTS } from '@lattice/core';
-import { Copy, FileUp, Moon, ShieldCheck, Sun, X } from 'lucide-react';
-import { useState } from 'react';
+import type { Stage } from '@lattice/core';
+import { FileUp, Moon, Plus, ShieldCheck, Sun, X } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { Link, useNavigate } from 'react-router';
-import styled from 'styled-components';
+import { Link, useSearchParams } from 'react-router';
 import {
   api,
   type ListedQuilt,
   serverError,
+  type ShelfAsked,
   type StoredQuilt,
-  useDrawnQuery,
   useRemoveQuiltMutation,
   useRestoreQuiltMutation,
+  useSaveQuiltMutation,
   useShelfInfiniteQuery,
 } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
+import { freeName } from '../beginning/makeQuilt.ts';
+import { usePlanFile } from '../beginning/usePlanFile.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
-import { Thumbnail } from '../drawing/Thumbnail.tsx';
-import { selectBooked } from '../outbox/logSlice.ts';
 import { OutboxNote } from '../outbox/OutboxNote.tsx';
 import { addQuilt } from '../quilt/newQuilts.ts';
-import { STAGE_NAMES } from '../quilt/stageNames.ts';
+import { Notice } from './Notice.ts';
+import { Cards, QuiltCard } from './QuiltCard.tsx';
+import { ShelfPage } from './ShelfPage.ts';
+import { ShelfTools } from './ShelfTools.tsx';
 
-const Page = styled.div`
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 0 24px 64px;
-  @media (max-width: 420px) {
-    padding: 0 14px 48px;
-  }
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 10px;
-    padding: 22px 0 6px;
-  }
-  h1 {
-    font: 700 30px/1.1 var(--name);
-    margin-right: auto;
-  }
-  .ask {
-    display: inline-flex;
-    align-items: center;
-    gap: 6px;
-    padding: 5px 12px;
-    font-size: 14px;
-    font-weight: 600;
-  }
-  .shelf {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: baseline;
-    gap: 6px 16px;
-  }
-  .shelf input {
-    width: 26ch;
-    max-width: 100%;
-    padding: 5px 10px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--card);
-  }
-  .more {
-    margin-top: 18px;
-    text-align: center;
-  }
-  h2 {
-    margin: 26px 0 12px;
-    font-size: 14px;
-    font-weight: 600;
-    color: var(--soft);
-  }
-`;
-const Grid = styled.ul`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-  gap: 20px;
-`;
-const Card = styled.li`
-  position: relative;
-  display: flex;
-  flex-direction: column;
-  border: 1px solid var(--line);
-  border-radius: 12px;
-  background: var(--card);
-  transition: box-shadow 120ms;
-  &:hover {
-    box-shadow: var(--shadow);
-  }
-  .art {
-    display: block;
-    height: 250px;
-    padding: 18px;
-    border-radius: 12px 12px 0 0;
-    background: var(--ground);
-  }
-  .art svg {
-    filter: drop-shadow(0 2px 4px rgb(0 0 0 / 28%));
-  }
-  &[data-unreadable] .art {
-    background: repeating-linear-gradient(45deg, var(--ground) 0 10px, var(--line) 10px 11px);
-  }
-  .words {
-    padding: 12px 84px 14px 16px;
-  }
-  a.title {
-    font-weight: 650;
-    text-decoration: none;
-  }
-  a.title::after {
-    content: '';
-    position: absolute;
-    inset: 0;
-    border-radius: 12px;
-  }
-  a.title:focus-visible {
-    outline: none;
-  }
-  a.title:focus-visible::after {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
-  .rest {
-    font-size: 14px;
-    color: var(--soft);
-  }
-  .tools {
-    position: absolute;
-    z-index: 1;
-    right: 6px;
-    bottom: 10px;
-    display: flex;
-    button {
-      padding: 4px 9px;
-    }
-  }
-`;
-const Starts = styled(Grid)`
-  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 14px;
-  button {
-    display: flex;
-    align-items: center;
-    gap: 14px;
-    width: 100%;
-    padding: 10px 14px;
-    border: 1px dashed var(--soft);
-    border-radius: 12px;
-    background: transparent;
-    text-align: left;
-    cursor: pointer;
-    &:hover {
-      background: var(--card);
-      border-style: solid;
-    }
-  }
-  svg {
-    width: 52px;
-    height: 60px;
-  }
-  strong {
-    display: block;
-    font-size: 14px;
-  }
-  span {
-    font-size: 13px;
-    color: var(--soft);
-  }
-`;
-const Notice = styled.div`
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  margin-top: 14px;
-  padding: 10px 16px;
-  border-radius: 10px;
-  background: var(--brass-wash);
-  color: var(--ink);
-  &[data-wrong] {
-    background: var(--wrong-wash);
-  }
-  p {
-    flex: 1;
-  }
-`;
+const TagsSheet = lazy(async () => ({ default: (await import('./TagsSheet.tsx')).TagsSheet }));
 
-/** With more than these a name is quicker than looking. */
-const MANY = 24;
+/** What of the shelf an address asks for. */
+const askedIn = (params: URLSearchParams): ShelfAsked =>
+  Object.fromEntries(
+    (['words', 'sort', 'stage', 'tag'] as const).flatMap((key) => {
+      const value = params.get(key);
+      return value ? [[key, value]] : [];
+    }),
+  );
 
-/** The quilts in hand, drawn; new ones from a real starting point or a plan file. */
+/** The quilts in hand, drawn; and first of all, a new one. */
 export function Shelf() {
-  const [words, setWords] = useState('');
-  const shelf = useShelfInfiniteQuery(words, { refetchOnMountOrArgChange: true });
+  const [params, setParams] = useSearchParams();
+  const asked = askedIn(params);
+  const narrowed = asked.words !== undefined || asked.stage !== undefined || asked.tag !== undefined;
+  const shelf = useShelfInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
   const { data, error, isLoading, refetch } = shelf;
   const quilts = data?.pages.flatMap((page) => page.quilts);
   const total = data?.pages.at(-1)?.total ?? 0;
+  const tags = data?.pages[0]?.tags ?? [];
   const { who, readOnly } = useAppSelector((s) => s.house);
   const looking = who === 'view';
   const dispatch = useAppDispatch();
   const [removeQuilt] = useRemoveQuiltMutation();
   const [restoreQuilt] = useRestoreQuiltMutation();
+  const [saveQuilt] = useSaveQuiltMutation();
   const [notice, setNotice] = useState<{ text: string; wrong?: boolean; undo?: () => void } | null>(null);
+  const [tagged, setTagged] = useState<ListedQuilt | null>(null);
   const [theme, toggleTheme] = useTheme();
-  const navigate = useNavigate();
+  const file = usePlanFile();
 
-  const add = async (plan: Plan, open: boolean) => {
-    const id = await dispatch(addQuilt(plan));
-    if (open) await navigate(`/quilts/${id}/setting`);
+  const ask = (change: Partial<ShelfAsked>) =>
+    setParams(
+      (had) => {
+        const next = new URLSearchParams(had);
+        for (const [key, value] of Object.entries(change))
+          if (value === '' || (key === 'sort' && value === 'recent')) next.delete(key);
+          else next.set(key, value);
+        return next;
+      },
+      { replace: true },
+    );
+  const failed = (failure: unknown) => setNotice({ text: serverError(failure).message, wrong: true });
+  const whole = async ({ id, revision }: ListedQuilt): Promise<StoredQuilt> =>
+    (await dispatch(
+      api.endpoints.drawn.initiate({ id, revision }, { subscribe: false }),
+    ).unwrap()) as StoredQuilt;
+  const copy = async (quilt: ListedQuilt) => {
+    const { plan } = await whole(quilt);
+    const taken = quilts?.map(({ card }) => card.title) ?? [];
+    await dispatch(addQuilt({ ...plan, title: freeName(`${plan.title}, copy`.slice(0, 112), taken) }));
   };
-  const importPlan = async (files: FileList | null) => {
-    const file = files?.[0];
-    if (!file) return;
-    const { readPlanJson } = await import('./readPlanFile.ts');
-    const read = readPlanJson(await file.text());
-    if (read.ok) return add(read.plan, true);
-    const [first, ...more] = read.problems;
-    const place = first!.path.length > 0 ? ` (at ${first!.path.join('.')})` : '';
-    setNotice({
-      text: `${file.name} was not taken. ${first!.message}${place}${more.length > 0 ? ` And ${more.length} more like it.` : ''}`,
-      wrong: true,
-    });
-  };
-  const copy = async ({ id, revision }: ListedQuilt) => {
-    const asked = dispatch(api.endpoints.drawn.initiate({ id, revision }, { subscribe: false }));
-    const { plan } = (await asked.unwrap()) as StoredQuilt;
-    await add({ ...plan, title: `${plan.title}, copy`.slice(0, 120) }, false);
+  const retag = async (quilt: ListedQuilt, next: readonly string[]) => {
+    const { id, revision, plan } = await whole(quilt);
+    await saveQuilt({ id, revision, plan: { ...plan, tags: [...next] } }).unwrap();
   };
   const remove = async (quilt: ListedQuilt) => {
     try {
@@ -237,17 +92,14 @@ export function Shelf() {
         undo: () =>
           void restoreQuilt(quilt.id)
             .unwrap()
-            .then(
-              () => setNotice(null),
-              (failure) => setNotice({ text: serverError(failure).message, wrong: true }),
-            ),
+            .then(() => setNotice(null), failed),
       });
     } catch (failure) {
-      setNotice({ text: serverError(failure).message, wrong: true });
+      failed(failure);
     }
   };
   return (
-    <Page>
+    <ShelfPage>
       <header>
         <h1>Dapper Lattice</h1>
         <Link className="ask" to="/ask/binding">
@@ -262,7 +114,7 @@ export function Shelf() {
         {!looking && (
           <FileTrigger
             acceptedFileTypes={['.json', 'application/json']}
-            onSelect={(files) => void importPlan(files)}
+            onSelect={(files) => void file.open(files)}
           >
             <Button>
               <FileUp size={16} aria-hidden />
@@ -275,6 +127,16 @@ export function Shelf() {
         </Button>
       </header>
       <main>
+        {file.problem && (
+          <Notice role="alert" data-wrong>
+            <p>
+              <Lengths text={file.problem} />
+            </p>
+            <Button look="quiet" aria-label="Close this note" onPress={file.clear}>
+              <X size={15} aria-hidden />
+            </Button>
+          </Notice>
+        )}
         {notice && (
           <Notice role={notice.wrong ? 'alert' : 'status'} data-wrong={notice.wrong || undefined}>
             <p>
@@ -295,18 +157,15 @@ export function Shelf() {
             </p>
           </Notice>
         )}
-        <div className="shelf">
-          <h2>On the shelf{total > MANY ? `, ${total} quilts` : ''}</h2>
-          {(total > MANY || words !== '') && (
-            <input
-              type="search"
-              aria-label="Find by name"
-              placeholder="Find by name"
-              value={words}
-              onChange={({ target }) => setWords(target.value)}
-            />
+        <div className="first">
+          {!looking && (
+            <Link className="new" to="/new">
+              <Plus size={18} aria-hidden /> New quilt
+            </Link>
           )}
+          <ShelfTools asked={asked} tags={tags} onAsk={ask} />
         </div>
+        <h2>On the shelf{total > SOME ? `, ${total} quilts` : ''}</h2>
         {isLoading && <p role="status">Fetching the quilts…</p>}
         {error && (
           <Notice role="alert" data-wrong>
@@ -314,25 +173,27 @@ export function Shelf() {
             <Button onPress={() => void refetch()}>Try again</Button>
           </Notice>
         )}
-        {quilts?.length === 0 && words !== '' && <p role="status">No quilt on the shelf is called so.</p>}
-        {quilts?.length === 0 && words === '' && (
-          <p>The shelf is empty. Begin with one of the starting points below, or open a plan file.</p>
+        {quilts?.length === 0 && narrowed && (
+          <p role="status">
+            No quilt on the shelf is so.{' '}
+            <Button onPress={() => ask({ words: '', stage: '' as Stage, tag: '' })}>Show all of them</Button>
+          </p>
         )}
-        <Grid>
+        {quilts?.length === 0 && !narrowed && (
+          <p>The shelf is empty. Press New quilt and say what you have, or open a plan file.</p>
+        )}
+        <Cards>
           {quilts?.map((quilt) => (
             <QuiltCard
               key={quilt.id}
               quilt={quilt}
               looking={looking}
-              onCopy={() =>
-                void copy(quilt).catch((failure: unknown) =>
-                  setNotice({ text: serverError(failure).message, wrong: true }),
-                )
-              }
+              onCopy={() => void copy(quilt).catch(failed)}
+              onTags={() => setTagged(quilt)}
               onRemove={() => void remove(quilt)}
             />
           ))}
-        </Grid>
+        </Cards>
         {shelf.hasNextPage && (
           <div className="more">
             <Button isDisabled={shelf.isFetchingNextPage} onPress={() => void shelf.fetchNextPage()}>
@@ -340,79 +201,27 @@ export function Shelf() {
             </Button>
           </div>
         )}
-        {!looking && <h2>Begin another</h2>}
-        <Starts hidden={looking}>
-          {STARTS.map(({ id, name, unit, block, across, down }) => (
-            <li key={id}>
-              <button type="button" onClick={() => void add(startPlan(id), true)}>
-                <Thumbnail plan={startPlan(id)} />
-                <span>
-                  <strong>{name}</strong>
-                  {across} × {down} blocks of {block}
-                  {unit === 'in' ? '″' : ' cm'}
-                </span>
-              </button>
-            </li>
-          ))}
-        </Starts>
-      </main>
-    </Page>
-  );
-}
-
-function QuiltCard({
-  quilt,
-  looking,
-  onCopy,
-  onRemove,
-}: {
-  quilt: ListedQuilt;
-  looking: boolean;
-  onCopy: () => void;
-  onRemove: () => void;
-}) {
-  const { card, id } = quilt;
-  const booked = useAppSelector(selectBooked).has(id);
-  const unreadable = 'unreadable' in card;
-  return (
-    <Card data-unreadable={unreadable || undefined}>
-      <div className="art">{!unreadable && <CardArt id={id} revision={quilt.revision} />}</div>
-      <div className="words">
-        <Link
-          className="title"
-          to={`/quilts/${id}/${unreadable ? 'setting' : booked ? card.atBooked : card.at}`}
-        >
-          {card.title}
-        </Link>
-        <p className="rest">
-          {unreadable ? (
-            'It cannot be read any more: open it to see what can be done'
-          ) : (
-            <>
-              <Lengths text={formatSize(card.width, card.height, card.unit)} /> · {card.setting.toLowerCase()}{' '}
-              · {`at\u00a0${STAGE_NAMES[booked ? card.atBooked : card.at]}`}
-            </>
-          )}
+        <p className="foot">
+          <Link to="/taken-off">What was taken off the shelf</Link> can be put back for a month.
         </p>
-      </div>
-      {!looking && (
-        <div className="tools">
-          {!unreadable && (
-            <Button look="quiet" aria-label={`Duplicate ${card.title}`} onPress={onCopy}>
-              <Copy size={15} aria-hidden />
-            </Button>
-          )}
-          <Button look="quiet" aria-label={`Take ${card.title} off the shelf`} onPress={onRemove}>
-            <X size={16} aria-hidden />
-          </Button>
-        </div>
-      )}
-    </Card>
+        {tagged && 'tags' in tagged.card && (
+          <Suspense>
+            <TagsSheet
+              title={tagged.card.title}
+              tags={tagged.card.tags}
+              known={tags}
+              onClose={() => setTagged(null)}
+              onKeep={(next) => {
+                setTagged(null);
+                void retag(tagged, next).catch(failed);
+              }}
+            />
+          </Suspense>
+        )}
+      </main>
+    </ShelfPage>
   );
 }
 
-/** The quilt drawn on its card, from its plan: fetched when the card is there, and then known for opening it. */
-function CardArt({ id, revision }: { id: string; revision: number }) {
-  const { data } = useDrawnQuery({ id, revision });
-  return data && data.problems.length === 0 ? <Thumbnail plan={data.plan} edged /> : null;
-}
+/** With more than these their number is worth saying. */
+const SOME = 12;

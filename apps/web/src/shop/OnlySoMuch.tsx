@@ -10,6 +10,7 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
+import { useSheet } from '../app/useInAddress.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -56,13 +57,13 @@ const TOLD = 4;
 
 /** "I have only so much of this": ways out, each drawn, with what it changes. */
 export function OnlySoMuch({ fabric, needed }: { fabric: Fabric; needed: number }) {
-  const [open, setOpen] = useState(false);
+  const { open, show, close } = useSheet('only');
   return (
     <>
-      <Button look="quiet" onPress={() => setOpen(true)}>
+      <Button look="quiet" onPress={() => show(fabric.id)}>
         I have only…
       </Button>
-      {open && <Asking fabric={fabric} needed={needed} onClose={() => setOpen(false)} />}
+      {open === fabric.id && <Asking fabric={fabric} needed={needed} onClose={close} />}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { QuiltInWords } from '../drawing/QuiltInWords.tsx';
 import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useMoveBand } from '../quilt/useMoveBand.ts';
@@ -28,6 +29,7 @@ export function StageWithBoard({ children }: { children: React.ReactNode }) {
         onMove={onMove}
       />
       {children}
+      <QuiltInWords plan={plan} quilt={quilt} />
     </BoardGrid>
   );
 }

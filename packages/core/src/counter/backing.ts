@@ -1,7 +1,17 @@
 import { planBacking } from '../layer/backing.ts';
 import { numberOf } from '../figure/figure.ts';
 import { USUAL } from '../usual/lengths.ts';
-import { counterCut, lengthIn, quiltOfSize, shopCutJson, type Topic, wrongFlag } from './topic.ts';
+import type { Plan } from '../plan/shape.ts';
+import {
+  askFor,
+  counterCut,
+  lengthIn,
+  shopCutJson,
+  type Topic,
+  wholeOfSize,
+  withUsable,
+  wrongFlag,
+} from './topic.ts';
 
 const SEAMS = { none: 'no seam', vertical: 'vertical seams', horizontal: 'horizontal seams' } as const;
 
@@ -43,10 +53,21 @@ export const backing: Topic = {
         { what: 'Backing height', figure: height },
         ...options.flatMap(({ seams, panels, fabric }) => [
           { what: `${numberOf(panels, 'panel')}, ${SEAMS[seams]}`, figure: fabric },
-          { what: 'Ask for', figure: counterCut(fabric.value, unit).length },
+          askFor(fabric.value, unit),
         ]),
       ],
     };
   },
-  quilt: quiltOfSize,
+  quilt: (question) => {
+    const plan = wholeOfSize(question.unit, {
+      kind: 'whole-top',
+      width: lengthIn(question, 'width'),
+      height: lengthIn(question, 'height'),
+    });
+    const backed: Plan = {
+      ...plan,
+      backing: { ...plan.backing, overhang: lengthIn(question, 'overhang') },
+    };
+    return withUsable(backed, plan.backing.fabric, lengthIn(question, 'usable'));
+  },
 };

@@ -4,19 +4,23 @@ import { BINDING_SCHOOLS, type BindingSchool, SCHOOL_NAMES } from '../choice/bin
 import { bindingLength, withAdded } from '../edge/schools.ts';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
+import type { Plan } from '../plan/shape.ts';
 import { USUAL } from '../usual/lengths.ts';
 import {
   type Answer,
   type FlagRefusal,
+  askFor,
   counterCut,
   lengthIn,
   type Question,
-  quiltOfSize,
+  quiltAsked,
   type AnswerLine,
   shopCutJson,
   stripsAndCut,
   stripsDrawn,
   type Topic,
+  wholeOfSize,
+  withUsable,
   wrongFlag,
 } from './topic.ts';
 
@@ -54,7 +58,27 @@ export const binding: Topic = {
       return wrongFlag('strip', 'a binding strip is far narrower than its fabric.');
     return question.given['grain'] === 'bias' ? onTheBias(question, asked) : byStrips(question, asked);
   },
-  quilt: quiltOfSize,
+  quilt: (question) => {
+    const { given, unit } = question;
+    const perimeter = given['perimeter'];
+    // All that was measured of it is all round: it is drawn square, and its binding goes by what was measured.
+    const side = typeof perimeter === 'number' ? perimeter / 4 : null;
+    const plan =
+      side === null
+        ? quiltAsked(question)
+        : wholeOfSize(unit, { kind: 'whole-quilt', width: side, height: side });
+    const bound: Plan = {
+      ...plan,
+      edge: { ...plan.edge, around: typeof perimeter === 'number' ? perimeter : null },
+      binding: {
+        ...plan.binding,
+        stripWidth: lengthIn(question, 'strip'),
+        school: given['school'] as BindingSchool,
+        grain: given['grain'] === 'bias' ? 'bias-square' : 'straight',
+      },
+    };
+    return withUsable(bound, plan.binding.fabric, lengthIn(question, 'usable'));
+  },
 };
 
 /** The edge that is asked about: all round, and with what the school adds. */
@@ -160,7 +184,7 @@ function byStrips(question: Question, asked: EdgeAsked): Answer {
           `${numberOf(cut.value, 'strip')} × ${formatWorking(strip, unit)} = ${formatExact(needed)}`,
         ),
       },
-      { what: 'Ask for', figure: counterCut(needed, unit).length },
+      askFor(needed, unit),
       ...biasSaid(counts),
     ],
   };
@@ -175,11 +199,11 @@ function onTheBias(question: Question, asked: EdgeAsked): Answer {
     ok: true,
     headline: `A square of ${formatWithUnit(side, unit)}, ${counterCut(side, unit).text}`,
     ...answerOf(question, asked, side, counts),
-    drawn: { what: 'bias', side, strips: square.cut!.strips },
+    drawn: { what: 'bias', width: side, height: side, fold: true, strips: square.cut!.strips },
     said: [
       { what: 'Length with corners and tails', figure: asked.length },
       { what: 'That square gives, joined', figure: square.gives },
-      { what: 'Ask for', figure: counterCut(side, unit).length },
+      askFor(side, unit),
       ...biasSaid(counts),
     ],
   };

@@ -1,16 +1,18 @@
 import { edgesAsTold, flangeRefusal, planFlange } from '../edge/flange.ts';
 import { planPrairiePoints, pointBase, pointHeight, type PointsOnSide } from '../edge/prairie-points.ts';
+import type { Plan } from '../plan/shape.ts';
 import { USUAL } from '../usual/lengths.ts';
 import {
-  counterCut,
+  askFor,
   type Flag,
   lengthIn,
   type Question,
-  quiltOfSize,
+  quiltAsked,
   shopCutJson,
   stripsAndCut,
   stripsDrawn,
   type Topic,
+  withUsable,
   wrongFlag,
 } from './topic.ts';
 
@@ -70,11 +72,23 @@ export const flange: Topic = {
         { what: 'Top and bottom', figure: ends },
         { what: 'Strips, selvage to selvage', figure: strips },
         { what: 'Fabric', figure: fabric },
-        { what: 'Ask for', figure: counterCut(fabric.value, unit).length },
+        askFor(fabric.value, unit),
       ],
     };
   },
-  quilt: quiltOfSize,
+  quilt: (question) => {
+    const plan = quiltAsked(question);
+    const flanged: Plan = {
+      ...plan,
+      edge: {
+        ...plan.edge,
+        finishes: ['flange', 'binding'],
+        flange: { ...plan.edge.flange, visible: lengthIn(question, 'visible') },
+      },
+      binding: { ...plan.binding, seam: lengthIn(question, 'seam') },
+    };
+    return withUsable(flanged, plan.edge.flange.fabric, lengthIn(question, 'usable'));
+  },
 };
 
 /** Prairie points in place of a binding (rule PP-1). */
@@ -137,9 +151,25 @@ export const prairiePoints: Topic = {
         { what: 'Gap at the seam, down', figure: points.down.gap },
         { what: 'Points in all', figure: points.total },
         { what: 'Strips', figure: points.strips },
-        { what: 'Ask for', figure: counterCut(points.fabric.value, unit).length },
+        askFor(points.fabric.value, unit),
       ],
     };
   },
-  quilt: quiltOfSize,
+  quilt: (question) => {
+    const plan = quiltAsked(question);
+    const { points } = plan.edge;
+    const pointed: Plan = {
+      ...plan,
+      edge: {
+        ...plan.edge,
+        finishes: ['prairie-points'],
+        points: {
+          ...points,
+          square: lengthIn(question, 'square'),
+          overlap: lengthIn(question, 'overlap'),
+        },
+      },
+    };
+    return withUsable(pointed, points.fabrics[0]!, lengthIn(question, 'usable'));
+  },
 };

@@ -3,7 +3,8 @@ import { type Figure, numberOf } from '../figure/figure.ts';
 import type { Slab } from '../layer/slabs.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import { type Plan } from '../plan/shape.ts';
-import { startPlan } from '../plan/start.ts';
+import { blankPlan } from '../plan/start.ts';
+import { settingOf } from '../setting/registry.ts';
 import { type Allowance, type ShopCut, shopCut } from '../shopping/shop-cut.ts';
 import { USUAL, type Usual } from '../usual/lengths.ts';
 
@@ -47,7 +48,14 @@ export type AnswerDrawn =
       readonly count: number;
       /** Of the last strip. */ readonly used: number;
     }
-  | { readonly what: 'bias'; readonly side: number; readonly strips: readonly BiasStrip[] }
+  | {
+      readonly what: 'bias';
+      readonly width: number;
+      readonly height: number;
+      /** It is cut folded corner to corner. */
+      readonly fold: boolean;
+      readonly strips: readonly BiasStrip[];
+    }
   | {
       readonly what: 'backing';
       readonly width: number;
@@ -113,22 +121,34 @@ export interface Topic {
 /** A length that was given, or its start. The flag has been parsed, so it is a number. */
 export const lengthIn = ({ given }: Question, key: string): number => given[key] as number;
 
-/** A quilt that has yet to be set, in this unit: blocks of a size, or a target. */
+/** A quilt that has yet to be set, in this unit: blocks of a size, sashed until something else is asked for. */
 export const blankQuilt = (unit: Unit, change: Partial<Plan>): Plan => ({
-  ...startPlan(unit === 'in' ? 'sashed-sampler' : 'metric-sashed'),
+  ...blankPlan(unit),
+  setting: settingOf('sashed').start(unit),
   title: 'From a quick answer',
-  borders: [],
   ...change,
 });
 
-/** A quilt of the size that was asked about. */
-export const quiltOfSize = (question: Question): Plan =>
-  blankQuilt(
-    question.unit,
-    typeof question.given['width'] === 'number' && typeof question.given['height'] === 'number'
-      ? { target: { of: 'size', width: lengthIn(question, 'width'), height: lengthIn(question, 'height') } }
-      : {},
-  );
+/** A top or a quilt that is there already, of this size; nothing else is asked of it. */
+export const wholeOfSize = (
+  unit: Unit,
+  setting: Extract<Plan['setting'], { kind: 'whole-top' | 'whole-quilt' }>,
+): Plan => blankQuilt(unit, { setting, grid: { across: 1, down: 1 } });
+
+/** The quilt whose two sides were given, quilted already: what is asked about is its edge. */
+export const quiltAsked = (question: Question): Plan => ({
+  ...wholeOfSize(question.unit, {
+    kind: 'whole-quilt',
+    width: lengthIn(question, 'width'),
+    height: lengthIn(question, 'height'),
+  }),
+});
+
+/** The plan with the usable width of one of its cloths as it was given. */
+export const withUsable = (plan: Plan, fabric: string, usableWidth: number): Plan => ({
+  ...plan,
+  fabrics: plan.fabrics.map((cloth) => (cloth.id === fabric ? { ...cloth, usableWidth } : cloth)),
+});
 
 /** What is asked for at a counter besides what is needed: the end squared, nothing washed. */
 const counterAllowance = (unit: Unit): Allowance => ({ squaring: USUAL.squaring[unit], shrinkage: 0 });
@@ -136,6 +156,12 @@ const counterAllowance = (unit: Unit): Allowance => ({ squaring: USUAL.squaring[
 /** What to ask for at a counter. */
 export const counterCut = (needed: number, unit: Unit): ShopCut =>
   shopCut(needed, counterAllowance(unit), unit);
+
+/** What to ask for, as it is said at the counter, with the length it stands for. */
+export function askFor(needed: number, unit: Unit): AnswerLine {
+  const cut = counterCut(needed, unit);
+  return { what: `Ask for ${cut.text}`, figure: cut.length };
+}
 
 /** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
 export const stripsAndCut = (strips: number, needed: number, unit: Unit): string =>

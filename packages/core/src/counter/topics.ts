@@ -4,6 +4,7 @@ import type { Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { backing } from './backing.ts';
 import { binding } from './binding.ts';
+import { boundBy } from './bound-by.ts';
 import { flange, prairiePoints } from './edges.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
 import { setting } from './setting.ts';
@@ -24,6 +25,7 @@ export const TOPICS: readonly Topic[] = [
   triangles,
   setting,
   binding,
+  boundBy,
   backing,
   flange,
   prairiePoints,

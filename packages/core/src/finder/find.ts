@@ -73,6 +73,7 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
     .map((shape) => ({ shape, bound: lowerBound(scale, shape, lengthRange(shape)) }))
     .sort((a, b) => a.bound - b.bound);
   const enough = clothCheck(plan, request);
+  const turns = isAnySide(plan, request);
   let best: readonly Fit[] = [];
   let looked = 0;
   const worst = () => (best.length === BEST ? best[BEST - 1]!.score : Infinity);
@@ -80,7 +81,7 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
     const { shape, bound } = bounded[i]!;
     if (bound > worst()) break;
     const fit = bestOfShape(scale, shape, step, worst(), enough, () => looked++);
-    if (fit) best = withFit(best, fit);
+    if (fit) best = withFit(best, fit, turns);
     if (i % REPORT_EVERY === REPORT_EVERY - 1) yield { done: i + 1, of: bounded.length, looked, best };
   }
   yield { done: bounded.length, of: bounded.length, looked, best };
@@ -117,13 +118,31 @@ function bestOfShape(
   return best ? fitOf(scale, shape, best.lengths, best.border, step) : null;
 }
 
-/** The ranking with one more design, if it ranks. Equal scores keep the order they were found in. */
-function withFit(best: readonly Fit[], fit: Fit): readonly Fit[] {
+/**
+ * The ranking with one more design, if it ranks. A grid of a setting with as many blocks is there once, at its best.
+ * Equal scores keep the order they were found in.
+ *
+ * @param turns a grid on its side comes to the same, and is not shown again
+ */
+function withFit(best: readonly Fit[], fit: Fit, turns: boolean): readonly Fit[] {
   if (best.length === BEST && fit.score >= best[BEST - 1]!.score) return best;
-  const at = best.findIndex((b) => fit.score < b.score);
-  const placed = at < 0 ? [...best, fit] : [...best.slice(0, at), fit, ...best.slice(at)];
+  const alike = best.find((had) => isTheSame(had, fit, turns));
+  if (alike && alike.score <= fit.score) return best;
+  const others = alike ? best.filter((had) => had !== alike) : best;
+  const at = others.findIndex((b) => fit.score < b.score);
+  const placed = at < 0 ? [...others, fit] : [...others.slice(0, at), fit, ...others.slice(at)];
   return placed.slice(0, BEST);
 }
+
+function isTheSame(a: Fit, b: Fit, turns: boolean): boolean {
+  if (a.setting.kind !== b.setting.kind || a.blocks !== b.blocks) return false;
+  const same = a.grid.across === b.grid.across && a.grid.down === b.grid.down;
+  return same || (turns && a.grid.across === b.grid.down && a.grid.down === b.grid.across);
+}
+
+/** Whether a grid on its side comes to the same: blocks are square, and so is what they are to come to, or it is any size. */
+const isAnySide = ({ block }: Plan, { target }: FitRequest): boolean =>
+  near(block.width, block.height) && (target === null || near(target.width, target.height));
 
 /** Every setting allowed, with every option that changes its size, on every grid that could come near. */
 export function shapesFor(plan: Plan, request: FitRequest): Shape[] {

@@ -35,7 +35,8 @@ function lessCloth(best: BackingOption, next: BackingOption): string {
 
 /** What a stripe would save, where it saves anything. */
 export function stripeSaves(best: BackingOption, stripe: BackingOption | undefined, unit: Unit): string[] {
-  if (!stripe) return [];
+  // A whole back that is the best has no seam to save.
+  if (!stripe || best.way === 'wide') return [];
   if (best.cost && stripe.cost)
     return stripe.cost.value < best.cost.value - 1e-9
       ? [

@@ -7,6 +7,7 @@ import type { BothChanged } from './three-way.ts';
 const PARTS: Readonly<Record<keyof Plan, string>> = {
   schemaVersion: 'The plan’s version',
   title: 'The quilt’s name',
+  tags: 'The quilt’s tags',
   unit: 'Inches or centimetres',
   seam: 'The seam allowance',
   squaring: 'What squaring an end takes',

@@ -30,6 +30,7 @@ export interface Pile {
 /** Counts and measures the pile against the plan. */
 export function judgePile(plan: Plan, needed: number): Pile {
   const { pile, seam, unit } = plan;
+  const toLay = pile.filter((b) => !b.label).length;
   const meant = meantCut(plan);
   const cut = proposedCut(plan);
   const kinds = pile.map((b) => verdictOn(b, cut, unit, seam).kind);
@@ -37,7 +38,7 @@ export function judgePile(plan: Plan, needed: number): Pile {
   return {
     blocks: pile.length,
     needed,
-    missing: pile.length === 0 ? 0 : Math.max(0, needed - pile.length),
+    missing: pile.length === 0 ? 0 : Math.max(0, needed - toLay),
     spare: wallOf(plan, needed).spare,
     meant,
     cut,
@@ -51,7 +52,7 @@ export function judgePile(plan: Plan, needed: number): Pile {
 /** What the count means for the quilt, in words; null when it comes out even or no pile was entered. */
 export function pileAdvice(pile: Pile): string | null {
   if (pile.missing > 0)
-    return `This grid takes ${numberOf(pile.needed, 'block')} and the pile has ${pile.blocks}: ${pile.missing} more to make, or choose a smaller grid.`;
+    return `This grid takes ${numberOf(pile.needed, 'block')} and the pile has ${pile.needed - pile.missing}: ${pile.missing} more to make, or choose a smaller grid.`;
   if (pile.spare.length > 0) {
     const named = pile.spare
       .slice(0, 3)

@@ -226,6 +226,9 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
       stock: [...listed(leftovers, 'binding'), ...listed(pieces, 'batting')],
     };
   },
+
+  // Quilts learnt tags; spare blocks what they are kept for, and settings that nothing is laid out in, are new besides.
+  7: (plan) => ({ ...plan, tags: [] }),
 };
 
 /** Options that version 2 settings did not have, as they were then. */

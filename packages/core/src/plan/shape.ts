@@ -11,13 +11,15 @@ import { colour, fabricId, length, name, oneOf, whole } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 7;
+export const SCHEMA_VERSION = 8;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
 
 /** The most blocks one pile may hold: fifty by fifty. */
 export const PILE_LIMIT = 2500;
+/** The most tags a quilt has. */
+export const TAG_LIMIT = 8;
 /** The most borders a stack holds. */
 export const BORDER_LIMIT = 6;
 
@@ -54,6 +56,8 @@ const pileBlockSchema = z.strictObject({
     .optional(),
   /** What its verdict asked for has been done. */
   settled: z.boolean().optional(),
+  /** A spare one that is kept to be sewn on the back as the quilt’s label. */
+  label: z.boolean().optional(),
 });
 
 /** One place of the wall: the block lying there by its id, turned by quarters to the right, and whether it stays. */
@@ -161,6 +165,8 @@ const targetSchema = z.discriminatedUnion(
 export const planShape = z.strictObject({
   schemaVersion: z.literal(SCHEMA_VERSION),
   title: name('The quilt’s name', 120),
+  /** Groups it belongs to, in the maker’s words: "guild", "presents". */
+  tags: z.array(name('A tag', 30)).max(TAG_LIMIT, `A quilt has at most ${TAG_LIMIT} tags.`),
   unit: z.enum(['in', 'cm'], 'The unit is "in" or "cm".'),
   seam: length('The seam allowance'),
   /** Bought with every fabric besides what is needed: for squaring its end before the first cut. */

@@ -104,7 +104,7 @@ export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan
   },
 });
 
-/** Starting points offered for a new quilt, each a real job with everyday figures. */
+/** Everyday quilts to try things on, each a real job with everyday figures. */
 export const STARTS = [
   {
     id: 'sashed-sampler',
@@ -159,41 +159,52 @@ export const STARTS = [
 
 export type StartId = (typeof STARTS)[number]['id'];
 
+/** A whole new plan that is nothing yet but its unit: a dozen blocks edge to edge, without a border. */
+export const blankPlan = (unit: Unit): Plan => ({
+  schemaVersion: SCHEMA_VERSION,
+  title: 'New quilt',
+  tags: [],
+  unit,
+  seam: USUAL.seam[unit],
+  squaring: USUAL.squaring[unit],
+  block: { width: USUAL.block[unit], height: USUAL.block[unit] },
+  pile: [],
+  wall: [],
+  grid: { across: 3, down: 4 },
+  setting: settingOf('edge-to-edge').start(unit),
+  borders: [],
+  places: { turn: 'none', swap: 'none' },
+  measured: [],
+  measureBy: 'middle',
+  target: null,
+  ...startLayers(unit, 'back', 'wide-back'),
+  ...startEdge(unit, 'binding', 'accent'),
+  fabrics: startFabrics(unit),
+  fabricFor: {
+    sash: 'sash',
+    'middle-sash': 'accent',
+    'sash-back': 'back',
+    'sash-batting': 'batting',
+    coping: 'sash',
+    cornerstone: 'accent',
+    triangle: 'triangle',
+    plain: 'sash',
+    frame: 'triangle',
+  },
+  rotations: [],
+  overLong: { sashes: 0, borders: 0 },
+  stock: [],
+});
+
 /** A whole new plan from one of the starting points. */
 export function startPlan(id: StartId): Plan {
   const start = STARTS.find((s) => s.id === id)!;
   return {
-    schemaVersion: SCHEMA_VERSION,
+    ...blankPlan(start.unit),
     title: start.name,
-    unit: start.unit,
-    seam: USUAL.seam[start.unit],
-    squaring: USUAL.squaring[start.unit],
     block: { width: start.block, height: start.block },
-    pile: [],
-    wall: [],
     grid: { across: start.across, down: start.down },
     setting: settingOf(start.setting).start(start.unit),
     borders: start.borders.map((width, i) => startBorder(String(i + 1), width, 'border')),
-    places: { turn: 'none', swap: 'none' },
-    measured: [],
-    measureBy: 'middle',
-    target: null,
-    ...startLayers(start.unit, 'back', 'wide-back'),
-    ...startEdge(start.unit, 'binding', 'accent'),
-    fabrics: startFabrics(start.unit),
-    fabricFor: {
-      sash: 'sash',
-      'middle-sash': 'accent',
-      'sash-back': 'back',
-      'sash-batting': 'batting',
-      coping: 'sash',
-      cornerstone: 'accent',
-      triangle: 'triangle',
-      plain: 'sash',
-      frame: 'triangle',
-    },
-    rotations: [],
-    overLong: { sashes: 0, borders: 0 },
-    stock: [],
   };
 }

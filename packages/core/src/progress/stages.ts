@@ -1,10 +1,7 @@
+import { type Stage, STAGES } from '../choice/stages.ts';
 import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
-
-/** The stages of the work, in their order (rule WK-1). */
-export const STAGES = ['blocks', 'setting', 'wall', 'borders', 'layers', 'edge', 'cut', 'sew'] as const;
-export type Stage = (typeof STAGES)[number];
 
 /** How far a quilt has come. */
 export interface Headway {

@@ -50,7 +50,8 @@ export function computeQuilt(plan: Plan): Quilt {
   const top = layout.sizes.at(-1)!.used;
   const finished = { width: top.width.value, height: top.height.value };
   const pile = judgePile(plan, setting.blocksNeeded(plan.grid, plan.setting).value);
-  const spare = Math.max(0, pile.blocks - pile.needed);
+  const labels = plan.pile.filter((block) => block.label).length;
+  const spare = Math.max(0, pile.blocks - labels - pile.needed);
   const layers = setting.quilted ? null : planLayers(plan, layout, finished, spare, costIn(plan));
   const planned = planEdge(plan, finished);
 

@@ -1,8 +1,28 @@
-import { FACE_GROUND, FACES } from '../face/face.ts';
+import { FACE_GROUND, FACES, type Patch } from '../face/face.ts';
 import type { PileBlock } from '../plan/shape.ts';
 
-/** What a block without a drawn face is shown in. */
-const PLAIN: readonly [string, string] = ['#d9d2c2', '#cfc7b5'];
+/** What a block is shown in of which nobody has said how it looks: cool, to stand off from the cream of a sash. */
+const PLAIN = { ground: '#dbe2e6', colours: ['#9fb0bb', '#6f8594'] } as const;
+/** Such a block’s patches: unlike from every side, so that it shows how it is turned. */
+const PLAIN_PATCHES: readonly Patch[] = [
+  {
+    tone: 1,
+    outline: [
+      [0, 0],
+      [1, 1],
+      [0, 1],
+    ],
+  },
+  {
+    tone: 2,
+    outline: [
+      [0.62, 0.14],
+      [0.86, 0.14],
+      [0.86, 0.38],
+      [0.62, 0.38],
+    ],
+  },
+];
 
 /** Patches of one colour on the unit square. */
 interface LookPatches {
@@ -22,12 +42,13 @@ export interface BlockLook {
 
 /** A swapped block has its first colour for a ground, and the ground where that colour was. Pictures are not swapped. */
 export function lookOf(block: PileBlock | undefined, swapped = false): BlockLook {
-  const plain = { picture: null, ground: PLAIN[0], patches: [] };
-  if (block?.picture) return { ...plain, key: `picture|${block.picture}`, picture: block.picture };
+  if (block?.picture)
+    return { key: `picture|${block.picture}`, picture: block.picture, ground: PLAIN.ground, patches: [] };
   const { face, colours = [] } = block ?? {};
-  const drawn = FACES[face ?? 'square in square'];
-  const [own = PLAIN[0], second = own] = face ? colours : PLAIN;
-  const [ground, first] = swapped ? [own, FACE_GROUND] : [FACE_GROUND, own];
+  const drawn: readonly Patch[] = face ? FACES[face] : PLAIN_PATCHES;
+  const under = face ? FACE_GROUND : PLAIN.ground;
+  const [own = PLAIN.colours[0], second = own] = face ? colours : PLAIN.colours;
+  const [ground, first] = swapped ? [own, under] : [under, own];
   const tones = [...new Set(drawn.map((patch) => patch.tone))];
   return {
     key: [swapped ? 'swapped' : '', ...(face ? [face, ...colours] : ['plain'])].join('|'),

@@ -11,6 +11,7 @@ import { quilted } from './quilted.ts';
 import { sashed } from './sashed.ts';
 import type { Setting, SettingLengths } from './setting.ts';
 import { stripSet } from './strip-set.ts';
+import { wholeQuilt, wholeTop } from './whole.ts';
 
 /** Every setting there is, in the order they are offered. A new one is its own file and one line here. */
 export const SETTINGS = [
@@ -24,6 +25,8 @@ export const SETTINGS = [
   halfDrop,
   coped,
   quilted,
+  wholeTop,
+  wholeQuilt,
 ] as const;
 
 /** The options of whichever setting was chosen; `kind` tells which. */

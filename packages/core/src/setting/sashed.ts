@@ -41,6 +41,7 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
   ...sashOfOwn,
+  besides: ({ outerSash }) => (outerSash ? 'sash round the outside' : 'no sash outside'),
   atCounter: (start, { sash, outerSash }) => ({ ...start, sash, outerSash }),
   start: (unit) => ({
     kind: 'sashed',

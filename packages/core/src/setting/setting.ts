@@ -102,6 +102,8 @@ export interface Setting<
   readonly otherBlocks?: true;
   /** Its pieces are quilted before they are joined: no backing goes under the whole, and borders have layers of their own. */
   readonly quilted?: true;
+  /** It is one piece that is there already: nothing is laid out, and no block is asked for. */
+  readonly whole?: true;
   /** Its blocks stand on point, so they have to be square. */
   readonly onPoint?: true;
   start(unit: Unit): O;
@@ -116,7 +118,7 @@ export interface Setting<
   lengths?(options: O): Partial<SettingLengths>;
   /** The options with other lengths; those it has not are passed over. */
   withLengths?(options: O, lengths: Partial<SettingLengths>): O;
-  /** What lies between the blocks besides, in words; null where nothing does on this grid. */
+  /** What lies between and round the blocks, in words, where that is a choice; null where there is nothing to say of this grid. */
   besides?(options: O, grid: Grid): string | null;
   /** Its options for a question at the counter; one that is not asked about there leaves this out. */
   atCounter?(start: O, wish: CounterWish): O;

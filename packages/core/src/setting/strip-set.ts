@@ -28,6 +28,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>, typeof opti
   gridMeans: { across: 'blocks across', down: 'blocks down' },
   options,
   ...sashOfOwn,
+  besides: ({ outerSash }) => (outerSash ? 'strips along the outsides' : null),
   start: (unit) => ({
     kind: 'strip-set',
     direction: 'columns',

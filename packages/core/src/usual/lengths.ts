@@ -9,11 +9,16 @@ export type Usual = Readonly<Record<Unit, number>>;
  */
 export const USUAL = {
   seam: { in: 0.25, cm: 0.75 },
+  /** A block, finished. */
+  block: { in: 12, cm: 25 },
   /** A sash between blocks, and a wider one: between columns, or over blocks quilted already. */
   sash: { in: 1.5, cm: 4 },
   wideSash: { in: 2, cm: 5 },
   /** Of a bolt, selvages off. Backing is asked for of a fuller bolt at an inch counter. */
   usable: { in: 40, cm: 102 },
+  /** A fat quarter as it is sold: half a yard, half the width. */
+  fatQuarterWidth: { in: 22, cm: 55 },
+  fatQuarterLength: { in: 18, cm: 50 },
   backingUsable: { in: 42, cm: 102 },
   wideUsable: { in: 104, cm: 260 },
   battingUsable: { in: 88, cm: 220 },

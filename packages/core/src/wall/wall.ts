@@ -24,7 +24,8 @@ export function wallOf({ pile, wall }: Plan, places: number): Wall {
   const kept = new Set(
     laid.flatMap((spot) => (spot.block !== null && byId.has(spot.block) ? [spot.block] : [])),
   );
-  const rest = pile.filter((b) => !kept.has(b.id));
+  // What is kept for the label fills no place by itself.
+  const rest = pile.filter((b) => !kept.has(b.id) && !b.label);
   let next = 0;
   const filled = Array.from({ length: places }, (_, i): WallPlace => {
     const spot = laid[i];

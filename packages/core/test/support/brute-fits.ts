@@ -41,5 +41,13 @@ export function bruteFits(plan: Plan, request: FitRequest): { best: Fit[]; looke
     } | null;
     return found ? [fitOf(scale, shape, found.lengths, found.border, step)] : [];
   });
-  return { best: fits.sort((a, b) => a.score - b.score).slice(0, 20), looked };
+  const { target } = request;
+  const square = plan.block.width === plan.block.height && (!target || target.width === target.height);
+  const sides = ({ grid: { across, down } }: Fit) =>
+    square ? [across, down].sort((a, b) => a - b) : [across, down];
+  const keyOf = (fit: Fit) => [fit.setting.kind, fit.blocks, ...sides(fit)].join(' ');
+  const first = new Map<string, Fit>();
+  for (const fit of fits.sort((a, b) => a.score - b.score))
+    if (!first.has(keyOf(fit))) first.set(keyOf(fit), fit);
+  return { best: [...first.values()].slice(0, 20), looked };
 }

@@ -1,4 +1,4 @@
-import { formatLength, parseLength, rulerStep, type Unit, unitMark } from '@lattice/core';
+import { formatLength, formatWithUnit, parseLength, rulerStep, type Unit } from '@lattice/core';
 import { useState } from 'react';
 import { Button, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -44,7 +44,7 @@ export function LengthField({ label, value, unit, onCommit, step = rulerStep(uni
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
-  const written = `${formatLength(value, unit)}${unit === 'in' ? unitMark(unit) : ''}`;
+  const written = formatWithUnit(value, unit);
   const parsed = draft === null ? null : parseLength(draft, unit);
   const understood =
     parsed?.ok && parsed.writtenIn !== null && parsed.writtenIn !== unit ? parsed.understood : null;
@@ -87,7 +87,10 @@ export function LengthField({ label, value, unit, onCommit, step = rulerStep(uni
           setProblem(null);
         } else if (event.key === 'ArrowUp') stepBy(1);
         else if (event.key === 'ArrowDown') stepBy(-1);
-        else return;
+        else {
+          event.continuePropagation();
+          return;
+        }
         event.preventDefault();
       }}
       validationBehavior="aria"

@@ -52,7 +52,7 @@ export const Box = styled(Group)`
   }
 `;
 export const BoxInput = styled(Input)`
-  width: 64px;
+  width: 74px;
   border: 0;
   padding: 0 4px;
   background: transparent;

@@ -1,7 +1,7 @@
 import { type CutTo, type PileBlock, type Unit, type Verdict, VERDICT_NAMES, verdictOn } from '@lattice/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Check } from 'lucide-react';
-import { memo, useImperativeHandle, useRef, useState } from 'react';
+import { memo, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
 import { BlockArt } from '../../drawing/faces.tsx';
@@ -17,16 +17,20 @@ const Frame = styled.div`
   background: var(--card);
   font-size: 14px;
 `;
+/** Height of a row; on a phone its verdict, and sizes at the edges, lie under its name. */
 const ROW = 40;
+const NARROW_ROW = 80;
+const NARROW_ROW_EDGES = 120;
+const NARROW = '(max-width: 640px)';
 const columns = (edges: boolean) =>
   `44px minmax(110px, 1.4fr) minmax(70px, 0.8fr) 74px 74px ${edges ? '64px 64px 64px 64px ' : ''}minmax(150px, 2fr) 44px`;
-const Line = styled.div<{ $edges: boolean }>`
+const Line = styled.div<{ $edges: boolean; $row: number }>`
   display: grid;
   grid-template-columns: ${({ $edges }) => columns($edges)};
   align-items: center;
   gap: 6px;
   min-width: ${({ $edges }) => ($edges ? 880 : 600)}px;
-  height: ${ROW}px;
+  height: ${({ $row }) => $row}px;
   padding: 0 8px;
   border-bottom: 1px solid var(--line);
   &[data-head] {
@@ -45,6 +49,34 @@ const Line = styled.div<{ $edges: boolean }>`
   .size {
     padding-right: 6px;
     text-align: right;
+  }
+  @media ${NARROW} {
+    grid-template-columns: 40px minmax(0, 1fr) 66px 66px 40px;
+    grid-auto-rows: 36px;
+    align-content: center;
+    gap: 2px 4px;
+    min-width: 0;
+    /* Sizes and the tick beside the name, the verdict under them; who made it is on the block’s own sheet. */
+    > :nth-child(3) {
+      display: none;
+    }
+    > .done {
+      grid-area: 1 / 5;
+    }
+    > .verdict {
+      grid-area: ${({ $edges }) => ($edges ? 3 : 2)} / 1 / auto / -1;
+    }
+    > .edge {
+      grid-row: 2;
+    }
+    &[data-head] {
+      align-content: start;
+      height: 34px;
+    }
+    &[data-head] > .edge,
+    &[data-head] > .verdict {
+      display: none;
+    }
   }
   &[data-head] > span {
     padding-inline: 6px;
@@ -142,6 +174,7 @@ const Tick = styled.button`
 /** The sizes a row has, in the order they are typed. */
 export const SIZES = ['width', 'height'] as const;
 export const EDGES = ['top', 'bottom', 'left', 'right'] as const;
+const EDGE_NAMES: Readonly<Record<string, true>> = { top: true, bottom: true, left: true, right: true };
 type SizeField = (typeof SIZES)[number] | (typeof EDGES)[number];
 
 /** Where the cursor is: a block of the pile by its number, and one of its sizes. */
@@ -176,6 +209,18 @@ interface BlockTableProps {
   readonly handle: React.Ref<TableHandle>;
 }
 
+/** How high a row is in this room. */
+function useRowHeight(edges: boolean): number {
+  const [narrow, setNarrow] = useState(() => window.matchMedia?.(NARROW).matches ?? false);
+  useEffect(() => {
+    const media = window.matchMedia?.(NARROW);
+    const onChange = () => setNarrow(media?.matches ?? false);
+    media?.addEventListener('change', onChange);
+    return () => media?.removeEventListener('change', onChange);
+  }, []);
+  return !narrow ? ROW : edges ? NARROW_ROW_EDGES : NARROW_ROW;
+}
+
 /**
  * The pile as a table to type into at speed: Enter and the down arrow go to the next block's same size,
  * the up arrow back, Tab to the next size; a table pasted anywhere in it is shown before it is taken.
@@ -183,13 +228,15 @@ interface BlockTableProps {
 export function BlockTable(props: BlockTableProps) {
   const { rows, edges, onPaste, handle } = props;
   const frame = useRef<HTMLDivElement>(null);
+  const high = useRowHeight(edges);
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoizes here; its functions are used where they are made.
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => frame.current,
-    estimateSize: () => ROW,
+    estimateSize: () => high,
     overscan: 12,
   });
+  useEffect(() => virtual.measure(), [virtual, high]);
   const focus = ({ row, field }: CellAt) => {
     const index = rows.findIndex((r) => r.number === row);
     if (index < 0) return;
@@ -232,19 +279,27 @@ export function BlockTable(props: BlockTableProps) {
         onPaste(text);
       }}
     >
-      <Line role="row" data-head $edges={edges}>
+      <Line role="row" data-head $edges={edges} $row={34}>
         {['', 'Block', 'Made by'].map((name, i) => (
           <span key={i} role="columnheader">
             {name}
           </span>
         ))}
         {[...SIZES, ...(edges ? EDGES : [])].map((name) => (
-          <span key={name} role="columnheader" className="size">
+          <span
+            key={name}
+            role="columnheader"
+            className={(EDGES as readonly string[]).includes(name) ? 'size edge' : 'size'}
+          >
             {name[0]!.toUpperCase() + name.slice(1)}
           </span>
         ))}
-        <span role="columnheader">Verdict</span>
-        <span role="columnheader">Done</span>
+        <span role="columnheader" className="verdict">
+          Verdict
+        </span>
+        <span role="columnheader" className="done">
+          Done
+        </span>
       </Line>
       <div role="rowgroup" style={{ position: 'relative', height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start }) => (
@@ -253,6 +308,7 @@ export function BlockTable(props: BlockTableProps) {
             block={rows[index]!.block}
             row={rows[index]!.number}
             start={start}
+            high={high}
             {...props}
           />
         ))}
@@ -265,6 +321,7 @@ const Row = memo(function Row({
   block,
   row,
   start,
+  high,
   cut,
   unit,
   seam,
@@ -275,7 +332,7 @@ const Row = memo(function Row({
   onProblem,
   onOpen,
   onPoint,
-}: BlockTableProps & { block: PileBlock; row: number; start: number }) {
+}: BlockTableProps & { block: PileBlock; row: number; start: number; high: number }) {
   const [pointed, setPointed] = useState(false);
   const verdict: Verdict = verdictOn(block, cut, unit, seam);
   const point = (on: boolean) => {
@@ -296,7 +353,7 @@ const Row = memo(function Row({
     />
   );
   const size = (field: SizeField, value: number | null) => (
-    <span role="cell" key={field}>
+    <span role="cell" key={field} className={field in EDGE_NAMES ? 'edge' : ''}>
       <LengthCell
         label={`${block.name}, ${field}`}
         cell={`${row}-${field}`}
@@ -313,6 +370,7 @@ const Row = memo(function Row({
       role="row"
       aria-rowindex={row + 2}
       $edges={edges}
+      $row={high}
       data-pointed={pointed || undefined}
       style={{ position: 'absolute', insetInline: 0, transform: `translateY(${start}px)` }}
       onPointerEnter={() => point(true)}
@@ -327,13 +385,13 @@ const Row = memo(function Row({
       <span role="cell">{text('maker', `Maker of ${block.name}`)}</span>
       {SIZES.map((field) => size(field, block[field]))}
       {edges && EDGES.map((field) => size(field, block.edges?.[field] ?? null))}
-      <VerdictCell role="cell" data-kind={verdict.kind} title={verdict.text}>
+      <VerdictCell role="cell" className="verdict" data-kind={verdict.kind} title={verdict.text}>
         <b>{VERDICT_NAMES[verdict.kind]}</b>
         <span>
           <Lengths text={verdict.text} />
         </span>
       </VerdictCell>
-      <span role="cell">
+      <span role="cell" className="done">
         {['trim', 'small', 'crooked', 'ease'].includes(verdict.kind) || block.settled ? (
           <Tick
             type="button"

@@ -20,6 +20,7 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useSheet } from '../../app/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -31,6 +32,10 @@ import { download } from '../../quilt/download.ts';
 import { withBlock, withMoreBlocks, withoutBlocks, withPile, withSizesFrom } from '../../quilt/pileEdits.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
+import { AddByLine } from '../../beginning/AddByLine.tsx';
+import { EmptyPile } from '../../beginning/EmptyPile.tsx';
+import { SpareOffers } from '../../beginning/SpareOffers.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { BlockSheet } from './BlockSheet.tsx';
 import { BlockTable, type CellAt, EDGES, SIZES, type TableHandle } from './BlockTable.tsx';
@@ -64,8 +69,15 @@ const Work = styled.div`
     font-size: 13px;
     color: var(--wrong);
   }
+  .more summary {
+    width: max-content;
+    padding: 4px 6px;
+    font-size: 14px;
+    font-weight: 600;
+    cursor: pointer;
+  }
   .empty {
-    padding: 30px 10px;
+    padding: 6px 10px;
     text-align: center;
     color: var(--soft);
   }
@@ -105,7 +117,7 @@ export function BlocksStage() {
   const [edges, setEdges] = useState(pile.some((b) => b.edges));
   const [problem, setProblem] = useState<string | null>(null);
   const [kind, setKind] = useState<string | null>(null);
-  const [open, setOpen] = useState<string | null>(null);
+  const sheet = useSheet('block');
   const [pointed, setPointed] = useState<string | null>(null);
   /** A table that was read, and the block the cursor was at. */
   const [read, setRead] = useState<{ table: ReadBlocks; from: number | null } | null>(null);
@@ -162,7 +174,7 @@ export function BlocksStage() {
         .filter((r) => kind === null || kindOf(r.block) === kind),
     [pile, kind],
   );
-  const opened = pile.find((b) => b.id === open);
+  const opened = pile.find((b) => b.id === sheet.open);
   const kinds = (['small', 'crooked', 'trim', 'ease', 'fine', 'unmeasured'] as const)
     .map((kind) => ({ kind, blocks: pile.filter((b) => verdictOn(b, cut, unit, seam).kind === kind) }))
     .filter((k) => k.blocks.length > 0);
@@ -206,18 +218,25 @@ export function BlocksStage() {
         </div>
         {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setCutWidth} />}
         {pile.length === 0 ? (
-          <p className="empty">
-            Add blocks one by one, take them from a CSV, or copy a table in a spreadsheet and paste it here
-            with Ctrl V.
-          </p>
-        ) : null}
+          <>
+            <EmptyPile autoFocus />
+            <p className="empty">
+              Or take them from a CSV, or copy a table in a spreadsheet and paste it in the table with Ctrl V.
+            </p>
+          </>
+        ) : (
+          <details className="more">
+            <summary>More blocks, in one line</summary>
+            <AddByLine />
+          </details>
+        )}
         <BlockTable
           {...{ rows, cut, unit, seam, edges, onCell }}
           handle={table}
           onChange={change}
           onSize={setSize}
           onProblem={setProblem}
-          onOpen={setOpen}
+          onOpen={sheet.show}
           onPoint={setPointed}
           onPaste={(text) => setRead({ table: readBlocksCsv(text, unit), from: at.current?.row ?? null })}
         />
@@ -244,6 +263,8 @@ export function BlocksStage() {
             </>
           )}
         </p>
+        <AdviceFor path="grid" />
+        <SpareOffers />
         {toWork.length > worked && (
           <Caution>
             Trimming: close the cutter at every put-down, cut away from yourself with the hand behind the
@@ -267,10 +288,10 @@ export function BlocksStage() {
           block={opened}
           onChange={(what) => change(opened.id, what)}
           onRemove={() => {
-            setOpen(null);
+            sheet.close();
             edit((p) => withoutBlocks(p, [opened.id]));
           }}
-          onClose={() => setOpen(null)}
+          onClose={sheet.close}
         />
       )}
       <UnderstoodSheet

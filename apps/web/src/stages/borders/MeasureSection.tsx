@@ -202,7 +202,7 @@ function WhatChanged() {
     );
   return (
     <Changes>
-      <h4>What changed{buysTheSame(planned, quilt) ? ', buy the same' : ''}</h4>
+      <h4>What changed{buysTheSame(planned, quilt) ? ': lengths only, what to buy stays the same' : ''}</h4>
       <ul data-testid="changes">
         {changes.map(({ what, before, after }) => (
           <li key={what}>

@@ -12,10 +12,11 @@ import {
   type TableStep,
   waitOf,
 } from '@lattice/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { Tab, TabList, TabPanel, Tabs, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { useLeaf, useSheet } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
@@ -224,14 +225,14 @@ function AtTable({
   const dispatch = useAppDispatch();
   const id = useAppSelector((s) => s.saving.id)!;
   const [{ fold, leftHanded }, setHabits] = useHabits();
-  const [wrong, setWrong] = useState(false);
-  const [page, setPage] = useState('table');
+  const wrong = useSheet('wrong');
+  const [page, setPage] = useLeaf(['table', 'buy']);
   const { unit } = plan;
   const step = table.next === null ? null : table.steps[table.next]!;
   const last = table.steps.findLast(({ done }) => done) ?? null;
   const done = () => step && void dispatch(stepDone(cloth, table, step));
   const back = last ? () => void dispatch(stepUndone(record, last)) : null;
-  useSpaceBar(page === 'table' && !wrong ? done : null);
+  useSpaceBar(page === 'table' && wrong.open === null ? done : null);
   const lines = useMemo(() => cuttingJob(plan, quilt, cloth).lines, [plan, quilt, cloth]);
   const shown =
     step?.kind === 'square'
@@ -337,7 +338,7 @@ function AtTable({
                   <Link to={`/quilts/${id}/cutting-plan`}>The cutting plan, to print</Link>
                 </ToPrint>
                 <Wrong>
-                  <Button look="quiet" onPress={() => setWrong(true)}>
+                  <Button look="quiet" onPress={() => wrong.show()}>
                     Something went wrong…
                   </Button>
                 </Wrong>
@@ -357,7 +358,7 @@ function AtTable({
           </TabPanel>
         </Leaves>
       </StageSide>
-      <WentWrong {...{ cloth, table, record }} isOpen={wrong} onClose={() => setWrong(false)} />
+      <WentWrong {...{ cloth, table, record }} isOpen={wrong.open !== null} onClose={wrong.close} />
     </StageGrid>
   );
 }

@@ -3,6 +3,7 @@ import {
   fabricById,
   FOLD_NAMES,
   formatWithUnit,
+  numberOf,
   type Plan,
   POINT_FOLDS,
 } from '@lattice/core';
@@ -160,7 +161,7 @@ export function PointsSection({ points }: { points: EdgePoints }) {
             figure={cloth.strips}
             unit={unit}
             after={`at ${formatWithUnit(cloth.cutWidth, unit)}`}
-            {...(cloth.squares ? { rest: `${cloth.squares.value} squares` } : {})}
+            {...(cloth.squares ? { rest: numberOf(cloth.squares.value, 'square') } : {})}
           />
         ))}
         <FigureLine name="Open to turn through" figure={points.openOver} unit={unit} after="points" />

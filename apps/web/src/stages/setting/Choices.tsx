@@ -17,12 +17,13 @@ import { TargetSection } from './TargetSection.tsx';
 
 /** Everything the quilter chooses at this stage, in the order one thinks of it. */
 export function Choices() {
+  const whole = settingOf(useAppSelector(selectPlan).setting.kind).whole ?? false;
   return (
     <>
-      <TargetSection />
+      {!whole && <TargetSection />}
       <SettingSection />
-      <LieSection />
-      <BlockSection />
+      {!whole && <LieSection />}
+      <BlockSection whole={whole} />
       <BordersSection />
       <PileSection />
     </>
@@ -42,16 +43,20 @@ function SettingSection() {
   return (
     <Section title="Setting">
       <SettingCards />
-      <CountField
-        label={capital(setting.gridMeans.across)}
-        value={plan.grid.across}
-        onCommit={(across) => edit((p) => ({ ...p, grid: { ...p.grid, across } }))}
-      />
-      <CountField
-        label={capital(setting.gridMeans.down)}
-        value={plan.grid.down}
-        onCommit={(down) => edit((p) => ({ ...p, grid: { ...p.grid, down } }))}
-      />
+      {!setting.whole && (
+        <>
+          <CountField
+            label={capital(setting.gridMeans.across)}
+            value={plan.grid.across}
+            onCommit={(across) => edit((p) => ({ ...p, grid: { ...p.grid, across } }))}
+          />
+          <CountField
+            label={capital(setting.gridMeans.down)}
+            value={plan.grid.down}
+            onCommit={(down) => edit((p) => ({ ...p, grid: { ...p.grid, down } }))}
+          />
+        </>
+      )}
       <AdviceFor path="grid" />
       {setting.fields
         .filter((field) => !field.when || options[field.when.key] === field.when.is)
@@ -97,7 +102,7 @@ function SettingSection() {
   );
 }
 
-function BlockSection() {
+function BlockSection({ whole }: { whole: boolean }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { block, unit } = plan;
@@ -109,20 +114,24 @@ function BlockSection() {
     }));
   return (
     <Section
-      title="Blocks and seams"
+      title={whole ? 'Seams' : 'Blocks and seams'}
       action={
         <Button look="quiet" onPress={() => edit((p) => convertPlan(p, p.unit === 'in' ? 'cm' : 'in'))}>
           {unit === 'in' ? 'Use centimetres' : 'Use inches'}
         </Button>
       }
     >
-      <LengthField label="Block width, finished" value={block.width} unit={unit} onCommit={setWidth} />
-      <LengthField
-        label="Block height, finished"
-        value={block.height}
-        unit={unit}
-        onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))}
-      />
+      {!whole && (
+        <>
+          <LengthField label="Block width, finished" value={block.width} unit={unit} onCommit={setWidth} />
+          <LengthField
+            label="Block height, finished"
+            value={block.height}
+            unit={unit}
+            onCommit={(height) => edit((p) => ({ ...p, block: { ...p.block, height } }))}
+          />
+        </>
+      )}
       <LengthField
         label="Seam allowance"
         value={plan.seam}

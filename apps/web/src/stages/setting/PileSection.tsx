@@ -1,15 +1,18 @@
-import { formatSize, numberOf, type ReadBlocks } from '@lattice/core';
+import { formatSize, numberOf, type ReadBlocks, settingOf } from '@lattice/core';
 import { FileUp, Scissors } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useSheet } from '../../app/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { withPile } from '../../quilt/pileEdits.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
+import { AddByLine } from '../../beginning/AddByLine.tsx';
+import { SpareOffers } from '../../beginning/SpareOffers.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { readTable } from '../blocks/readTable.ts';
 import { theseOf, UnderstoodSheet } from '../blocks/UnderstoodSheet.tsx';
@@ -24,14 +27,16 @@ const Summary = styled.p`
 export function PileSection() {
   const plan = useAppSelector(selectPlan);
   const { pile } = useAppSelector(selectQuilt);
+  const { whole } = settingOf(plan.setting.kind);
   const edit = useEdit();
   const [read, setRead] = useState<ReadBlocks | null>(null);
-  const [splitting, setSplitting] = useState(false);
+  const splitting = useSheet('split');
+  if (whole) return null;
   return (
     <Section title="Pile of blocks">
       <Summary data-testid="pile-summary">
         {pile.blocks === 0 ? (
-          <>No blocks entered; {pile.needed} fit this setting. </>
+          <>No blocks entered; this setting takes {numberOf(pile.needed, 'block')}. </>
         ) : (
           <>
             {numberOf(pile.blocks, 'block')}, {numberOf(pile.needed, 'place')}.{' '}
@@ -40,6 +45,10 @@ export function PileSection() {
         Cut size meant: <Lengths text={formatSize(pile.meant.width, pile.meant.height, plan.unit)} />.
       </Summary>
       <AdviceFor path="pile" />
+      <SpareOffers />
+      <div style={{ marginTop: 8 }}>
+        <AddByLine />
+      </div>
       <div style={{ marginTop: 8 }}>
         <FileTrigger
           acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']}
@@ -52,12 +61,12 @@ export function PileSection() {
         </FileTrigger>
       </div>
       <div style={{ marginTop: 8 }}>
-        <Button onPress={() => setSplitting(true)}>
+        <Button onPress={() => splitting.show()}>
           <Scissors size={15} aria-hidden />
           Split into smaller quilts…
         </Button>
       </div>
-      {splitting && <SplitSheet onClose={() => setSplitting(false)} />}
+      {splitting.open !== null && <SplitSheet onClose={splitting.close} />}
       <UnderstoodSheet
         read={read}
         ways={[

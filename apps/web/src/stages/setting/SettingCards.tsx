@@ -1,12 +1,12 @@
-import { settingOf, type SettingKind, SETTINGS, turnInto } from '@lattice/core';
-import { useMemo, useState } from 'react';
-import { Label, Radio, RadioGroup } from 'react-aria-components';
+import { type AnySetting, type SettingKind, settingOf, SETTINGS, turnInto } from '@lattice/core';
+import { useState } from 'react';
+import { Label, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
-import { outlinePath } from '../../drawing/paths.ts';
+import { SettingCard } from '../../design/SettingCard.ts';
+import { SettingSample } from '../../drawing/SettingSample.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
-import { pictureCard } from '../../design/cardStyles.ts';
 import { Wrong } from '../../design/controls/fieldStyles.ts';
 
 const Cards = styled(RadioGroup)`
@@ -15,55 +15,14 @@ const Cards = styled(RadioGroup)`
   gap: 8px;
   margin-bottom: 8px;
 `;
-const Card = styled(Radio)`
-  ${pictureCard}
-  svg {
-    width: 46px;
-    height: 46px;
-  }
-  path {
-    fill: none;
-    stroke: var(--soft);
-    stroke-width: 0.6;
-    vector-effect: non-scaling-stroke;
-  }
-  .block {
-    fill: color-mix(in srgb, var(--soft) 22%, transparent);
-  }
-  &[data-selected] path {
-    stroke: var(--ink);
-  }
-`;
-
-/** A setting drawn small by laying it out: so that its nature shows. */
-function Sample({ kind }: { kind: SettingKind }) {
-  const centre = useMemo(() => {
-    const setting = settingOf(kind);
-    // Turned blocks show what they are with two; straight ones need three.
-    const across = setting.onPoint ? 2 : 3;
-    return setting.layOut({
-      unit: 'in',
-      block: { width: 10, height: 10 },
-      grid: { across, down: across },
-      options: setting.start('in'),
-      seam: 0.25,
-      origin: { x: 0, y: 0 },
-    });
-  }, [kind]);
-  return (
-    <svg viewBox={`-0.5 -0.5 ${centre.width.value + 1} ${centre.height.value + 1}`} aria-hidden>
-      {centre.pieces.map((piece) => (
-        <path key={piece.id} className={piece.place === undefined ? '' : 'block'} d={outlinePath(piece)} />
-      ))}
-    </svg>
-  );
-}
-
 /** The kinds of setting to choose from, each drawn by its own layout. */
 export function SettingCards() {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const [problem, setProblem] = useState<string | null>(null);
+  // What is there already is offered where it was begun with; blocks can be laid out there too.
+  const { whole } = settingOf(plan.setting.kind);
+  const offered = SETTINGS.filter((setting: AnySetting) => whole || !setting.whole);
   return (
     <Cards
       value={plan.setting.kind}
@@ -74,11 +33,11 @@ export function SettingCards() {
       }
     >
       <Label style={{ display: 'none' }}>Kind of setting</Label>
-      {SETTINGS.map(({ kind, name, describes }) => (
-        <Card key={kind} value={kind} aria-label={`${name}: ${describes}`}>
-          <Sample kind={kind} />
+      {offered.map(({ kind, name, describes }) => (
+        <SettingCard key={kind} value={kind} aria-label={`${name}: ${describes}`}>
+          <SettingSample kind={kind} />
           {name}
-        </Card>
+        </SettingCard>
       ))}
       <Wrong>{problem}</Wrong>
     </Cards>

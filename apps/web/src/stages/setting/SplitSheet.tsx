@@ -115,8 +115,8 @@ function Words({ way, unit }: { way: Split; unit: Unit }) {
         <p className="rest">
           Border strip each{' '}
           <Why figure={border} text={formatWithUnit(border.value, unit)} what="this length of border" />;{' '}
-          <Why figure={extra} text={formatWithUnit(extra.value, unit)} what="more border" /> more than the one
-          quilt.{' '}
+          <Why figure={extra} text={formatWithUnit(Math.abs(extra.value), unit)} what="the difference" />{' '}
+          {extra.value < 0 ? 'less' : 'more'} than the one quilt.{' '}
           {cloth.map(({ name, before, after }) => (
             <span key={name}>
               {name}: <Lengths text={`${before.text} → ${after.text}`} />.{' '}

@@ -8,9 +8,10 @@ import {
   type Target,
   type Unit,
 } from '@lattice/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useSheet } from '../../app/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
@@ -62,7 +63,7 @@ function startTarget(kind: string, unit: Unit): Target | null {
 
 /** What the quilt should come to: a size, a bed with what hangs over it, or a wall; and the search for designs that do. */
 export function TargetSection() {
-  const [finding, setFinding] = useState(false);
+  const finder = useSheet('fit');
   const { target, unit } = useAppSelector(selectPlan);
   const { target: asked } = useAppSelector(selectQuilt);
   const edit = useEdit();
@@ -136,13 +137,13 @@ export function TargetSection() {
         </Asked>
       )}
       <div style={{ marginTop: 8 }}>
-        <Button look="main" onPress={() => setFinding(true)}>
+        <Button look="main" onPress={() => finder.show()}>
           Fit to a target…
         </Button>
       </div>
-      {finding && (
+      {finder.open !== null && (
         <Suspense fallback={null}>
-          <Finder onClose={() => setFinding(false)} />
+          <Finder onClose={finder.close} />
         </Suspense>
       )}
     </Section>

@@ -1,7 +1,8 @@
 import { formatSize, formatWithUnit, howItLies } from '@lattice/core';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useSheet } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -136,14 +137,14 @@ function Machine({ sewing }: { sewing: AtSewing }) {
   const id = useAppSelector((s) => s.saving.id)!;
   const offline = useAppSelector((s) => s.outbox.message !== null);
   const dispatch = useAppDispatch();
-  const [lost, setLost] = useState(false);
+  const lost = useSheet('lost');
   useAwake();
   const { at, way, guide } = sewing;
   const act = at.next === null ? null : at.acts[at.next]!;
   const last = at.acts.findLast(({ done }) => done) ?? null;
   const done = () => act && void dispatch(actsDone(sewing, [act]));
   const back = () => last && void dispatch(actsUndone([last]));
-  useKeys(lost ? null : done, lost ? null : back);
+  useKeys(lost.open !== null ? null : done, lost.open !== null ? null : back);
   const step = act ? guide[act.step]! : null;
   const hand = act?.seam ?? null;
   const seam = hand === null ? null : way.seams[hand]!;
@@ -158,7 +159,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
           {offline && ' · kept here until the server is back'}
         </span>
         <span className="last">
-          <Button look="quiet" onPress={() => setLost(true)}>
+          <Button look="quiet" onPress={() => lost.show()}>
             I have lost my place
           </Button>
           <Link to={`/quilts/${id}/sew`}>The steps</Link>
@@ -212,7 +213,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
           </Button>
         </span>
       </Foot>
-      {lost && <LostPlace {...{ plan, layout, sewing }} onClose={() => setLost(false)} />}
+      {lost.open !== null && <LostPlace {...{ plan, layout, sewing }} onClose={lost.close} />}
     </Page>
   );
 }

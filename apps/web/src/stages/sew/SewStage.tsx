@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { TabList, TabPanel } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useLeaf } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
@@ -152,6 +153,7 @@ export function SewStage() {
 }
 
 function Sewing({ sewing }: { sewing: AtSewing }) {
+  const [leaf, setLeaf] = useLeaf(['steps', 'ways', 'measure']);
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
   const id = useAppSelector((s) => s.saving.id)!;
@@ -192,7 +194,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
         </p>
       </Board>
       <StageSide aria-label="Sewing">
-        <Leaves defaultSelectedKey="steps">
+        <Leaves selectedKey={leaf} onSelectionChange={(key) => setLeaf(String(key))}>
           <TabList aria-label="Steps, ways, measuring">
             <Leaf id="steps">Steps</Leaf>
             <Leaf id="ways">Ways</Leaf>

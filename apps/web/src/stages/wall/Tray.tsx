@@ -25,7 +25,8 @@ const Shelf = styled.div`
     background: none;
     overflow: hidden;
     cursor: grab;
-    touch-action: none;
+    /* Along the tray a finger scrolls it; out of it, it takes a block. */
+    touch-action: pan-x;
   }
   button[aria-pressed='true'] {
     outline: 3px solid var(--chalk);

@@ -24,10 +24,11 @@ const Sheet = styled.svg`
   will-change: transform;
 `;
 const Drawing = styled(Sheet)`
+  /* On the drawing itself: the browser asks the element that scrolls, not the shapes inside, and takes the finger’s way otherwise. */
+  touch-action: none;
   .place {
     fill: transparent;
     cursor: grab;
-    touch-action: none;
   }
   .place[data-locked] {
     cursor: default;

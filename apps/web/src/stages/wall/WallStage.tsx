@@ -29,6 +29,9 @@ import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LieSection } from '../setting/LieSection.tsx';
+import { EmptyPile } from '../../beginning/EmptyPile.tsx';
+import { SpareOffers } from '../../beginning/SpareOffers.tsx';
+import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ArrangeSection } from './ArrangeSection.tsx';
 import { Audition, type Tried, withTried } from './Audition.tsx';
@@ -39,6 +42,7 @@ import { useArrange } from './useArrange.ts';
 import { type Source, type Target, useBlockDrag } from './useBlockDrag.ts';
 import { placeWords, WallBoard } from './WallBoard.tsx';
 import { type ViewId, VIEWS } from './views.tsx';
+import { WallKeys } from './WallKeys.tsx';
 
 const Hanging = styled.div`
   display: grid;
@@ -218,7 +222,7 @@ export function WallStage() {
         ) {
           setCarried(null);
           setChosen([]);
-          setSaid('WallPlace there.');
+          setSaid('Laid there.');
         }
       }
     } else if (event.key === ' ') tap({ place }, true);
@@ -296,6 +300,9 @@ export function WallStage() {
         <Tray spare={wall.spare} chosen={chosenSpare} onPress={press} onChoose={chooseSpare} />
       </Hanging>
       <StageSide aria-label="The wall">
+        {plan.pile.length === 0 && <EmptyPile />}
+        <AdviceFor path="grid" />
+        <SpareOffers />
         <LookSection view={view} onView={setView} showLabels={showLabels} onLabels={setShowLabels} />
         <ClashList
           clashes={clashes}
@@ -333,6 +340,7 @@ export function WallStage() {
           }}
         />
         <LieSection />
+        <WallKeys />
         <Caution>
           Laying out on a wall or floor: stand the ladder on even ground and do not lean from it, kneel on
           something soft, and rest eyes, neck and back between rounds.

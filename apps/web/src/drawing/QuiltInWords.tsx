@@ -1,0 +1,49 @@
+import { formatSize, formatWithUnit, numberOf, type Plan, type Quilt, settingOf } from '@lattice/core';
+import { memo } from 'react';
+import { VisuallyHidden } from 'react-aria';
+
+/** What the drawing shows, in a sentence. */
+function quiltInWords(plan: Plan, { layout }: Quilt): string {
+  const { unit, borders, grid } = plan;
+  const { name, whole } = settingOf(plan.setting.kind);
+  const centre = formatSize(layout.centre.width.value, layout.centre.height.value, unit);
+  const round = borders.map(({ sides, ends }) =>
+    sides === ends
+      ? formatWithUnit(sides, unit)
+      : `${formatWithUnit(sides, unit)} at the sides and ${formatWithUnit(ends, unit)} at the ends`,
+  );
+  const laid = whole ? name : `${name}, ${grid.across} across and ${grid.down} down`;
+  return `${laid}; the centre is ${centre}. ${
+    round.length === 0
+      ? 'No border.'
+      : `${numberOf(round.length, 'border')} from the centre out: ${round.join(', ')}.`
+  }`;
+}
+
+/** The drawing for whoever does not see it: its parts in a table, with how many there are and what they are made of. */
+export const QuiltInWords = memo(function QuiltInWords({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
+  const clothOf = (id: string | undefined) => plan.fabrics.find((fabric) => fabric.id === id)?.name ?? '';
+  return (
+    <VisuallyHidden>
+      <table>
+        <caption>What the drawing shows. {quiltInWords(plan, quilt)}</caption>
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col">How many</th>
+            <th scope="col">Of what</th>
+          </tr>
+        </thead>
+        <tbody>
+          {Object.values(quilt.layout.parts).map(({ key, name, count, cutFrom }) => (
+            <tr key={key}>
+              <th scope="row">{name}</th>
+              <td>{count.value}</td>
+              <td>{cutFrom ? clothOf(cutFrom.fabric) : 'as they are'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </VisuallyHidden>
+  );
+});
