@@ -34,6 +34,10 @@ const COMMANDS = {
     'time the core and the server; JSON lines, ratios within the run  [CASE …]',
     () => import('./commands/bench.mjs'),
   ],
+  hand: [
+    'measure in a browser how quick the app is under the hand; JSON lines, ratios within the run',
+    () => import('./commands/hand.mjs'),
+  ],
   compute: ['work out a plan file  PLAN.json [--json]', () => import('./commands/core.mjs')],
   cut: [
     'plan the cutting, cloth by cloth  PLAN.json [--fabric ID] [--simple] [--longer SECONDS] [--json]',

@@ -5,10 +5,13 @@ import {
   type PileLine,
   pileLineWords,
   planProblems,
+  readPlaces,
   readPlanJson,
   readPileLine,
   type SettingKind,
   settingOf,
+  wallOf,
+  withSaidPile,
   SETTINGS,
   writePlanJson,
 } from '../src/index.ts';
@@ -169,5 +172,44 @@ describe('a quilt begins with what there is', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('blocks put to a pile that is there', () => {
+  const plan = begin(
+    { unit: 'in', have: 'blocks', pile: read('12 9'), setting: 'sashed', borders: [] },
+    newId,
+  );
+  test('the first set the size and the grid; more are numbered on', () => {
+    const first = withSaidPile({ ...plan, pile: [] }, read('20 of 6" finished'), newId);
+    expect(first).toMatchObject({ block: { width: 6, height: 6 }, grid: { across: 4, down: 5 } });
+    const more = withSaidPile(first, read('2 stars 6" finished'), newId);
+    expect(more.grid).toEqual(first.grid);
+    expect(more.pile.at(-1)).toMatchObject({ name: 'Stars 22', kind: 'Stars', width: null });
+  });
+  test('a block kept for the label fills no place and is not spare', () => {
+    const [first, ...rest] = plan.pile;
+    const labelled = { ...plan, pile: [{ ...first!, label: true }, ...rest] };
+    const { pile } = computeQuilt(labelled);
+    expect(pile.missing).toBe(1);
+    expect(wallOf(labelled, 12).places.map(({ block }) => block?.id)).not.toContain(first!.id);
+    expect(wallOf(labelled, 12).spare).toEqual([]);
+  });
+});
+
+describe('one side measured in several places', () => {
+  // Common practice: three places each way, and their average.
+  test.each([
+    ['65', 65],
+    ['64 7/8, 65, 65 1/8', 65],
+    ['59; 60; 61', 60],
+    ['100 cm, 102 cm', 101 / 2.54],
+  ])('%s', (text, length) => {
+    const places = readPlaces(text, 'in');
+    expect(places.ok && places.value.length).toBeCloseTo(length, 9);
+  });
+  test('what is no length is said', () => {
+    expect(readPlaces('about 60', 'in').ok).toBe(false);
+    expect(readPlaces('1, 2, 3, 4, 5, 6', 'in').ok).toBe(false);
   });
 });

@@ -2,67 +2,67 @@
 const FOCUSABLE =
   'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), [tabindex]:not([tabindex="-1"])';
 
-/** Where the focus last was: the element, what it lay in from the inside out, and which of the focusable ones in each it was. */
-interface Place {
-  readonly element: Element;
-  readonly around: readonly { readonly inside: Element; readonly index: number }[];
+const canBeSeen = (element: HTMLElement): boolean =>
+  element.checkVisibility?.() !== false && element.closest('[inert], [hidden]') === null;
+
+/** A place between two nodes of a parent, where something was. */
+interface Gap {
+  readonly parent: Node;
+  readonly next: Node | null;
 }
 
-const focusablesIn = (inside: Element): HTMLElement[] =>
-  [...inside.querySelectorAll<HTMLElement>(FOCUSABLE)].filter(
-    (element) => element.checkVisibility?.() !== false && element.closest('[inert], [hidden]') === null,
-  );
-
-function placeOf(element: Element): Place {
-  const around: { inside: Element; index: number }[] = [];
+/** What can be gone to at a place: what comes after it in its parent, or else the last before it; further out where there is nothing. */
+function nearest({ parent, next }: Gap): HTMLElement | null {
   // Where the page itself gave way to another there is no place to keep: what holds every page is left out.
-  for (
-    let inside = element.parentElement;
-    inside && inside.parentElement && inside.parentElement !== document.body;
-    inside = inside.parentElement
-  )
-    around.push({ inside, index: -1 });
-  return { element, around };
+  if (!(parent instanceof Element) || parent === document.body || parent.parentElement === document.body)
+    return null;
+  const there = [...parent.querySelectorAll<HTMLElement>(FOCUSABLE)].filter(canBeSeen);
+  const isAfter = (element: Element) =>
+    next !== null &&
+    (next.contains(element) ||
+      (next.compareDocumentPosition(element) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0);
+  return (
+    there.find(isAfter) ??
+    there.at(-1) ??
+    (parent.parentElement ? nearest({ parent: parent.parentElement, next: parent.nextSibling }) : null)
+  );
 }
-
-/** A place with the order of its neighbours, looked up before anything is taken away. */
-const withOrder = ({ element, around }: Place): Place => ({
-  element,
-  around: around.map(({ inside }) => ({
-    inside,
-    index: focusablesIn(inside).indexOf(element as HTMLElement),
-  })),
-});
 
 /**
  * The focus never falls to the page: where what had it is removed or switched off, it goes to what stands in its place,
  * or next to it. Answers what stops it.
  */
 export function keepFocus(root: Document = document): () => void {
-  let place: Place | null = null;
+  let last: Element | null = null;
+  let gap: Gap | null = null;
   const onFocus = (event: FocusEvent) => {
-    place = event.target instanceof Element ? withOrder(placeOf(event.target)) : null;
-  };
-  // A press may take away what is pressed: its neighbours are looked up afresh just before.
-  const onAct = () => {
-    const { activeElement } = root;
-    if (activeElement && activeElement !== root.body) place = withOrder(placeOf(activeElement));
+    last = event.target instanceof Element ? event.target : null;
+    gap = null;
   };
   const mend = () => {
-    if (!place || (root.activeElement !== root.body && root.activeElement !== null)) return;
-    const gone = !place.element.isConnected || place.element.matches(':disabled');
-    if (!gone) return;
-    for (const { inside, index } of place.around) {
-      if (!inside.isConnected) continue;
-      const there = focusablesIn(inside);
-      const next = there[Math.min(Math.max(0, index), there.length - 1)];
-      if (next) {
-        next.focus({ preventScroll: true });
-        return;
-      }
-    }
+    const { activeElement } = root;
+    if (!gap || !(activeElement === null || activeElement === root.body)) return;
+    const { parent, next } = gap;
+    gap = null;
+    const there: Gap = { parent, next: next?.isConnected ? next : null };
+    if (parent.isConnected) nearest(there)?.focus({ preventScroll: true });
   };
-  const watch = new MutationObserver(() => requestAnimationFrame(mend));
+  const watch = new MutationObserver((records) => {
+    if (!last) return;
+    for (const { type, target, removedNodes, nextSibling } of records) {
+      if (type === 'attributes') {
+        if (target === last && last.matches(':disabled'))
+          gap = { parent: last.parentNode!, next: last.nextSibling };
+        continue;
+      }
+      // Of several things taken away one inside the other, the outermost is where there is still a place.
+      if (
+        [...removedNodes].some((node) => node.contains(last) || (gap !== null && node.contains(gap.parent)))
+      )
+        gap = { parent: target, next: nextSibling };
+    }
+    if (gap) requestAnimationFrame(mend);
+  });
   watch.observe(root.body, {
     childList: true,
     subtree: true,
@@ -70,12 +70,8 @@ export function keepFocus(root: Document = document): () => void {
     attributeFilter: ['disabled'],
   });
   root.addEventListener('focusin', onFocus);
-  root.addEventListener('keydown', onAct, true);
-  root.addEventListener('pointerdown', onAct, true);
   return () => {
     watch.disconnect();
     root.removeEventListener('focusin', onFocus);
-    root.removeEventListener('keydown', onAct, true);
-    root.removeEventListener('pointerdown', onAct, true);
   };
 }

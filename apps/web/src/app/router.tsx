@@ -88,6 +88,10 @@ export const createRouter = () =>
               lazy: async () => ({ Component: (await import('../stages/sew/StepsPage.tsx')).StepsPage }),
             },
             {
+              path: 'paper',
+              lazy: async () => ({ Component: (await import('../paper/PaperPage.tsx')).PaperPage }),
+            },
+            {
               path: 'piles',
               lazy: async () => ({ Component: (await import('../stages/cut/PilesPage.tsx')).PilesPage }),
             },

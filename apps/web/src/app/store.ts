@@ -1,4 +1,5 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { useContext } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { type Keeping, openKeeping, whenOpen } from '../outbox/keeping.ts';
 import { logReducer } from '../outbox/logSlice.ts';
@@ -10,6 +11,7 @@ import { savingMiddleware } from '../quilt/saving.ts';
 import { savingReducer } from '../quilt/savingSlice.ts';
 import { viewReducer } from '../quilt/viewSlice.ts';
 import { api } from './api.ts';
+import { CalmState } from './calm.ts';
 import { houseReducer } from './houseSlice.ts';
 
 const reducer = combineReducers({
@@ -44,4 +46,18 @@ export function createStore(
 
 export type AppStore = ReturnType<typeof createStore>;
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
-export const useAppSelector = useSelector.withTypes<RootState>();
+
+const NOTHING = () => undefined;
+
+/** Reads the store as it is; inside what is calm, as it was a moment ago. */
+export function useAppSelector<Selected>(
+  selector: (state: RootState) => Selected,
+  equal?: (a: Selected, b: Selected) => boolean,
+): Selected {
+  const calm = useContext(CalmState);
+  const live = useSelector<RootState, Selected | undefined>(
+    calm ? NOTHING : selector,
+    equal as ((a: Selected | undefined, b: Selected | undefined) => boolean) | undefined,
+  );
+  return calm ? selector(calm) : (live as Selected);
+}

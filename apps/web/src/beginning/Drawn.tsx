@@ -42,10 +42,29 @@ const Sheet = styled.section`
     font-size: 14px;
     color: var(--soft);
   }
+  /* On a phone it stays in sight below the questions, small, with the button under the thumb. */
   @media (max-width: 820px) {
-    position: static;
+    top: auto;
+    bottom: 8px;
+    z-index: 3;
+    grid-template-columns: 84px minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 8px 12px;
+    padding: 8px 12px;
     .art {
-      height: 44vh;
+      height: 84px;
+      padding: 4px;
+    }
+    .art .waiting {
+      display: none;
+    }
+    .size {
+      font-size: 21px;
+    }
+    > ul,
+    > p {
+      grid-column: 1 / -1;
+      grid-row: 2;
     }
   }
 `;

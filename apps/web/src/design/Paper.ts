@@ -17,6 +17,10 @@ export const Paper = styled.div`
     margin-right: auto;
     font: 650 22px/1.2 var(--name);
   }
+  h1 small {
+    display: block;
+    font: 400 13px/1.4 var(--text);
+  }
   section {
     break-inside: avoid;
     margin-bottom: 18px;

@@ -6,7 +6,10 @@ import { Button } from './controls/Button.tsx';
 export function PrintHead({ title, back, to }: { title: string; back: string; to: string }) {
   return (
     <header>
-      <h1>{title}</h1>
+      <h1>
+        {title}
+        <small>{new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(new Date())}</small>
+      </h1>
       <Link className="hide" to={to}>
         {back}
       </Link>

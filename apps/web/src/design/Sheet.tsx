@@ -51,7 +51,14 @@ export function Sheet({
     <Veil isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
       <Page $width={width}>
         <Dialog>
-          <div onKeyDownCapture={(event) => isEscapeHere(event) && onClose()}>
+          <div
+            onKeyDownCapture={(event) => {
+              if (!isEscapeHere(event)) return;
+              // Heard once: whoever listens further out would close it again.
+              event.stopPropagation();
+              onClose();
+            }}
+          >
             <Heading slot="title" level={2}>
               {title}
             </Heading>

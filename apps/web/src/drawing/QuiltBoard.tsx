@@ -1,14 +1,7 @@
-import {
-  type BandHandle,
-  fabricById,
-  formatSize,
-  fromInches,
-  type Layout,
-  type Plan,
-  type Quilt,
-} from '@lattice/core';
+import { type BandHandle, fabricById, formatSize, fromInches, type Layout, type Plan } from '@lattice/core';
 import { memo, useMemo } from 'react';
 import { Lengths } from '../design/Lengths.tsx';
+import type { Drawn } from '../quilt/selectors.ts';
 import { GrainMarks, JoinMarks } from './marks.tsx';
 import { partPath } from './paths.ts';
 import { QuiltArt } from './QuiltArt.tsx';
@@ -22,12 +15,13 @@ interface Size {
 
 interface QuiltBoardProps {
   readonly plan: Plan;
-  readonly quilt: Quilt;
+  readonly quilt: Drawn;
   /** Mark the straight grain on every cut piece. */
   readonly grain: boolean;
   readonly onGrain: (on: boolean) => void;
   readonly pointed: readonly string[];
   readonly onPoint: (parts: readonly string[]) => void;
+  readonly onHold?: (held: boolean) => void;
   readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
 }
 
@@ -55,7 +49,16 @@ const HitAreas = memo(function HitAreas({
 });
 
 /** The quilt to scale on a gridded floor, a tape along the top and the left, the target as a dashed line. */
-export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMove }: QuiltBoardProps) {
+export function QuiltBoard({
+  plan,
+  quilt,
+  grain,
+  onGrain,
+  pointed,
+  onPoint,
+  onHold,
+  onMove,
+}: QuiltBoardProps) {
   const { layout } = quilt;
   const { unit } = plan;
   const target = quilt.target && { width: quilt.target.width.value, height: quilt.target.height.value };
@@ -86,7 +89,7 @@ export function QuiltBoard({ plan, quilt, grain, onGrain, pointed, onPoint, onMo
     <ScaledBoard
       {...{ unit, size, shown }}
       label={`The quilt, ${formatSize(size.width, size.height, unit)} finished`}
-      tapes={{ ...layout.bands, colourOf, pointed, onPoint, partsOf, onMove }}
+      tapes={{ ...layout.bands, colourOf, pointed, onPoint, partsOf, onHold, onMove }}
       said={
         target && (
           <>

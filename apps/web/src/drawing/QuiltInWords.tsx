@@ -1,6 +1,7 @@
 import { formatSize, formatWithUnit, numberOf, type Plan, type Quilt, settingOf } from '@lattice/core';
-import { memo } from 'react';
 import { VisuallyHidden } from 'react-aria';
+import { useAppSelector } from '../app/store.ts';
+import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 
 /** What the drawing shows, in a sentence. */
 function quiltInWords(plan: Plan, { layout }: Quilt): string {
@@ -21,7 +22,9 @@ function quiltInWords(plan: Plan, { layout }: Quilt): string {
 }
 
 /** The drawing for whoever does not see it: its parts in a table, with how many there are and what they are made of. */
-export const QuiltInWords = memo(function QuiltInWords({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
+export function QuiltInWords() {
+  const plan = useAppSelector(selectPlan);
+  const quilt = useAppSelector(selectQuilt);
   const clothOf = (id: string | undefined) => plan.fabrics.find((fabric) => fabric.id === id)?.name ?? '';
   return (
     <VisuallyHidden>
@@ -46,4 +49,4 @@ export const QuiltInWords = memo(function QuiltInWords({ plan, quilt }: { plan: 
       </table>
     </VisuallyHidden>
   );
-});
+}

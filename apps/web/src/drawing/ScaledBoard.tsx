@@ -100,6 +100,7 @@ interface ScaledBoardProps {
     readonly pointed: readonly string[];
     readonly onPoint: (parts: readonly string[]) => void;
     readonly partsOf: (handle: BandHandle) => readonly string[];
+    readonly onHold?: ((held: boolean) => void) | undefined;
     readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
   };
   /** Lies under the drawing, shadow and all; null for a shape of its own. */

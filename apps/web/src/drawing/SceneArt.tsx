@@ -1,12 +1,15 @@
 import {
+  type BlockLook,
   type LineKind,
   ontoCorners,
   pathData,
+  type Point,
   type Scene,
   type SceneItem,
   type SceneLayer,
 } from '@lattice/core';
 import { memo, useId } from 'react';
+import { AlikeBlocks } from './AlikeBlocks.tsx';
 import { FaceDefinitions } from './faces.tsx';
 
 /** How a line of each kind is stroked on the screen, one stroke over the other; widths in pixels at any scale. */
@@ -25,12 +28,34 @@ const STROKES: Readonly<Record<LineKind, readonly React.SVGProps<SVGPathElement>
   empty: [{ stroke: 'var(--soft)', strokeWidth: 1.2, strokeDasharray: '4 4', fill: 'var(--ground)' }],
 };
 
+/** So many alike are drawn as one. */
+const MANY = 24;
+
+/** Looks that many blocks of a layer have, with where those lie; pictures are each their own. */
+function alikeIn(layers: readonly SceneLayer[]) {
+  const alike = new Map<string, { look: BlockLook; layer: string; places: (readonly Point[])[] }>();
+  for (const { id, items } of layers) {
+    const found = new Map<string, { look: BlockLook; layer: string; places: (readonly Point[])[] }>();
+    for (const item of items) {
+      if (item.what !== 'block' || item.look.picture !== null) continue;
+      const group = found.get(item.look.key);
+      if (group) group.places.push(item.corners);
+      else found.set(item.look.key, { look: item.look, layer: id, places: [item.corners] });
+    }
+    for (const [key, group] of found) if (group.places.length >= MANY) alike.set(key, group);
+  }
+  return alike;
+}
+
 /** The layers of a scene, in its own units, for an SVG that shows its box. */
 export function SceneLayers({ layers }: { layers: readonly SceneLayer[] }) {
   const prefix = useId().replace(/[^\w-]/g, '');
+  const alike = alikeIn(layers);
   const looks = new Map(
     layers.flatMap(({ items }) =>
-      items.flatMap((item) => (item.what === 'block' ? [[item.look.key, item.look] as const] : [])),
+      items.flatMap((item) =>
+        item.what === 'block' && !alike.has(item.look.key) ? [[item.look.key, item.look] as const] : [],
+      ),
     ),
   );
   // In an order of their own: two blocks that change places leave every other one's reference as it was.
@@ -42,8 +67,11 @@ export function SceneLayers({ layers }: { layers: readonly SceneLayer[] }) {
       <FaceDefinitions looks={keys.map((key) => looks.get(key)!)} prefix={prefix} />
       {layers.map((layer) => (
         <g key={layer.id} className={layer.id}>
+          {[...alike].map(([key, { look, layer: its, places }]) =>
+            its === layer.id ? <AlikeBlocks key={key} look={look} places={places} /> : null,
+          )}
           {layer.items.map((item, i) =>
-            item.what === 'block' ? (
+            item.what === 'block' && alike.has(item.look.key) ? null : item.what === 'block' ? (
               <use key={item.id} href={hrefOf(item.look.key)} transform={ontoCorners(item.corners)} />
             ) : (
               <Item key={item.what === 'shape' ? item.id : i} item={item} />

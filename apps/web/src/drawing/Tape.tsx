@@ -100,6 +100,8 @@ interface TapeProps {
   readonly onPoint: (parts: readonly string[]) => void;
   /** Every part whose width a handle moves, lit while it is held. */
   readonly partsOf: (handle: BandHandle) => readonly string[];
+  /** A width is in the hand, or the hand is at it; and let go of. */
+  readonly onHold?: ((held: boolean) => void) | undefined;
   /** Takes a new width for what the handle moves; answers what is wrong with it, or null. */
   readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
 }
@@ -128,6 +130,7 @@ export function Tape({
   pointed,
   onPoint,
   partsOf,
+  onHold,
   onMove,
 }: TapeProps) {
   const down = direction === 'down';
@@ -182,7 +185,7 @@ export function Tape({
         <HoldArea
           key={i}
           style={holdPlace(down, start + band.from * scale, (band.to - band.from) * scale, offset)}
-          {...{ band, moves, unit, scale, down, mirrored, onMove }}
+          {...{ band, moves, unit, scale, down, mirrored, onHold, onMove }}
           onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])}
         />
       ))}
@@ -204,7 +207,7 @@ export function Tape({
       {gripped.map(({ band, moves, what, mirrored }, at) => (
         <BandGrip
           key={what}
-          {...{ band, moves, what, unit, scale, down, mirrored, grip, lane, onMove }}
+          {...{ band, moves, what, unit, scale, down, mirrored, grip, lane, onHold, onMove }}
           at={places[at]!}
           onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])}
         />
@@ -244,6 +247,7 @@ interface MoveProps {
   readonly scale: number;
   readonly down: boolean;
   readonly mirrored: boolean;
+  readonly onHold?: TapeProps['onHold'];
   readonly onMove: TapeProps['onMove'];
   readonly onPoint: (pointing: boolean) => void;
 }
@@ -251,10 +255,19 @@ interface MoveProps {
 let gestures = 0;
 
 /** Dragging and arrow keys for one width: one gesture, one undo; what is wrong with where it was moved to. */
-function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: MoveProps, byFinger: boolean) {
+function useWidthMove(
+  { band, moves, unit, scale, down, mirrored, onHold, onMove }: MoveProps,
+  byFinger: boolean,
+) {
   const width = band.to - band.from;
   const step = rulerStep(unit);
   const drag = useRef({ startWidth: 0, travelled: 0, scale: 1, gesture: '' });
+  /** Whether the hand is over it, and whether it is being dragged: either holds it. */
+  const hand = useRef({ over: false, dragging: false });
+  const over = (on: boolean) => {
+    hand.current.over = on;
+    if (on || !hand.current.dragging) onHold?.(on);
+  };
   const [active, setActive] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const { moveProps } = useMove({
@@ -262,6 +275,8 @@ function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: Move
       const geared = pointerType === 'touch' ? Math.max(scale, FINGER_STEP / step) : scale;
       drag.current = { startWidth: width, travelled: 0, scale: geared, gesture: `tape-${gestures++}` };
       setActive(pointerType !== 'keyboard');
+      hand.current.dragging = pointerType !== 'keyboard';
+      onHold?.(true);
     },
     onMove: ({ deltaX, deltaY, pointerType }) => {
       const going = drag.current;
@@ -279,15 +294,22 @@ function useWidthMove({ band, moves, unit, scale, down, mirrored, onMove }: Move
     },
     onMoveEnd: ({ pointerType }) => {
       setActive(false);
-      if (pointerType !== 'keyboard') setProblem(null);
+      hand.current.dragging = false;
+      if (pointerType === 'keyboard') return;
+      setProblem(null);
+      if (!hand.current.over) onHold?.(false);
     },
   });
-  return { moveProps, active, problem, clearProblem: () => setProblem(null), width };
+  return { moveProps, over, active, problem, clearProblem: () => setProblem(null), width };
 }
 
 /** A division of the tape itself as something to drag. The grip does the same for keyboard and reader. */
 function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties }) {
-  const { moveProps } = useWidthMove(props, false);
+  const { moveProps, over } = useWidthMove(props, false);
+  const hold = (on: boolean) => {
+    props.onPoint(on);
+    over(on);
+  };
   return (
     <Hold
       {...moveProps}
@@ -295,8 +317,8 @@ function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties 
       data-hold={props.moves.what === 'setting' ? props.moves.key : props.moves.what}
       data-down={props.down || undefined}
       style={style}
-      onPointerEnter={() => props.onPoint(true)}
-      onPointerLeave={() => props.onPoint(false)}
+      onPointerEnter={() => hold(true)}
+      onPointerLeave={() => hold(false)}
     />
   );
 }
@@ -311,11 +333,12 @@ interface GripProps extends MoveProps {
 
 function BandGrip({ what, at, grip, lane, ...props }: GripProps) {
   const { unit, down, onPoint } = props;
-  const { moveProps, active, problem, clearProblem, width } = useWidthMove(props, true);
+  const { moveProps, active, problem, clearProblem, over, width } = useWidthMove(props, true);
   const [showing, setShowing] = useState(false);
   const show = (on: boolean) => {
     setShowing(on);
     onPoint(on);
+    over(on);
   };
   const place = down ? { top: at - grip / 2, left: lane } : { left: at - grip / 2, top: lane };
   const bubble = down

@@ -2,11 +2,13 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
+import { Calm } from '../app/Calm.tsx';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { HandInHand } from '../beginning/HandInHand.tsx';
 import { Button } from '../design/controls/Button.tsx';
 import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail } from './Rail.tsx';
+import { StagePaper, stageToPrint, usePrinting } from '../paper/StagePaper.tsx';
 import { openQuilt } from './saving.ts';
 import { TopBar } from './TopBar.tsx';
 
@@ -37,6 +39,10 @@ const Page = styled.div`
     flex: 1;
     min-height: 0;
   }
+  /* A stage hands on its lists; it is not itself printed. */
+  .stage[data-printed] {
+    display: none;
+  }
   /* On paper only the stage. */
   @media print {
     display: block;
@@ -44,6 +50,10 @@ const Page = styled.div`
     > header,
     > nav {
       display: none;
+    }
+    > main,
+    .stage:not([data-printed]) {
+      display: block;
     }
   }
   @media (max-width: 760px) {
@@ -78,6 +88,7 @@ export function QuiltPage() {
   const title = useAppSelector((s) => s.plan.present?.title);
   const [failure, setFailure] = useState<ServerError | null>(null);
   const [attempt, setAttempt] = useState(0);
+  const printing = usePrinting() && stageToPrint(pathname) !== null;
 
   useEffect(() => {
     let current = true;
@@ -132,13 +143,18 @@ export function QuiltPage() {
   if (!/\/quilts\/[^/]+\/./.test(pathname)) return <Navigate to="setting" replace />;
   return (
     <Page>
-      <TopBar />
-      <Rail />
+      <Calm>
+        <TopBar />
+        <Rail />
+      </Calm>
       <main>
-        <HandInHand />
-        <div className="stage">
+        <Calm>
+          <HandInHand />
+        </Calm>
+        <div className="stage" data-printed={printing || undefined}>
           <Outlet />
         </div>
+        {printing && <StagePaper />}
       </main>
     </Page>
   );

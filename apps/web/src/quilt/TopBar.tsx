@@ -1,9 +1,9 @@
 import { writePlanJson } from '@lattice/core';
-import { Download, History, Keyboard, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import { Download, History, Keyboard, Moon, Printer, Redo2, Sun, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { useStore } from 'react-redux';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { type RootState, useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useSheet } from '../app/useInAddress.ts';
@@ -47,6 +47,10 @@ const Bar = styled.header`
     }
   }
   @media (max-width: 760px) {
+    .tools {
+      flex-wrap: wrap;
+      justify-content: flex-end;
+    }
     flex-wrap: wrap;
     padding: 8px 12px;
     gap: 8px;
@@ -71,10 +75,33 @@ const Title = styled(TextField)`
   }
 `;
 
+const ToPaper = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 32px;
+  padding: 4px 12px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  font-size: 14px;
+  font-weight: 600;
+  text-decoration: none;
+  white-space: nowrap;
+  &:hover {
+    border-color: var(--soft);
+  }
+  @media (pointer: coarse) {
+    min-width: 44px;
+    min-height: 44px;
+    justify-content: center;
+  }
+`;
+
 /** Over every stage: the quilt's name, how it is saved, undo and redo, a file of it, the light. */
 export function TopBar() {
   const dispatch = useAppDispatch();
   const plan = useAppSelector(selectPlan);
+  const { id } = useParams();
   const canUndo = useAppSelector((s) => s.plan.past.length > 0);
   const canRedo = useAppSelector((s) => s.plan.future.length > 0);
   const store = useStore<RootState>();
@@ -130,6 +157,10 @@ export function TopBar() {
           <Download size={16} aria-hidden />
           <span className="word">Plan file</span>
         </Button>
+        <ToPaper to={`/quilts/${id}/paper`} aria-label="On paper">
+          <Printer size={16} aria-hidden />
+          <span className="word">On paper</span>
+        </ToPaper>
         <span className="keys">
           <Button aria-label="Keys" onPress={() => keys.show()}>
             <Keyboard size={16} aria-hidden />

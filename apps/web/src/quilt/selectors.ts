@@ -2,10 +2,13 @@ import {
   computeAgain,
   computeQuilt,
   type InStock,
+  layOut,
   type Plan,
   type Quilt,
   stashIn,
   stockFor,
+  targetSize,
+  type TargetSize,
   withStock,
 } from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
@@ -35,9 +38,32 @@ export const selectPlan: (state: RootState) => Plan = createSelector(
 
 let latest: { plan: Plan; quilt: Quilt } | null = null;
 
-/** Everything worked out from the plan in hand, computed once for each plan; what a change leaves as it was stays the same object. */
-export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPlan, (plan) => {
+function quiltOf(plan: Plan): Quilt {
+  if (latest?.plan === plan) return latest.quilt;
   const quilt = latest ? computeAgain(plan, latest) : computeQuilt(plan);
   latest = { plan, quilt };
   return quilt;
-});
+}
+
+/** Everything worked out from the plan in hand, computed once for each plan; what a change leaves as it was stays the same object. */
+export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPlan, quiltOf);
+
+/** What the drawing needs of a quilt. */
+export type Drawn = Pick<Quilt, 'layout' | 'joins'> & {
+  readonly target: Pick<TargetSize, 'width' | 'height'> | null;
+};
+
+/**
+ * What is drawn of the plan in hand. While a tape is held it is laid out and no more: what to cut and to buy follows
+ * when the hand pauses, and never holds it up. Joins are marked again then.
+ */
+export const selectDrawn: (state: RootState) => Drawn = createSelector(
+  selectPlan,
+  (state: RootState) => state.view.held,
+  (plan, held): Drawn => {
+    if (held && latest?.plan === plan) return latest.quilt;
+    if (held)
+      return { layout: layOut(plan), joins: [], target: plan.target && targetSize(plan.target, plan.unit) };
+    return quiltOf(plan);
+  },
+);

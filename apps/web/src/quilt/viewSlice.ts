@@ -9,6 +9,8 @@ export type Theme = 'day' | 'evening';
 interface View {
   readonly pointed: readonly string[];
   readonly theme: Theme;
+  /** A tape is in the hand, or about to be. */
+  readonly held: boolean;
   /** The straight grain is marked on the drawing. */
   readonly grain: boolean;
   /** How cloths are to be cut that are not begun, by quilt and cloth. */
@@ -24,17 +26,17 @@ export interface ChosenWay {
 /** The key a cloth of a quilt has there. */
 export const wayKey = (quilt: string, cloth: string): string => `${quilt} ${cloth}`;
 
-const initialState: View = { pointed: [], theme: 'day', grain: false, ways: {} };
+const initialState: View = { pointed: [], theme: 'day', held: false, grain: false, ways: {} };
 
 const slice = createSlice({
   name: 'view',
   initialState: initialState as View,
   reducers: {
-    pointedAt: (state, { payload }: PayloadAction<readonly string[]>): View => ({
-      ...state,
-      pointed: payload,
-    }),
+    pointedAt: (state, { payload }: PayloadAction<readonly string[]>): View =>
+      payload.join() === state.pointed.join() ? state : { ...state, pointed: payload },
     grainMarked: (state, { payload }: PayloadAction<boolean>): View => ({ ...state, grain: payload }),
+    tapeHeld: (state, { payload }: PayloadAction<boolean>): View =>
+      state.held === payload ? state : { ...state, held: payload },
     wayChosen: (state, { payload: { of, way } }: PayloadAction<{ of: string; way: ChosenWay }>): View => ({
       ...state,
       ways: { ...state.ways, [of]: way },
@@ -43,8 +45,8 @@ const slice = createSlice({
   },
   // Marks are made on one quilt, and the next is come to without them.
   extraReducers: (build) =>
-    build.addCase(quiltOpened, (state): View => ({ ...state, pointed: [], grain: false })),
+    build.addCase(quiltOpened, (state): View => ({ ...state, pointed: [], held: false, grain: false })),
 });
 
-export const { pointedAt, grainMarked, wayChosen, themeChosen } = slice.actions;
+export const { pointedAt, tapeHeld, grainMarked, wayChosen, themeChosen } = slice.actions;
 export const viewReducer = slice.reducer;

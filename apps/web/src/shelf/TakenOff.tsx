@@ -40,7 +40,7 @@ export function TakenOff() {
   const looking = useAppSelector((s) => s.house.who) === 'view';
   const [said, setSaid] = useState<{ text: string; wrong?: boolean } | null>(null);
   const quilts = data?.quilts ?? [];
-  const day = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long' });
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' });
   return (
     <ShelfPage>
       <header>

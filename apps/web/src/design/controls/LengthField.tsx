@@ -34,13 +34,22 @@ interface LengthFieldProps {
   /** Takes the new length; answers what is wrong with it, or null when it was taken. */
   readonly onCommit: (value: number) => string | null;
   readonly step?: number;
+  /** The cursor goes into it when it appears. */
+  readonly autoFocus?: boolean;
 }
 
 /**
  * A length typed as quilters write it, or stepped along the ruler with the buttons and arrow keys.
  * What was typed stays until it is right; the last good length stays in force meanwhile.
  */
-export function LengthField({ label, value, unit, onCommit, step = rulerStep(unit) }: LengthFieldProps) {
+export function LengthField({
+  label,
+  value,
+  unit,
+  onCommit,
+  step = rulerStep(unit),
+  autoFocus = false,
+}: LengthFieldProps) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
@@ -75,6 +84,7 @@ export function LengthField({ label, value, unit, onCommit, step = rulerStep(uni
         setProblem(null);
       }}
       isInvalid={problem !== null}
+      autoFocus={autoFocus}
       onFocus={() => setFocused(true)}
       onBlur={() => {
         setFocused(false);

@@ -9,7 +9,7 @@ import {
   type Unit,
 } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -86,7 +86,10 @@ export function MeasureSection() {
       s.borders <= borders.length &&
       s.borders > Math.max(-1, ...measured.map((m) => m.borders)),
   );
+  /** The measurement that was just begun: its first field waits for the tape. */
+  const [begun, setBegun] = useState<number | null>(null);
   const begin = ({ borders: on, used }: TopSize) => {
+    setBegun(on);
     const cut = (value: number): [number, number, number] => {
       const mark = Math.round((value + 2 * seam) * (unit === 'in' ? 8 : 10)) / (unit === 'in' ? 8 : 10);
       return [mark, mark, mark];
@@ -118,7 +121,14 @@ export function MeasureSection() {
         </p>
       )}
       {measured.map((raw) => (
-        <MeasuredTop key={raw.borders} raw={raw} size={sizes[raw.borders]!} unit={unit} seam={seam} />
+        <MeasuredTop
+          key={raw.borders}
+          raw={raw}
+          size={sizes[raw.borders]!}
+          unit={unit}
+          seam={seam}
+          begun={raw.borders === begun}
+        />
       ))}
       <AdviceFor path="measured" />
       {measured.length > 0 && (
@@ -135,7 +145,19 @@ export function MeasureSection() {
   );
 }
 
-function MeasuredTop({ raw, size, unit, seam }: { raw: Measured; size: TopSize; unit: Unit; seam: number }) {
+function MeasuredTop({
+  raw,
+  size,
+  unit,
+  seam,
+  begun,
+}: {
+  raw: Measured;
+  size: TopSize;
+  unit: Unit;
+  seam: number;
+  begun: boolean;
+}) {
   const edit = useEdit();
   const set = (side: 'width' | 'height', place: number, value: number) =>
     edit((p) => ({
@@ -175,6 +197,7 @@ function MeasuredTop({ raw, size, unit, seam }: { raw: Measured; size: TopSize; 
             label={label}
             value={raw[side][i]!}
             unit={unit}
+            autoFocus={begun && side === 'width' && i === 0}
             onCommit={(value) => set(side, i, value)}
           />
         )),

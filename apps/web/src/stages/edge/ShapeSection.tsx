@@ -89,6 +89,15 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const { unit } = plan;
   const { shape, corners, radius, scallop, around } = plan.edge;
   const change = (part: Partial<Plan['edge']>) => edit((p) => ({ ...p, edge: { ...p.edge, ...part } }));
+  /** Scallops of the width asked for cannot always be divided; the next narrower ones that can be are taken, to be changed. */
+  const scallopsThatFit = (): boolean => {
+    const step = unit === 'in' ? 0.5 : 1;
+    for (let width = scallop.width; width >= 4 * step; width -= step) {
+      const depth = Math.min(scallop.depth, width / 4);
+      if (change({ shape: 'scalloped', scallop: { ...scallop, width, depth } }) === null) return true;
+    }
+    return false;
+  };
   const { scallops } = edge.outline;
   const sided = shape === 'rounded' || shape === 'clipped';
   return (
@@ -100,7 +109,8 @@ export function ShapeSection({ edge }: { edge: Edge }) {
         choices={shapes}
         onChange={(to) => {
           const why = change({ shape: to as EdgeShape });
-          setRefused(why === null ? null : { why, of: plan.edge });
+          const fits = why !== null && to === 'scalloped' && scallopsThatFit();
+          setRefused(why === null || fits ? null : { why, of: plan.edge });
         }}
       />
       {problem && (

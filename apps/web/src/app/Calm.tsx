@@ -1,0 +1,50 @@
+import { startTransition, useEffect, useState } from 'react';
+import { useStore } from 'react-redux';
+import { CalmState } from './calm.ts';
+import type { RootState } from './store.ts';
+
+/** A hand that rests so long on a tape wants to see what its width means. */
+const PAUSE_MS = 160;
+
+/**
+ * Whatever reads the store in here does so calmly while a tape is held: its figures are worked out when the hand pauses,
+ * and drawn in slices between frames. The drawing itself lies outside, and follows at once.
+ */
+export function Calm({ children }: { children: React.ReactNode }) {
+  const store = useStore<RootState>();
+  /** The state of a moment ago while a tape is held; null: as things are. */
+  const [calm, setCalm] = useState<RootState | null>(null);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let known = store.getState();
+    let calming = false;
+    const onChange = () => {
+      const state = store.getState();
+      if (state === known) return;
+      known = state;
+      const { held } = state.view;
+      if (!held && !calming) return;
+      clearTimeout(timer);
+      if (held && !calming) {
+        calming = true;
+        startTransition(() => setCalm(state));
+        return;
+      }
+      timer = setTimeout(
+        () => {
+          const settled = store.getState();
+          calming = settled.view.held;
+          // Let go of, it is as things are again: in slices too, and nothing is drawn that was drawn before.
+          startTransition(() => setCalm(calming ? settled : null));
+        },
+        held ? PAUSE_MS : 0,
+      );
+    };
+    const stop = store.subscribe(onChange);
+    return () => {
+      stop();
+      clearTimeout(timer);
+    };
+  }, [store]);
+  return <CalmState value={calm}>{children}</CalmState>;
+}

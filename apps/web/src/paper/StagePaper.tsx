@@ -1,0 +1,93 @@
+import type { Stage } from '@lattice/core';
+import { useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
+import { useLocation } from 'react-router';
+import styled from 'styled-components';
+import { Paper } from '../design/Paper.ts';
+import { STAGE_NAMES } from '../quilt/stageNames.ts';
+import {
+  BlocksLines,
+  BordersLines,
+  EdgeLines,
+  LayersLines,
+  PiecesToTick,
+  ShoppingToTick,
+  WallLines,
+} from './lists.tsx';
+import { PaperHead } from './OnPaper.tsx';
+
+const Sheet = styled(Paper)`
+  h2 {
+    margin: 0 0 4px;
+    font-size: 15px;
+    font-weight: 650;
+  }
+`;
+
+/** What each stage hands on. */
+const LISTS: Readonly<Record<Stage, React.ReactNode>> = {
+  blocks: <BlocksLines />,
+  setting: (
+    <>
+      <BordersLines />
+      <PiecesToTick />
+      <ShoppingToTick />
+    </>
+  ),
+  wall: <WallLines />,
+  borders: (
+    <>
+      <BordersLines />
+      <PiecesToTick />
+    </>
+  ),
+  layers: (
+    <>
+      <LayersLines />
+      <ShoppingToTick />
+    </>
+  ),
+  edge: <EdgeLines />,
+  cut: (
+    <>
+      <PiecesToTick />
+      <ShoppingToTick />
+    </>
+  ),
+  sew: <PiecesToTick />,
+};
+
+/** The stage of an address, where that is one that prints by what it hands on; pages made for paper print themselves. */
+export const stageToPrint = (pathname: string): Stage | null => {
+  const last = pathname.split('/').at(-1) ?? '';
+  return last in LISTS ? (last as Stage) : null;
+};
+
+/** Whether the page is being printed, however that was asked for. */
+export function usePrinting(): boolean {
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    // At once: the page is laid out for paper as soon as this has been heard.
+    const begin = () => flushSync(() => setPrinting(true));
+    const end = () => setPrinting(false);
+    window.addEventListener('beforeprint', begin);
+    window.addEventListener('afterprint', end);
+    return () => {
+      window.removeEventListener('beforeprint', begin);
+      window.removeEventListener('afterprint', end);
+    };
+  }, []);
+  return printing;
+}
+
+/** What is on paper of a stage: the quilt, and its lists with boxes, without anything to press. */
+export function StagePaper() {
+  const stage = stageToPrint(useLocation().pathname);
+  if (!stage) return null;
+  return (
+    <Sheet>
+      <PaperHead what={STAGE_NAMES[stage]} large />
+      {LISTS[stage]}
+    </Sheet>
+  );
+}

@@ -1,0 +1,81 @@
+import type { Locator, Page } from '@playwright/test';
+
+/** How a maker goes about it. */
+export type By = 'mouse' | 'touch' | 'keyboard';
+
+/**
+ * What a maker does, counted: a press of the mouse or a finger is one act, and so is every key. By keyboard alone, one
+ * gets everywhere by Tab and arrows, each of them counted too.
+ */
+export class Acts {
+  count = 0;
+
+  constructor(
+    private readonly page: Page,
+    private readonly by: By,
+  ) {}
+
+  /** Presses a button, a link or a tab. */
+  async press(what: Locator): Promise<void> {
+    await what.waitFor();
+    if (this.by === 'keyboard') {
+      const role = await what.getAttribute('role');
+      await this.goTo(what);
+      if (role !== 'tab' || (await what.getAttribute('aria-selected')) !== 'true') await this.key('Enter');
+      return;
+    }
+    this.count++;
+    await (this.by === 'touch' ? what.tap() : what.click());
+  }
+
+  /** Chooses one of several. */
+  async choose(radio: Locator): Promise<void> {
+    await radio.waitFor({ state: 'attached' });
+    if (this.by === 'keyboard') {
+      const group = radio.locator('xpath=ancestor::*[@role="radiogroup"]');
+      await this.tabTo(group);
+      for (let i = 0; i < 14 && !(await radio.isChecked()); i++) await this.key('ArrowRight');
+      return;
+    }
+    this.count++;
+    const label = radio.locator('xpath=ancestor::label');
+    await (this.by === 'touch' ? label.tap() : label.click());
+  }
+
+  /** Types where the cursor is. */
+  async type(text: string): Promise<void> {
+    this.count += text.length;
+    await this.page.keyboard.type(text);
+  }
+
+  async key(key: string): Promise<void> {
+    this.count++;
+    await this.page.keyboard.press(key);
+  }
+
+  /** Puts the cursor in a field. */
+  async into(field: Locator): Promise<void> {
+    await field.waitFor();
+    if (await has(field)) return;
+    if (this.by === 'keyboard') await this.tabTo(field);
+    else await this.press(field);
+  }
+
+  private async goTo(what: Locator): Promise<void> {
+    if ((await what.getAttribute('role')) !== 'tab') return this.tabTo(what);
+    await this.tabTo(what.locator('xpath=ancestor::*[@role="tablist"]'));
+    for (let i = 0; i < 6 && !(await has(what)); i++) await this.key('ArrowRight');
+  }
+
+  private async tabTo(what: Locator): Promise<void> {
+    for (let i = 0; i < 60; i++) {
+      if (await has(what)) return;
+      await this.key('Tab');
+    }
+    throw new Error('It was not reached by keyboard.');
+  }
+}
+
+/** The focus lies there, or inside. */
+const has = (what: Locator): Promise<boolean> =>
+  what.evaluate((element) => element.contains(document.activeElement));

@@ -1,0 +1,9 @@
+import { show, stopped } from '../lib.mjs';
+import { build, chromium, install } from '../prepare.mjs';
+
+export const run = stopped(async () => {
+  await install();
+  const LATTICE_CHROMIUM = chromium();
+  await build();
+  return show(process.execPath, ['--import', 'tsx', 'e2e/hand.ts'], { LATTICE_CHROMIUM });
+});
