@@ -34,6 +34,14 @@ const fillIn = async (label: string, text: string) => {
 await page.goto(server.address);
 await page.getByRole('link', { name: DEMO }).waitFor();
 await shot('shelf');
+await page.getByRole('link', { name: 'New quilt' }).click();
+await page.getByRole('textbox', { name: 'How many, and how large?' }).fill('112 of these, cut 5"');
+await page
+  .getByRole('radio', { name: /Edge to edge/ })
+  .locator('xpath=ancestor::label')
+  .click();
+await page.getByTestId('begun-size').waitFor();
+await shot('new');
 await page.goto(`${server.address}ask/prairie-points`);
 await page.getByTestId('headline').waitFor();
 await shot('quick-answers');
@@ -72,7 +80,6 @@ await shot('setting-buy');
 await page.getByRole('tab', { name: 'Choose' }).click();
 await page.getByRole('link', { name: 'Borders' }).click();
 await page.getByTestId('corner').waitFor();
-await shot('borders');
 await page.getByRole('button', { name: 'The centre' }).click();
 await fillIn('Width along the top', '59 3/4');
 await fillIn('Height down the middle', '70 5/8');

@@ -1,4 +1,4 @@
-import { expect, expectSize, field, fill, openCopy, size, test } from '../support/quilt.ts';
+import { expect, expectSize, field, fill, openCopy, size, tab, test } from '../support/quilt.ts';
 import { drag, middleOf } from '../support/finger.ts';
 
 test.describe('by finger on a phone', () => {
@@ -128,6 +128,13 @@ test('blocks in one line: twelve are one act, spare ones are offered, and one go
   await page.getByRole('textbox', { name: 'How many, and how large?' }).fill('13 of 9" finished');
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(size(page)).toBeVisible();
+  // A first quilt is gone through hand in hand, as far as one likes.
+  await expect(page.getByText('1 of 5.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show me the next' }).click();
+  await expect(page.getByRole('tab', { name: 'Pieces' })).toHaveAttribute('aria-selected', 'true');
+  await page.getByRole('button', { name: 'Leave me to it' }).click();
+  await expect(page.getByText('2 of 5.')).toBeHidden();
+  await tab(page, 'Choose');
   await expect(page.getByRole('group', { name: 'Spare blocks' })).toContainText('12 used, 1 spare');
   await page.getByRole('button', { name: 'Keep one for the label' }).click();
   await expect(page.getByRole('group', { name: 'Spare blocks' })).toContainText('kept for the label');
@@ -135,4 +142,25 @@ test('blocks in one line: twelve are one act, spare ones are offered, and one go
   await expect(page.getByTestId('pile-summary')).toContainText('16 blocks, 12 places');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('pile-summary')).toContainText('13 blocks, 12 places');
+});
+
+test('where colours are forced, what is chosen is told by its frame; the drawing is there in words', async ({
+  page,
+  server,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await openCopy(page, server);
+  const border = (name: string) =>
+    page.getByRole('tab', { name }).evaluate((leaf) => getComputedStyle(leaf).borderBottomColor);
+  expect(await border('Choose')).not.toBe(await border('Buy'));
+  const frame = (name: RegExp) =>
+    page
+      .getByRole('radio', { name })
+      .locator('xpath=ancestor::label')
+      .evaluate((card) => getComputedStyle(card).outlineStyle);
+  expect(await frame(/^Sashed:/)).toBe('solid');
+  expect(await frame(/^On point:/)).toBe('none');
+  const table = page.getByRole('table', { name: /What the drawing shows/ });
+  await expect(table).toContainText('Sashed, 5 across and 6 down');
+  await expect(table.getByRole('row').filter({ hasText: 'Cornerstones' })).toContainText('42');
 });

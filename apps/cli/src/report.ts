@@ -18,10 +18,13 @@ export function report(plan: Plan, quilt: Quilt): string[] {
   const { unit } = plan;
   const { layers, edge } = quilt;
   const { width, height } = quilt.finished;
+  const setting = settingOf(plan.setting.kind);
   const heading = (text: string) => ['', text];
   return [
     plan.title,
-    `${settingOf(plan.setting.kind).name}, ${plan.grid.across} × ${plan.grid.down}, blocks finishing ${formatSize(plan.block.width, plan.block.height, unit)}`,
+    setting.whole
+      ? `${setting.name}, as it was measured`
+      : `${setting.name}, ${plan.grid.across} × ${plan.grid.down}, blocks finishing ${formatSize(plan.block.width, plan.block.height, unit)}`,
     ...heading(`Finished size  ${formatSize(width.value, height.value, unit)}`),
     ...why(width, 'across'),
     ...why(height, 'down'),

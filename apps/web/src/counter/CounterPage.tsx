@@ -339,7 +339,10 @@ export function CounterPage() {
                 isInvalid={wrong?.flag === flag.key}
                 validationBehavior="aria"
               >
-                <FieldLabel>{flag.label}</FieldLabel>
+                <FieldLabel>
+                  {flag.label}
+                  {unit === 'cm' && flag.type !== 'count' && <small aria-hidden>, cm</small>}
+                </FieldLabel>
                 <Input
                   inputMode={flag.type === 'count' ? 'numeric' : 'text'}
                   placeholder={placeholderOf(flag, unit)}
