@@ -162,7 +162,8 @@ test('a plan file goes out and comes in the same; a bad one is refused with its 
 });
 
 test('taken off the shelf and put back; duplicated', async ({ page, server }) => {
-  await page.goto(server.address);
+  // However many quilts other tests have put before it.
+  await page.goto(`${server.address}?words=${encodeURIComponent('Cot quilt for the corner')}`);
   const cot = page.getByRole('link', { name: 'Cot quilt for the corner house', exact: true });
   await page.getByRole('button', { name: 'Duplicate Cot quilt for the corner house', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Cot quilt for the corner house, copy' })).toBeVisible();

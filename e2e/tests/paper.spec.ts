@@ -58,3 +58,22 @@ test('every stage prints what it hands on: the quilt and its lists, nothing to p
     await page.emulateMedia({ media: 'screen' });
   }
 });
+
+test('the cutting plan and the sewing steps have the quilt on their paper too', async ({ page, server }) => {
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'On paper' }).click();
+  for (const [name, what] of [
+    ['Cutting plan', /^Cutting plan · /],
+    ['Sewing steps', /^Sewing steps · /],
+  ] as const) {
+    await page.getByRole('link', { name }).click();
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    await expect(page.getByText(what)).toBeHidden();
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByText(what)).toBeVisible();
+    await expect(page.getByText(/70 × 81 1\/2″ finished, in inches/)).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 }).filter({ visible: true })).toHaveCount(1);
+    await page.emulateMedia({ media: 'screen' });
+    await page.goBack();
+  }
+});

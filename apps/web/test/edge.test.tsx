@@ -49,6 +49,14 @@ describe('shape', () => {
     expect(now().edge.radius).toBe(8);
     expect(screen.getByText(/more than half of the quilt’s shorter side/)).toBeTruthy();
   });
+  test('scallops a small quilt cannot divide are made narrower, to be changed, and not refused', async () => {
+    const small = { kind: 'whole-quilt', width: 10, height: 13 } as const;
+    const { now } = showOf(<EdgeStage />, { ...plan, borders: [], setting: small });
+    await choose(/Edge$/, 'Scallops');
+    expect(now().edge.shape).toBe('scalloped');
+    expect(now().edge.scallop.width).toBeLessThan(6);
+    expect(screen.getByRole('textbox', { name: 'Scallops about' })).toBeTruthy();
+  });
   test('scallops say how each side is divided; measured with a tape, and computed again', async () => {
     const { now } = show({ shape: 'scalloped' });
     expect(screen.getByTestId('scallops').textContent).toMatch(/along top and bottom.*every corner turned/);

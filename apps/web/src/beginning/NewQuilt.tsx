@@ -16,9 +16,9 @@ import {
   type Target,
   type Unit,
 } from '@lattice/core';
-import { FileUp, Layers, LayoutGrid, Ruler } from 'lucide-react';
+import { Layers, LayoutGrid, Ruler } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { FileTrigger, Label, Radio, RadioGroup } from 'react-aria-components';
+import { Label, Radio, RadioGroup } from 'react-aria-components';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch } from '../app/store.ts';
@@ -35,6 +35,7 @@ import { Fitted } from './Fitted.tsx';
 import { beginHandInHand } from './handInHand.ts';
 import { makeQuilt } from './makeQuilt.ts';
 import { PileLineField } from './PileLineField.tsx';
+import { PlanFileButton } from './PlanFileButton.tsx';
 import { PlacesField, usePlaces } from './PlacesField.tsx';
 import { usePileLine } from './usePileLine.ts';
 import { usePlanFile } from './usePlanFile.ts';
@@ -236,15 +237,7 @@ export function NewQuilt() {
         <Button onPress={inOther} isDisabled={unit !== chosenUnit}>
           {unit === 'in' ? 'Use centimetres' : 'Use inches'}
         </Button>
-        <FileTrigger
-          acceptedFileTypes={['.json', 'application/json']}
-          onSelect={(files) => void file.open(files)}
-        >
-          <Button>
-            <FileUp size={16} aria-hidden />
-            Open a plan file
-          </Button>
-        </FileTrigger>
+        <PlanFileButton onOpen={file.open} />
       </header>
       {file.problem && (
         <p role="alert" style={{ marginBottom: 12, color: 'var(--wrong)' }}>

@@ -8,7 +8,7 @@ export function usePlanFile() {
   const [problem, setProblem] = useState<string | null>(null);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const open = async (files: FileList | readonly File[] | null) => {
+  const open = async (files: FileList | null) => {
     const file = files?.[0];
     if (!file) return;
     const { readPlanJson } = await import('../shelf/readPlanFile.ts');

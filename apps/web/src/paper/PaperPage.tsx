@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { Button } from '../design/controls/Button.tsx';
 import { Paper } from '../design/Paper.ts';
 import { BordersLines, EdgeLines, LayersLines, PiecesToTick, ShoppingToTick } from './lists.tsx';
-import { PaperHead } from './OnPaper.tsx';
+import { PaperHead } from './PaperHead.tsx';
 
 const Sheet = styled(Paper)`
   h2 {

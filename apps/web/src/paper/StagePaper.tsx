@@ -14,7 +14,7 @@ import {
   ShoppingToTick,
   WallLines,
 } from './lists.tsx';
-import { PaperHead } from './OnPaper.tsx';
+import { PaperHead } from './PaperHead.tsx';
 
 const Sheet = styled(Paper)`
   h2 {

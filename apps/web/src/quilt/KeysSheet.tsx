@@ -16,22 +16,6 @@ const Keys = styled.div`
     font-size: 14px;
     font-weight: 650;
   }
-  dl {
-    display: grid;
-    grid-template-columns: max-content minmax(0, 1fr);
-    gap: 4px 12px;
-    font-size: 14px;
-  }
-  dd {
-    color: var(--soft);
-  }
-  kbd {
-    padding: 1px 6px;
-    border: 1px solid var(--line);
-    border-bottom-width: 2px;
-    border-radius: 5px;
-    font: 600 12.5px/1.3 var(--text);
-  }
 `;
 
 /** Every key that does something, by where it does. */
@@ -92,10 +76,27 @@ const KEYS: readonly {
 /** The keys of a part of the work, as the sheet has them. */
 export const keysOf = (where: string) => KEYS.find((part) => part.where === where)?.keys ?? [];
 
+const List = styled.dl`
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 4px 12px;
+  font-size: 14px;
+  dd {
+    color: var(--soft);
+  }
+  kbd {
+    padding: 1px 6px;
+    border: 1px solid var(--line);
+    border-bottom-width: 2px;
+    border-radius: 5px;
+    font: 600 12.5px/1.3 var(--text);
+  }
+`;
+
 /** Keys and what they do. */
 export function KeyList({ keys }: { keys: (typeof KEYS)[number]['keys'] }) {
   return (
-    <dl>
+    <List>
       {keys.map(([pressed, does]) => (
         <div key={does} style={{ display: 'contents' }}>
           <dt>
@@ -108,7 +109,7 @@ export function KeyList({ keys }: { keys: (typeof KEYS)[number]['keys'] }) {
           <dd>{does}</dd>
         </div>
       ))}
-    </dl>
+    </List>
   );
 }
 

@@ -1,7 +1,6 @@
 import type { Stage } from '@lattice/core';
-import { FileUp, Moon, Plus, ShieldCheck, Sun, X } from 'lucide-react';
+import { Moon, Plus, ShieldCheck, Sun, X } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { FileTrigger } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import {
   api,
@@ -17,6 +16,7 @@ import {
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { freeName } from '../beginning/makeQuilt.ts';
+import { PlanFileButton } from '../beginning/PlanFileButton.tsx';
 import { usePlanFile } from '../beginning/usePlanFile.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -111,17 +111,7 @@ export function Shelf() {
         <Link className="ask" to="/keeping">
           <ShieldCheck size={15} aria-hidden /> Safe keeping
         </Link>
-        {!looking && (
-          <FileTrigger
-            acceptedFileTypes={['.json', 'application/json']}
-            onSelect={(files) => void file.open(files)}
-          >
-            <Button>
-              <FileUp size={16} aria-hidden />
-              Open a plan file
-            </Button>
-          </FileTrigger>
-        )}
+        {!looking && <PlanFileButton onOpen={file.open} />}
         <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
           {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
         </Button>

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../design/PrintHead.tsx';
+import { PrintHead } from '../../paper/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
 const Slips = styled.ol`

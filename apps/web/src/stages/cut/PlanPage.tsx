@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../design/PrintHead.tsx';
+import { PrintHead } from '../../paper/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useTable } from './useTable.ts';
 
@@ -55,7 +55,12 @@ export function PlanPage() {
   const { id } = useParams();
   return (
     <Paper>
-      <PrintHead title={`${plan.title}: cutting plan`} to={`/quilts/${id}/cut`} back="Back to the table" />
+      <PrintHead
+        title={`${plan.title}: cutting plan`}
+        what="Cutting plan"
+        to={`/quilts/${id}/cut`}
+        back="Back to the table"
+      />
       {quilt.fabrics.map(({ fabric }) => (
         <ClothPlan key={fabric.id} cloth={fabric.id} />
       ))}

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../design/PrintHead.tsx';
+import { PrintHead } from '../../paper/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { useSewing } from './useSewing.ts';
@@ -54,7 +54,12 @@ export function StepsPage() {
   const heard = useSewing();
   return (
     <Paper>
-      <PrintHead title={`${plan.title}: sewing`} to={`/quilts/${id}/sew`} back="Back to the sewing" />
+      <PrintHead
+        title={`${plan.title}: sewing`}
+        what="Sewing steps"
+        to={`/quilts/${id}/sew`}
+        back="Back to the sewing"
+      />
       {'says' in heard ? (
         <p role="status">{heard.says}</p>
       ) : (

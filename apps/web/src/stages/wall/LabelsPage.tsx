@@ -3,7 +3,7 @@ import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../design/PrintHead.tsx';
+import { PrintHead } from '../../paper/PrintHead.tsx';
 import { SceneDrawing } from '../../drawing/SceneArt.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 
