@@ -98,7 +98,7 @@ const JOBS: readonly Job[] = [
     async does(page, acts) {
       await ofBlocks(page, acts, { said: '12 12', setting: /^Quilted blocks/ });
       const list = await pieces(page, acts);
-      // Fronts are cut at twice the 2" they finish at (handbook practice).
+      // Fronts are cut at twice the 2" they finish at (rule ST-8).
       await expect.poll(() => plain(list)).toContain('Upright sashes, front 8 at 4 × 12 1/2″');
     },
   },

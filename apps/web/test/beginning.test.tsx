@@ -1,10 +1,11 @@
-import { type Plan, startPlan } from '@lattice/core';
+import { type Plan, planProblems, startPlan } from '@lattice/core';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes, useParams } from 'react-router';
 import { keepFocus } from '../src/app/keepFocus.ts';
 import { createStore } from '../src/app/store.ts';
+import { beginWithBlocks } from '../src/beginning/beginWithBlocks.ts';
 import { freeName } from '../src/beginning/makeQuilt.ts';
 import { NewQuilt } from '../src/beginning/NewQuilt.tsx';
 import { SpareOffers } from '../src/beginning/SpareOffers.tsx';
@@ -115,6 +116,15 @@ describe('spare blocks', () => {
     expect(sent!.plan).toMatchObject({ block: start.block, grid: { across: 1, down: 2 } });
     expect(now().pile).toHaveLength(12);
   });
+});
+
+test('the next quilt is sound whatever the cloths of this one are called', () => {
+  const called = JSON.parse(
+    JSON.stringify({ ...start, pile: blocks(14) }).replaceAll(/"(back|sash|accent|border)"(?!:)/g, '"my-$1"'),
+  ) as Plan;
+  const next = beginWithBlocks(called, called.pile.slice(12), 'Over', () => `over-${Math.random()}`);
+  expect(planProblems(called)).toEqual([]);
+  expect(planProblems(next)).toEqual([]);
 });
 
 test('an empty pile is filled in one press, or in one line', async () => {

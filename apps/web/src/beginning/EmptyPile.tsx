@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
-import { withMoreBlocks } from '../quilt/pileEdits.ts';
+import { withUnmeasured } from '../quilt/pileEdits.ts';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { AddByLine } from './AddByLine.tsx';
@@ -52,20 +52,7 @@ export function EmptyPile({ autoFocus = false }: { autoFocus?: boolean }) {
       <h2>No blocks are entered yet</h2>
       <AddByLine autoFocus={autoFocus} />
       <p className="or">
-        <Button
-          onPress={() =>
-            edit((p) =>
-              withMoreBlocks(
-                p,
-                Array.from({ length: pile.needed }, (_, i) => ({
-                  name: `Block ${i + 1}`,
-                  width: null,
-                  height: null,
-                })),
-              ),
-            )
-          }
-        >
+        <Button onPress={() => edit((p) => withUnmeasured(p, pile.needed))}>
           Just enough: {numberOf(pile.needed, 'block')}
         </Button>
         <Lengths

@@ -1,26 +1,26 @@
-import { gridFor, type PileBlock, type Plan, blankPlan } from '@lattice/core';
+import { gridFor, type PileBlock, type Plan } from '@lattice/core';
 
-/** A new quilt of blocks that another has over: its cloths and its setting, its blocks' size, and a grid for them. */
+/** A new quilt of blocks that another has over: its cloths and choices, without borders, and a grid for these blocks. */
 export function beginWithBlocks(
   plan: Plan,
   blocks: readonly PileBlock[],
   title: string,
   newId: () => string,
 ): Plan {
-  const { unit, seam, block, setting, fabrics, fabricFor } = plan;
+  const { backing, edge, binding } = plan;
   return {
-    ...blankPlan(unit),
+    ...plan,
     title,
-    tags: plan.tags,
-    seam,
-    block,
-    setting,
-    fabrics: [...fabrics],
-    fabricFor,
-    backing: { ...blankPlan(unit).backing, fabric: plan.backing.fabric, wide: plan.backing.wide },
-    edge: { ...blankPlan(unit).edge, flange: plan.edge.flange, points: plan.edge.points },
-    binding: { ...blankPlan(unit).binding, fabric: plan.binding.fabric },
     pile: blocks.map((its) => ({ ...its, id: newId() })),
-    grid: gridFor(blocks.length, block, setting),
+    wall: [],
+    grid: gridFor(blocks.length, plan.block, plan.setting),
+    borders: [],
+    measured: [],
+    target: null,
+    stock: [],
+    // What was chosen or measured of the other top is let go; a few blocks have no room for its shaped edge.
+    backing: { ...backing, way: 'best', made: null },
+    edge: { ...edge, shape: 'square', around: null },
+    binding: { ...binding, start: null },
   };
 }

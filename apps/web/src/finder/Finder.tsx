@@ -8,7 +8,7 @@ import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 import { newId } from '../outbox/tabs.ts';
-import { withMoreBlocks } from '../quilt/pileEdits.ts';
+import { withUnmeasured } from '../quilt/pileEdits.ts';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { Asking } from './Asking.tsx';
@@ -121,16 +121,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
   };
   /** Blocks that were only counted for the search are a pile from now on: what is spare of them is remembered. */
   const withBlocksOf = (fitted: Plan): Plan =>
-    fitted.pile.length > 0 || request.blocks === null
-      ? fitted
-      : withMoreBlocks(
-          fitted,
-          Array.from({ length: request.blocks }, (_, i) => ({
-            name: `Block ${i + 1}`,
-            width: null,
-            height: null,
-          })),
-        );
+    fitted.pile.length > 0 || request.blocks === null ? fitted : withUnmeasured(fitted, request.blocks);
   return (
     <Sheet title="Fit to a target" width={1120} isOpen onClose={onClose}>
       <Halves>

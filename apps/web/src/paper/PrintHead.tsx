@@ -20,11 +20,14 @@ export function PrintHead({
   what,
   back,
   to,
+  children,
 }: {
   title: string;
   what?: string;
   back: string;
   to: string;
+  /** What else can be done with the page. */
+  children?: React.ReactNode;
 }) {
   return (
     <>
@@ -36,6 +39,7 @@ export function PrintHead({
         <Link className="hide" to={to}>
           {back}
         </Link>
+        {children && <span className="hide">{children}</span>}
         <span className="hide">
           <Button look="main" onPress={() => window.print()}>
             <Printer size={15} aria-hidden />

@@ -28,6 +28,17 @@ export function withMoreBlocks(plan: Plan, blocks: readonly Omit<PileBlock, 'id'
   return { ...plan, pile: [...plan.pile, ...blocks.map((b) => ({ ...b, id: newId() }))] };
 }
 
+/** The plan with so many blocks more of which nothing is known yet but that they are there. */
+export const withUnmeasured = (plan: Plan, count: number): Plan =>
+  withMoreBlocks(
+    plan,
+    Array.from({ length: count }, (_, i) => ({
+      name: `Block ${plan.pile.length + i + 1}`,
+      width: null,
+      height: null,
+    })),
+  );
+
 /** The plan with a read table in place of its pile; the wall begins anew. */
 export const withPile = (plan: Plan, blocks: readonly PileBlock[]): Plan => ({
   ...plan,

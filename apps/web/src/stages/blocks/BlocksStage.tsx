@@ -29,7 +29,14 @@ import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { download } from '../../quilt/download.ts';
-import { withBlock, withMoreBlocks, withoutBlocks, withPile, withSizesFrom } from '../../quilt/pileEdits.ts';
+import {
+  withBlock,
+  withMoreBlocks,
+  withoutBlocks,
+  withPile,
+  withSizesFrom,
+  withUnmeasured,
+} from '../../quilt/pileEdits.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AddByLine } from '../../beginning/AddByLine.tsx';
@@ -187,13 +194,7 @@ export function BlocksStage() {
       <Work>
         <div className="bar">
           <h2>{pile.length === 0 ? 'No blocks yet' : numberOf(pile.length, 'block')}</h2>
-          <Button
-            onPress={() =>
-              edit((p) =>
-                withMoreBlocks(p, [{ name: `Block ${p.pile.length + 1}`, width: null, height: null }]),
-              )
-            }
-          >
+          <Button onPress={() => edit((p) => withUnmeasured(p, 1))}>
             <Plus size={15} aria-hidden />
             Add a block
           </Button>

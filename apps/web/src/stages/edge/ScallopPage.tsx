@@ -9,12 +9,13 @@ import {
   templatesScene,
   type Unit,
 } from '@lattice/core';
-import { FileDown, Printer } from 'lucide-react';
+import { FileDown } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Paper } from '../../design/Paper.ts';
+import { PrintHead } from '../../paper/PrintHead.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { SceneDrawing } from '../../drawing/SceneArt.tsx';
 import { download } from '../../quilt/download.ts';
@@ -79,32 +80,20 @@ export function ScallopPage() {
   const check = checkSide(unit);
   return (
     <Page>
-      <header>
-        <h1>{title}: scallops, true to size</h1>
-        <Link className="hide" to={`/quilts/${id}/edge`}>
-          Back to the edge
-        </Link>
-        <span className="hide">
-          <Button
-            onPress={() =>
-              download(
-                `${title} scallops.svg`,
-                sceneSvg(templatesScene(`${title}, scallops`, templates, unit)),
-                'image/svg+xml',
-              )
-            }
-          >
-            <FileDown size={15} aria-hidden />
-            As SVG
-          </Button>
-        </span>
-        <span className="hide">
-          <Button look="main" onPress={() => window.print()}>
-            <Printer size={15} aria-hidden />
-            Print
-          </Button>
-        </span>
-      </header>
+      <PrintHead title={`${title}: scallops, true to size`} to={`/quilts/${id}/edge`} back="Back to the edge">
+        <Button
+          onPress={() =>
+            download(
+              `${title} scallops.svg`,
+              sceneSvg(templatesScene(`${title}, scallops`, templates, unit)),
+              'image/svg+xml',
+            )
+          }
+        >
+          <FileDown size={15} aria-hidden />
+          As SVG
+        </Button>
+      </PrintHead>
       <p>
         Print at 100%, not fitted to the page, and measure this square: it has to be{' '}
         <Lengths text={formatWithUnit(check, unit)} /> each way. The line is the finished edge, where the
