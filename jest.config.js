@@ -13,7 +13,10 @@ const shared = {
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
   // Modules in a form the test runner does not read as they are.
   transformIgnorePatterns: ['/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb)/)'],
-  moduleNameMapper: { '^@lattice/core$': '<rootDir>/packages/core/src/index.ts' },
+  moduleNameMapper: {
+    '^@lattice/core$': '<rootDir>/packages/core/src/index.ts',
+    '^@lattice/export$': '<rootDir>/packages/export/src/index.ts',
+  },
   rootDir: import.meta.dirname,
   // Where the tests are put against small faults, copies of the house stand.
   modulePathIgnorePatterns: ['<rootDir>/.mutation'],
@@ -26,8 +29,11 @@ const room = (name, folder, environment = 'node') => ({
 });
 
 export default {
+  // Properties over random plans share the machine with builds: slow is not wrong.
+  testTimeout: 20_000,
   projects: [
     room('core', 'packages/core'),
+    room('export', 'packages/export'),
     room('server', 'apps/server'),
     room('cli', 'apps/cli'),
     {

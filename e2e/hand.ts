@@ -106,6 +106,7 @@ try {
     await page.goto(`${server.address}quilts/${id}/setting`);
     const grip = page.getByRole('slider', { name: 'Sash width' }).first();
     await grip.waitFor();
+    await page.getByTestId('finished-size').waitFor();
     const tape = await feel(async () => dragBy(middle(await grip.boundingBox()), { x: 30, y: 0 }));
     say({
       case: `tape dragged, ${across * across} blocks`,
@@ -144,7 +145,8 @@ try {
   const bare = await opened('nowhere', 'h1');
   say({
     case: 'a quilt opened, beside an empty page',
-    ratio: round((await opened(`quilts/${id}/setting`, '[data-testid=finished-size]')) / bare),
+    drawn: round((await opened(`quilts/${id}/setting`, 'svg [data-part]')) / bare),
+    figures: round((await opened(`quilts/${id}/setting`, '[data-testid=finished-size]')) / bare),
   });
   for (let i = 0; i < 35; i++) await add(4);
   say({

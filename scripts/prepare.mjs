@@ -36,18 +36,22 @@ export function install() {
 
 /** Builds the web app, when its sources or the core's have changed. */
 export async function build() {
-  await once('build', hashOf('apps/web', 'packages/core', 'package-lock.json'), async () => {
-    console.error('Building the web app…');
-    const { code, out } = quiet(bin('vite'), [
-      'build',
-      'apps/web',
-      '--config',
-      'apps/web/vite.config.ts',
-      '--logLevel',
-      'warn',
-    ]);
-    if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
-  });
+  await once(
+    'build',
+    hashOf('apps/web', 'packages/core', 'packages/export', 'package-lock.json'),
+    async () => {
+      console.error('Building the web app…');
+      const { code, out } = quiet(bin('vite'), [
+        'build',
+        'apps/web',
+        '--config',
+        'apps/web/vite.config.ts',
+        '--logLevel',
+        'warn',
+      ]);
+      if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
+    },
+  );
 }
 
 const COMMAND = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');

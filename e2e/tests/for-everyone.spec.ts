@@ -1,3 +1,4 @@
+import { notToldApart, saidIn, saidTwice } from '../support/said.ts';
 import type { Request } from '@playwright/test';
 import { accessible } from '../support/accessible.ts';
 import { choose, expect, openCopy, tab, test } from '../support/quilt.ts';
@@ -67,6 +68,23 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Cut', exact: true }).click();
     await expect(page.getByTestId('cut-so-far')).toBeVisible();
     await accessible(page);
+    await page.getByRole('link', { name: 'Journal' }).click();
+    for (const name of ['Journal', 'Time', 'Record', 'Ready?']) {
+      await tab(page, name);
+      await accessible(page);
+    }
+    await expect(page.getByTestId('ready-chance')).toBeVisible();
+    await accessible(page);
+    for (const place of ['group', 'request', 'sewing-day', 'label']) {
+      await page.goto(page.url().replace(/\/(journal|group|request|sewing-day).*$/, `/${place}`));
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await accessible(page);
+    }
+    for (const place of ['practice', 'practice/sheet']) {
+      await page.goto(server.address + place);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await accessible(page);
+    }
   });
 }
 
@@ -105,6 +123,41 @@ for (const width of [320, 760, 2560]) {
     }
   });
 }
+
+test('everything has a name, said once, and fields that are alike are told apart', async ({
+  page,
+  server,
+}) => {
+  await openCopy(page, server);
+  const quilt = page.url().replace(/\/[^/]*$/, '');
+  const heard = async (address: string) => {
+    await page.goto(address, { waitUntil: 'networkidle' });
+    return saidIn(await page.locator('body').ariaSnapshot());
+  };
+  const stages = [
+    'blocks',
+    'setting',
+    'setting?leaf=buy',
+    'wall',
+    'borders',
+    'layers',
+    'edge',
+    'cut',
+    'sew',
+    'group',
+  ];
+  const leaves = ['journal', 'time', 'ready', 'record'].map((leaf) => `journal?leaf=${leaf}`);
+  const pages = [
+    ...[...stages, ...leaves].map((stage) => `${quilt}/${stage}`),
+    ...['', 'new', 'ask', 'stash', 'practice', 'keeping'].map((place) => server.address + place),
+  ];
+  for (const address of pages) {
+    const said = await heard(address);
+    expect.soft(said.length, address).toBeGreaterThan(8);
+    expect.soft(saidTwice(said), address).toEqual([]);
+    expect.soft(notToldApart(said), address).toEqual([]);
+  }
+});
 
 test('first screen: at most 250 kB of script, compressed', async ({ page, server }) => {
   const scripts: Request[] = [];

@@ -170,7 +170,16 @@ test('every name on the public face of the core is used by somebody', () => {
   );
   const users = spawnSync(
     'git',
-    ['ls-files', '-co', '--exclude-standard', 'apps', 'bench', 'e2e', 'packages/core/test'],
+    [
+      'ls-files',
+      '-co',
+      '--exclude-standard',
+      'apps',
+      'bench',
+      'e2e',
+      'packages/core/test',
+      'packages/export',
+    ],
     {
       cwd: root,
       encoding: 'utf8',

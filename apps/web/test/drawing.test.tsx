@@ -42,14 +42,14 @@ describe('a tape', () => {
     tape();
     const grips = screen.getAllByRole('slider');
     expect(grips.map((g) => [g.getAttribute('aria-label'), g.getAttribute('aria-valuetext')])).toEqual([
-      ['Border 1 width', '4″'],
-      ['Sash width', '1 1/2″'],
+      ['Border 1 width, across', '4″'],
+      ['Sash width, across', '1 1/2″'],
     ]);
     expect(grips.every((g) => g.tabIndex === 0)).toBe(true);
   });
   test('arrow keys move by one mark of the ruler, either way', async () => {
     const onMove = tape();
-    act(() => screen.getByRole('slider', { name: 'Sash width' }).focus());
+    act(() => screen.getByRole('slider', { name: 'Sash width, across' }).focus());
     await userEvent.keyboard('{ArrowRight}');
     expect(onMove).toHaveBeenLastCalledWith({ what: 'setting', key: 'sash' }, 1.625, expect.any(String));
     await userEvent.keyboard('{ArrowLeft}');
@@ -57,7 +57,7 @@ describe('a tape', () => {
   });
   test('the side tape moves the ends of a border', async () => {
     const onMove = tape(undefined, 'down');
-    act(() => screen.getByRole('slider', { name: 'Border 1 width' }).focus());
+    act(() => screen.getByRole('slider', { name: 'Border 1 width, down' }).focus());
     await userEvent.keyboard('{ArrowUp}');
     expect(onMove).toHaveBeenLastCalledWith(
       { what: 'border', index: 0, side: 'ends' },
@@ -67,7 +67,7 @@ describe('a tape', () => {
   });
   test('a width that cannot be is said in the bubble', async () => {
     tape(jest.fn(() => 'A sash of 13″ is wider than the block.'));
-    act(() => screen.getByRole('slider', { name: 'Sash width' }).focus());
+    act(() => screen.getByRole('slider', { name: 'Sash width, across' }).focus());
     await userEvent.keyboard('{ArrowRight}');
     expect(screen.getByRole('status').textContent).toContain('wider than the block');
   });

@@ -189,6 +189,7 @@ describe('the rail', () => {
       'Edge',
       'Cut',
       'Sew',
+      'Journal',
     ]);
   });
   test('the pile in a line: none, some, all as they should be', () => {

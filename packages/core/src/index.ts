@@ -223,7 +223,8 @@ export { doubtOf } from './block/reading.ts';
 export { mainColours } from './colour/main-colours.ts';
 export { type Answer, type AnswerDrawn, type Flag, type Topic } from './counter/topic.ts';
 export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topics.ts';
-export { bookingIn, bookingInOldPlan } from './log/booking.ts';
+export { bookingIn } from './log/booking.ts';
+export { bookingInOldPlan } from './log/old-booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
 export { type EntryBody } from './log/kinds.ts';
 export { mergeLogs } from './log/merge.ts';
@@ -237,3 +238,41 @@ export { type BlockLook, lookOf } from './scene/look.ts';
 export { blockLayers, clothLayer, joinLayer, quiltScene } from './scene/quilt-scene.ts';
 export { type LineKind, type Scene, type SceneItem, type SceneLayer } from './scene/scene.ts';
 export { checkScene, checkSide, sheetScenes, templatesScene } from './scene/template-scene.ts';
+export { type Work, WORK_WORDS, WORKS } from './choice/works.ts';
+export { forgottenClock, type Running, type Sitting, sittingsIn } from './clock/sittings.ts';
+export { hodgesLehmann, pacesFrom, studentT90 } from './clock/pace.ts';
+export { sayMinutes } from './clock/words.ts';
+export { type JournalLine, journalOf, JOURNAL_KINDS, type JournalKind } from './journal/lines.ts';
+export { planChangesBetween } from './journal/plan-changes.ts';
+export { MAKER } from './log/maker-kinds.ts';
+export { dateOf, dayOf, weekdayOf } from './moment/moment.ts';
+export { dueIn, duesIn, type Hours, hoursIn } from './schedule/hours.ts';
+export { type QuiltJobs } from './schedule/jobs.ts';
+export { type LeftThen, lookBack } from './schedule/look-back.ts';
+export {
+  type Forecast,
+  forecast,
+  type ForecastTask,
+  type Milestone,
+  triangular,
+} from './schedule/simulate.ts';
+export { type Spent, walk, latest } from './schedule/walk.ts';
+export { workLeft } from './schedule/work-left.ts';
+export { namesFrom } from './journal/names.ts';
+export { journalMarkdown } from './format/journal-md.ts';
+export { sizeDoneIn } from './clock/size-done.ts';
+export { type DiaryEntry, diaryOf } from './schedule/diary.ts';
+export { type RecordField } from './log/record-kinds.ts';
+export { giversSaid, recordCard, recordSaidIn, usualCare } from './record/card.ts';
+export {
+  type Exercise,
+  type ExerciseDrawing,
+  type Given,
+  isRight,
+  type Level,
+  LEVELS,
+  rightSaid,
+} from './practice/exercise.ts';
+export { exerciseOf, EXERCISES } from './practice/registry.ts';
+export { nextUp, standingsIn } from './practice/spaced.ts';
+export { type Giver, giversOf, rowsByTable } from './group/group.ts';

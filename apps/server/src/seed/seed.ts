@@ -1,6 +1,15 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { readBlocksCsv, readPlanJson, readStashCsv, STASH } from '@lattice/core';
+import {
+  dateOf,
+  dayOf,
+  type LogEntry,
+  logEntrySchema,
+  readBlocksCsv,
+  readPlanJson,
+  readStashCsv,
+  STASH,
+} from '@lattice/core';
 import type { LogRepository } from '../log/repository.ts';
 import type { QuiltRepository, QuiltRow } from '../quilts/repository.ts';
 import { newRow, type Surroundings } from '../quilts/service.ts';
@@ -27,6 +36,7 @@ export async function seedDemo(
     .map((f) => f.replace('.plan.json', ''))
     .sort((a, b) => Number(a === FIRST) - Number(b === FIRST));
   const shelf: QuiltRow[] = [];
+  const happened: LogEntry[] = [];
   let at = outside.now().getTime() - names.length * 1000;
   for (const name of names) {
     const read = readPlanJson(readFileSync(path.join(folder, `${name}.plan.json`), 'utf8'));
@@ -38,10 +48,32 @@ export async function seedDemo(
     at += 1000;
     const made = { id: outside.newId(), at: new Date(at).toISOString() };
     shelf.push(newRow({ ...read.plan, pile: [...pile] }, made));
+    const told = `${name}.log.json`;
+    if (files.includes(told)) happened.push(...logFrom(path.join(folder, told), made.id, outside));
   }
   await rows.insertAll(shelf);
+  await log.add(happened);
   if (files.includes(STASH_TABLE)) await seedStash(log, outside, path.join(folder, STASH_TABLE));
   return names.length;
+}
+
+/**
+ * What has happened to a demo quilt: each entry says when, what kind and what. `@name` stands for the id of the entry of
+ * that name, `@day-3` for the date three days before the demo is put there.
+ */
+function logFrom(file: string, quilt: string, { newId, now }: Surroundings): LogEntry[] {
+  const said = JSON.parse(readFileSync(file, 'utf8')) as { name?: string }[];
+  const ids = new Map(said.flatMap(({ name }) => (name === undefined ? [] : [[name, newId()] as const])));
+  const today = dayOf(now().toISOString().slice(0, 10));
+  const text = (value: unknown) =>
+    JSON.stringify(value)
+      .replace(/@day([+-]\d+)/g, (_, days: string) => dateOf(today + Number(days)))
+      .replace(/"@([a-z-]+)"/g, (_, name: string) => JSON.stringify(ids.get(name)));
+  return said.map(({ name, ...entry }) =>
+    logEntrySchema.parse(
+      JSON.parse(text({ ...entry, quilt, id: name === undefined ? newId() : ids.get(name) })),
+    ),
+  );
 }
 
 /** The demo's stash, as its table says. */

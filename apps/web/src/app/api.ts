@@ -1,17 +1,11 @@
-import {
-  type LogEntry,
-  logEntrySchema,
-  type LongArmAnswer,
-  longArmAnswerSchema,
-  type LongArmJob,
-  type Plan,
-  type Problem,
-  type Stage,
-} from '@lattice/core';
+import type { LogEntry, LongArmAnswer, LongArmJob, Plan, Problem, Stage } from '@lattice/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { MadePicture } from '../outbox/items.ts';
 import { deviceName } from './device.ts';
 import { doorShut } from './houseSlice.ts';
+
+const logReader = async () => (await import('./readLog.ts')).logEntrySchema;
+const longArmReader = async () => (await import('./readLongArm.ts')).longArmAnswerSchema;
 
 /** A quilt as the server keeps it. */
 export interface StoredQuilt {
@@ -150,15 +144,16 @@ export const api = createApi({
     }),
     logSince: build.query<LogPage, number>({
       query: (since) => `/log?since=${since}`,
-      transformResponse: ({ entries, ...page }: Omit<LogPage, 'entries'> & { entries: unknown[] }) => ({
-        ...page,
+      transformResponse: async ({ entries, ...page }: Omit<LogPage, 'entries'> & { entries: unknown[] }) => {
+        if (entries.length === 0) return { ...page, entries: [] };
+        const log = await logReader();
         // What a newer server writes and this app does not know is left to newer apps.
-        entries: entries.flatMap((entry) => logEntrySchema.safeParse(entry).data ?? []),
-      }),
+        return { ...page, entries: entries.flatMap((entry) => log.safeParse(entry).data ?? []) };
+      },
     }),
     askLongArm: build.mutation<LongArmAnswer, LongArmJob>({
       query: (job) => ({ url: '/long-arm/quotes', method: 'POST', body: job }),
-      transformResponse: (said) => longArmAnswerSchema.parse(said),
+      transformResponse: async (said) => (await longArmReader()).parse(said),
     }),
     bookLongArm: build.mutation<
       { entry: LogEntry | null; answer: LongArmAnswer | null },
@@ -171,9 +166,9 @@ export const api = createApi({
         body,
         validateStatus: ({ status }) => status === 201 || status === 409,
       }),
-      transformResponse: ({ entry, answer }: { entry: unknown; answer: unknown }) => ({
-        entry: entry === null ? null : logEntrySchema.parse(entry),
-        answer: answer === null ? null : longArmAnswerSchema.parse(answer),
+      transformResponse: async ({ entry, answer }: { entry: unknown; answer: unknown }) => ({
+        entry: entry === null ? null : (await logReader()).parse(entry),
+        answer: answer === null ? null : (await longArmReader()).parse(answer),
       }),
     }),
     cancelLongArm: build.mutation<{ entry: LogEntry }, { quilt: string; entry: string; number: string }>({
@@ -182,7 +177,9 @@ export const api = createApi({
         method: 'POST',
         body,
       }),
-      transformResponse: ({ entry }: { entry: unknown }) => ({ entry: logEntrySchema.parse(entry) }),
+      transformResponse: async ({ entry }: { entry: unknown }) => ({
+        entry: (await logReader()).parse(entry),
+      }),
     }),
     removeQuilt: build.mutation<void, string>({
       query: (id) => ({ url: `/quilts/${id}`, method: 'DELETE' }),

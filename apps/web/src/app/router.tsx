@@ -29,6 +29,14 @@ export const createRouter = () =>
           lazy: async () => ({ Component: (await import('../stash/StashPage.tsx')).StashPage }),
         },
         {
+          path: 'practice',
+          lazy: async () => ({ Component: (await import('../practice/PracticePage.tsx')).PracticePage }),
+        },
+        {
+          path: 'practice/sheet',
+          lazy: async () => ({ Component: (await import('../practice/SheetPage.tsx')).SheetPage }),
+        },
+        {
           path: 'keeping',
           lazy: async () => ({ Component: (await import('../keeping/KeepingPage.tsx')).KeepingPage }),
         },
@@ -86,6 +94,34 @@ export const createRouter = () =>
             {
               path: 'sewing-steps',
               lazy: async () => ({ Component: (await import('../stages/sew/StepsPage.tsx')).StepsPage }),
+            },
+            {
+              path: 'journal',
+              lazy: async () => ({
+                Component: (await import('../stages/journal/JournalStage.tsx')).JournalStage,
+              }),
+            },
+            {
+              path: 'group',
+              lazy: async () => ({ Component: (await import('../group/GroupPage.tsx')).GroupPage }),
+            },
+            {
+              path: 'request',
+              lazy: async () => ({ Component: (await import('../group/RequestPage.tsx')).RequestPage }),
+            },
+            {
+              path: 'sewing-day',
+              lazy: async () => ({ Component: (await import('../group/SewingDayPage.tsx')).SewingDayPage }),
+            },
+            {
+              path: 'record',
+              lazy: async () => ({
+                Component: (await import('../stages/journal/RecordPage.tsx')).RecordPage,
+              }),
+            },
+            {
+              path: 'label',
+              lazy: async () => ({ Component: (await import('../stages/journal/LabelPage.tsx')).LabelPage }),
             },
             {
               path: 'paper',

@@ -8,6 +8,7 @@ import { openTab } from '../outbox/tabs.ts';
 import { type Around, type Dispatching, wireOutbox } from '../outbox/wiring.ts';
 import { planReducer } from '../quilt/planSlice.ts';
 import { savingMiddleware } from '../quilt/saving.ts';
+import { tellingMiddleware } from '../quilt/telling.ts';
 import { savingReducer } from '../quilt/savingSlice.ts';
 import { viewReducer } from '../quilt/viewSlice.ts';
 import { api } from './api.ts';
@@ -38,7 +39,7 @@ export function createStore(
     // Plans of thousands of blocks make the development checks slower than the work itself.
     middleware: (standard) =>
       standard({ serializableCheck: false, immutableCheck: false, thunk: { extraArgument: around } })
-        .prepend(savingMiddleware(around))
+        .prepend(savingMiddleware(around), tellingMiddleware())
         .concat(api.middleware),
   });
   return Object.assign(store, { around });

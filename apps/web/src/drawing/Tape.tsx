@@ -351,7 +351,7 @@ function BandGrip({ what, at, grip, lane, ...props }: GripProps) {
         {...moveProps}
         role="slider"
         tabIndex={0}
-        aria-label={`${what} width`}
+        aria-label={`${what} width, ${down ? 'down' : 'across'}`}
         aria-orientation={down ? 'vertical' : 'horizontal'}
         aria-valuenow={width}
         aria-valuemin={0}

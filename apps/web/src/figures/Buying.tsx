@@ -15,6 +15,7 @@ import { Button } from '../design/controls/Button.tsx';
 import { PriceField } from '../design/controls/PriceField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { Why } from '../design/controls/Why.tsx';
+import { Named } from '../design/Named.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
@@ -167,103 +168,105 @@ function ClothLine({
   const inUse = isUsed(plan, fabric.id);
   return (
     <Cloth>
-      <div className="head">
-        <input
-          type="color"
-          aria-label={`Colour of ${fabric.name}`}
-          value={fabric.colour}
-          onChange={(event) => change({ colour: event.target.value }, `colour-${fabric.id}`)}
-        />
-        <Name
-          aria-label={`Name of ${fabric.name}`}
-          key={fabric.name}
-          defaultValue={fabric.name}
-          maxLength={60}
-          onBlur={(event) => {
-            const name = (event.target as HTMLInputElement).value.trim();
-            if (name) change({ name });
-          }}
-        >
-          <Input />
-        </Name>
-        {cut ? (
-          <span className="buy">
-            <Why figure={cut.buy.length} text={cut.buy.text} what={cut.buy.text} />
-          </span>
-        ) : inUse ? (
-          <span className="why">not needed now</span>
-        ) : (
-          <Button
-            look="quiet"
-            aria-label={`Take ${fabric.name} off the list`}
-            onPress={() => edit((p) => ({ ...p, fabrics: p.fabrics.filter((f) => f.id !== fabric.id) }))}
+      <Named aria-label={fabric.name}>
+        <div className="head">
+          <input
+            type="color"
+            aria-label={`Colour of ${fabric.name}`}
+            value={fabric.colour}
+            onChange={(event) => change({ colour: event.target.value }, `colour-${fabric.id}`)}
+          />
+          <Name
+            aria-label={`Name of ${fabric.name}`}
+            key={fabric.name}
+            defaultValue={fabric.name}
+            maxLength={60}
+            onBlur={(event) => {
+              const name = (event.target as HTMLInputElement).value.trim();
+              if (name) change({ name });
+            }}
           >
-            <X size={15} aria-hidden />
-          </Button>
-        )}
-      </div>
-      {cut && (
-        <p className="why">
-          <Why
-            figure={cut.needed}
-            text={formatWithUnit(cut.needed.value, unit)}
-            what={`${formatWithUnit(cut.needed.value, unit)} needed`}
-          />{' '}
-          needed
-          {cut.strips.map(({ width, strips, along, yields }) => {
-            const what = along
-              ? formatWithUnit(width * strips.value, unit)
-              : `${numberOf(strips.value, 'strip')} of ${formatWithUnit(width, unit)}`;
-            return (
-              <span key={`${width} ${yields.map(({ name }) => name).join()}`}>
-                ;{' '}
-                <Why
-                  figure={strips}
-                  text={what}
-                  what={along ? 'this length' : numberOf(strips.value, 'strip')}
-                />
-                {along ? ' lengthwise for ' : ' for '}
-                <Lengths text={yields.map(({ name }) => name.toLowerCase()).join(', ')} />
-              </span>
-            );
-          })}
-          {cut.cost && (
-            <span>
-              ; costs{' '}
-              <Why
-                figure={cut.cost}
-                text={cut.cost.value.toFixed(2)}
-                what={`it costs ${cut.cost.value.toFixed(2)}`}
-              />
+            <Input />
+          </Name>
+          {cut ? (
+            <span className="buy">
+              <Why figure={cut.buy.length} text={cut.buy.text} what={cut.buy.text} />
             </span>
+          ) : inUse ? (
+            <span className="why">not needed now</span>
+          ) : (
+            <Button
+              look="quiet"
+              aria-label={`Take ${fabric.name} off the list`}
+              onPress={() => edit((p) => ({ ...p, fabrics: p.fabrics.filter((f) => f.id !== fabric.id) }))}
+            >
+              <X size={15} aria-hidden />
+            </Button>
           )}
-        </p>
-      )}
-      {cut?.notes.map((note) => (
-        <p key={note} className="why" role="note">
-          <Lengths text={note} />
-        </p>
-      ))}
-      {cut && (
-        <>
-          <FromStash fabric={fabric} />
-          <OnlySoMuch fabric={fabric} needed={cut.needed.value + plan.squaring} />
-        </>
-      )}
-      <LengthField
-        label="Usable width"
-        value={fabric.usableWidth}
-        unit={unit}
-        step={unit === 'in' ? 0.5 : 1}
-        onCommit={(usableWidth) => change({ usableWidth })}
-      />
-      <ClothHabits fabric={fabric} />
-      <PriceField
-        label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'}
-        value={fabric.price}
-        onCommit={(price) => change({ price })}
-      />
-      <AdviceFor path={`fabrics.${index}.usableWidth`} />
+        </div>
+        {cut && (
+          <p className="why">
+            <Why
+              figure={cut.needed}
+              text={formatWithUnit(cut.needed.value, unit)}
+              what={`${formatWithUnit(cut.needed.value, unit)} needed`}
+            />{' '}
+            needed
+            {cut.strips.map(({ width, strips, along, yields }) => {
+              const what = along
+                ? formatWithUnit(width * strips.value, unit)
+                : `${numberOf(strips.value, 'strip')} of ${formatWithUnit(width, unit)}`;
+              return (
+                <span key={`${width} ${yields.map(({ name }) => name).join()}`}>
+                  ;{' '}
+                  <Why
+                    figure={strips}
+                    text={what}
+                    what={along ? 'this length' : numberOf(strips.value, 'strip')}
+                  />
+                  {along ? ' lengthwise for ' : ' for '}
+                  <Lengths text={yields.map(({ name }) => name.toLowerCase()).join(', ')} />
+                </span>
+              );
+            })}
+            {cut.cost && (
+              <span>
+                ; costs{' '}
+                <Why
+                  figure={cut.cost}
+                  text={cut.cost.value.toFixed(2)}
+                  what={`it costs ${cut.cost.value.toFixed(2)}`}
+                />
+              </span>
+            )}
+          </p>
+        )}
+        {cut?.notes.map((note) => (
+          <p key={note} className="why" role="note">
+            <Lengths text={note} />
+          </p>
+        ))}
+        {cut && (
+          <>
+            <FromStash fabric={fabric} />
+            <OnlySoMuch fabric={fabric} needed={cut.needed.value + plan.squaring} />
+          </>
+        )}
+        <LengthField
+          label="Usable width"
+          value={fabric.usableWidth}
+          unit={unit}
+          step={unit === 'in' ? 0.5 : 1}
+          onCommit={(usableWidth) => change({ usableWidth })}
+        />
+        <ClothHabits fabric={fabric} />
+        <PriceField
+          label={unit === 'in' ? 'Price of a yard' : 'Price of a metre'}
+          value={fabric.price}
+          onCommit={(price) => change({ price })}
+        />
+        <AdviceFor path={`fabrics.${index}.usableWidth`} />
+      </Named>
     </Cloth>
   );
 }

@@ -5,18 +5,23 @@ const Block = styled.section`
   & + & {
     border-top: 1px solid var(--line);
   }
-  > h3 {
+  > .title {
     display: flex;
     align-items: center;
     justify-content: space-between;
     min-height: 30px;
-    font-size: 13px;
-    font-weight: 600;
     color: var(--soft);
+    h3 {
+      font-size: 13px;
+      font-weight: 600;
+    }
   }
 `;
 
-/** A titled part of the panel, with what one can do to all of it at the end of its title. */
+/**
+ * A titled part of the panel, with what one can do to all of it at the end of its title. Its heading names it: a region
+ * of the same name would have everything said twice.
+ */
 export function Section({
   title,
   children,
@@ -27,11 +32,11 @@ export function Section({
   action?: React.ReactNode;
 }) {
   return (
-    <Block aria-label={title}>
-      <h3>
-        {title}
+    <Block>
+      <div className="title">
+        <h3>{title}</h3>
         {action}
-      </h3>
+      </div>
       {children}
     </Block>
   );

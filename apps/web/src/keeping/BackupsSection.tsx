@@ -41,7 +41,7 @@ export function BackupsSection() {
   const [make, made] = useMakeBackupMutation();
   const failure = made.error ?? error;
   return (
-    <section aria-label="Backups">
+    <section>
       <h2>Backups</h2>
       <p>
         One is made each day and kept a week, one each week and kept five. Each holds every quilt, picture and

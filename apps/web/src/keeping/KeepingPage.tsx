@@ -89,7 +89,7 @@ export function KeepingPage() {
           {owner ? (
             <BackupsSection />
           ) : (
-            <section aria-label="Backups">
+            <section>
               <h2>Backups</h2>
               <p>Whoever sits at the machine the app runs on looks after these.</p>
             </section>
@@ -109,7 +109,7 @@ export function KeepingPage() {
 function Device() {
   const [name, setName] = useState(deviceName);
   return (
-    <section aria-label="This device">
+    <section>
       <h2>This device</h2>
       <p>Where a quilt is changed in two places, the other one is told who it was.</p>
       <TextField

@@ -19,7 +19,7 @@ const EVERY_MS = 5_000;
 export function NumbersSection() {
   const { data, error } = useNumbersQuery(undefined, { pollingInterval: EVERY_MS });
   return (
-    <section aria-label="The server">
+    <section>
       <h2>The server</h2>
       {error !== undefined && <p role="alert">{serverError(error).message}</p>}
       {data && (

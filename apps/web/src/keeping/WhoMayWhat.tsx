@@ -43,7 +43,7 @@ const RULES: readonly (readonly [what: string, owner: boolean, edit: boolean, vi
 /** A plain table of who may do what. */
 export function WhoMayWhat() {
   return (
-    <section aria-label="Who may do what">
+    <section>
       <h2>Who may do what</h2>
       <Table>
         <thead>

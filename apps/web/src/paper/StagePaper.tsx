@@ -4,6 +4,7 @@ import { flushSync } from 'react-dom';
 import { useLocation } from 'react-router';
 import styled from 'styled-components';
 import { Paper } from '../design/Paper.ts';
+import { JournalOnPaper } from '../stages/journal/JournalOnPaper.tsx';
 import { STAGE_NAMES } from '../quilt/stageNames.ts';
 import {
   BlocksLines,
@@ -55,6 +56,7 @@ const LISTS: Readonly<Record<Stage, React.ReactNode>> = {
     </>
   ),
   sew: <PiecesToTick />,
+  journal: <JournalOnPaper />,
 };
 
 /** The stage of an address, where that is one that prints by what it hands on; pages made for paper print themselves. */

@@ -3,8 +3,10 @@ import {
   cutRecord,
   cuttingJob,
   formatWithUnit,
+  type Layout,
   numberOf,
   progressOf,
+  type Quilt,
   settingOf,
   sewRecord,
   STAGES,
@@ -14,10 +16,14 @@ import { VisuallyHidden } from 'react-aria';
 import { NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
+import { useFollows } from '../app/useFollows.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectBooking } from '../outbox/logSlice.ts';
 import { selectPlan, selectQuilt } from './selectors.ts';
 import { STAGE_NAMES } from './stageNames.ts';
+
+const notYet = () => null;
+const NONE: ReadonlySet<string> = new Set();
 
 const Wool = styled.nav`
   display: flex;
@@ -131,13 +137,13 @@ function SewnButton({ current, settled }: { current: boolean; settled: boolean }
 }
 
 /** Whether every cloth of the open quilt is cut, by the log. */
-function useAllCut(): boolean {
+function useAllCut(quilt: Quilt | null): boolean {
   const plan = useAppSelector(selectPlan);
-  const quilt = useAppSelector(selectQuilt);
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id);
   return useMemo(() => {
-    if (id === null || !log.some((entry) => entry.quilt === id && entry.kind === 'step-cut')) return false;
+    if (!quilt || id === null || !log.some((entry) => entry.quilt === id && entry.kind === 'step-cut'))
+      return false;
     return quilt.fabrics.every(
       ({ fabric }) =>
         atTable(cuttingJob(plan, quilt, fabric.id), cutRecord(log, id, fabric.id, plan.unit)).next === null,
@@ -146,13 +152,12 @@ function useAllCut(): boolean {
 }
 
 /** Whether every seam of the open quilt's top is sewn, by the log: a top has a seam fewer than it has pieces. Seams of pieces that are gone do not count. */
-function useTopSewn(): boolean {
-  const { layout } = useAppSelector(selectQuilt);
+function useTopSewn(layout: Layout | undefined): boolean {
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id);
   const { unit } = useAppSelector(selectPlan);
   return useMemo(() => {
-    if (id === null || layout.pieces.length < 2) return false;
+    if (!layout || id === null || layout.pieces.length < 2) return false;
     const there = new Set(layout.pieces.map((piece) => piece.id));
     // A mitre is a seam besides.
     const sewn = [...sewRecord(log, id, unit).seams.keys()]
@@ -165,22 +170,22 @@ function useTopSewn(): boolean {
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
   const plan = useAppSelector(selectPlan);
-  const { pile } = useAppSelector(selectQuilt);
+  // What needs the whole quilt worked out follows its drawing.
+  const quilt = useAppSelector(useFollows() ? selectQuilt : notYet);
   const booked = useAppSelector(selectBooking) !== null;
   const { id } = useParams();
   const { pathname } = useLocation();
-  const cut = useAllCut();
-  const sewn = useTopSewn();
-  const { settled } = useMemo(
-    () => progressOf(plan, { judged: pile, booked, cut, sewn }),
-    [plan, pile, booked, cut, sewn],
+  const cut = useAllCut(quilt);
+  const sewn = useTopSewn(quilt?.layout);
+  const settled = useMemo(
+    () => (quilt ? progressOf(plan, { judged: quilt.pile, booked, cut, sewn }).settled : NONE),
+    [plan, quilt, booked, cut, sewn],
   );
   const rail = useRef<HTMLElement>(null);
   // On a small screen the rail scrolls by itself: the stage at work stays in sight.
   useEffect(() => {
     rail.current?.querySelector('[aria-current]')?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
   }, [pathname]);
-  const off = pile.small.length + pile.large.length + pile.crooked.length;
   return (
     <Wool aria-label="Stages" ref={rail}>
       <ul>
@@ -200,30 +205,39 @@ export function Rail() {
           </li>
         ))}
       </ul>
-      <p className="summary">
-        {pile.blocks === 0 ? (
-          settingOf(plan.setting.kind).whole ? (
-            <>Made already: it goes by its measured size.</>
-          ) : (
-            <>No blocks yet.</>
-          )
-        ) : (
-          <>
-            {pile.measured === 0
-              ? `${numberOf(pile.blocks, 'block')}, none measured yet.`
-              : `${pile.measured} of ${numberOf(pile.blocks, 'block')} measured. `}
-            <Lengths
-              text={
-                pile.measured === 0
-                  ? ''
-                  : off === 0
-                    ? 'All can be sewn in as they are.'
-                    : `${off} off by more than ${formatWithUnit(plan.unit === 'in' ? 0.125 : 0.3, plan.unit)}.`
-              }
-            />
-          </>
-        )}
-      </p>
+      {quilt && <PileSaid pile={quilt.pile} />}
     </Wool>
+  );
+}
+
+/** What the pile says, in a line under the stages. */
+function PileSaid({ pile }: { pile: Quilt['pile'] }) {
+  const { setting, unit } = useAppSelector(selectPlan);
+  const off = pile.small.length + pile.large.length + pile.crooked.length;
+  return (
+    <p className="summary">
+      {pile.blocks === 0 ? (
+        settingOf(setting.kind).whole ? (
+          <>Made already: it goes by its measured size.</>
+        ) : (
+          <>No blocks yet.</>
+        )
+      ) : (
+        <>
+          {pile.measured === 0
+            ? `${numberOf(pile.blocks, 'block')}, none measured yet.`
+            : `${pile.measured} of ${numberOf(pile.blocks, 'block')} measured. `}
+          <Lengths
+            text={
+              pile.measured === 0
+                ? ''
+                : off === 0
+                  ? 'All can be sewn in as they are.'
+                  : `${off} off by more than ${formatWithUnit(unit === 'in' ? 0.125 : 0.3, unit)}.`
+            }
+          />
+        </>
+      )}
+    </p>
   );
 }

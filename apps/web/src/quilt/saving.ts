@@ -19,6 +19,7 @@ import {
   saveStarted,
   saveWaiting,
   staleSettled,
+  tellingFrom,
 } from './savingSlice.ts';
 import type { Thunk } from './thunk.ts';
 
@@ -146,7 +147,9 @@ export const openQuilt =
     const undone = kept !== null && same(kept.present, present);
     if (undone) dispatch(historyRestored(kept));
     if (draft) await takeUpDraft(draft, found, undone)(dispatch, getState, around);
-    if (getState().saving.id === id) await dispatch(takeLandedPictures());
+    if (getState().saving.id !== id) return;
+    dispatch(tellingFrom());
+    await dispatch(takeLandedPictures());
   };
 
 /** A quilt that was kept and cannot be drawn: it is opened to be mended. */

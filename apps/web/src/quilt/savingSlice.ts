@@ -1,5 +1,5 @@
 import type { Plan } from '@lattice/core';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { StoredQuilt } from '../app/api.ts';
 
 /** How the plan in hand stands to the one the server keeps. */
@@ -26,6 +26,9 @@ const initialState: Saving = {
   theirs: null,
   together: null,
 };
+
+/** From here on changes of the open quilt are the maker's: what it was opened with has been told before. */
+export const tellingFrom = createAction('saving/tellingFrom');
 
 const slice = createSlice({
   name: 'saving',

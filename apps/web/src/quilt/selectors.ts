@@ -53,17 +53,21 @@ export type Drawn = Pick<Quilt, 'layout' | 'joins'> & {
   readonly target: Pick<TargetSize, 'width' | 'height'> | null;
 };
 
+/** The quilt as it is laid out and no more: neither what to cut nor what to buy holds a drawing up. */
+const laidOut = (plan: Plan): Drawn =>
+  latest?.plan === plan
+    ? latest.quilt
+    : { layout: layOut(plan), joins: [], target: plan.target && targetSize(plan.target, plan.unit) };
+
+/** What is drawn when a quilt is opened; its figures follow. */
+export const selectFirstDrawn: (state: RootState) => Drawn = createSelector(selectPlan, laidOut);
+
 /**
- * What is drawn of the plan in hand. While a tape is held it is laid out and no more: what to cut and to buy follows
- * when the hand pauses, and never holds it up. Joins are marked again then.
+ * What is drawn of the plan in hand. While a tape is held what to cut and to buy follows when the hand pauses. Joins
+ * are marked again then.
  */
 export const selectDrawn: (state: RootState) => Drawn = createSelector(
   selectPlan,
   (state: RootState) => state.view.held,
-  (plan, held): Drawn => {
-    if (held && latest?.plan === plan) return latest.quilt;
-    if (held)
-      return { layout: layOut(plan), joins: [], target: plan.target && targetSize(plan.target, plan.unit) };
-    return quiltOf(plan);
-  },
+  (plan, held): Drawn => (held ? laidOut(plan) : quiltOf(plan)),
 );

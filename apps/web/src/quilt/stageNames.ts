@@ -10,4 +10,5 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   edge: 'Edge',
   cut: 'Cut',
   sew: 'Sew',
+  journal: 'Journal',
 };

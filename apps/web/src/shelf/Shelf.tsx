@@ -108,6 +108,9 @@ export function Shelf() {
         <Link className="ask" to="/stash">
           Stash
         </Link>
+        <Link className="ask" to="/practice">
+          Practice
+        </Link>
         <Link className="ask" to="/keeping">
           <ShieldCheck size={15} aria-hidden /> Safe keeping
         </Link>

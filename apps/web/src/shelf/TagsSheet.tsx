@@ -11,7 +11,6 @@ const Tags = styled.ul`
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
-  min-height: 34px;
   margin: 12px 0;
   li {
     display: inline-flex;

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
+import { useThemeColour } from '../figures/Bars.tsx';
 import { Section } from '../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 
@@ -21,11 +22,7 @@ const Words = styled.ul`
 export function ClothChart() {
   const quilt = useAppSelector(selectQuilt);
   const { unit } = useAppSelector(selectPlan);
-  const theme = useAppSelector((s) => s.view.theme);
-  const soft = useMemo(
-    () => [theme, getComputedStyle(document.documentElement).getPropertyValue('--soft').trim()][1]!,
-    [theme],
-  );
+  const soft = useThemeColour('--soft');
   const cloths = useMemo(() => quilt.fabrics.map((cut) => ({ cut, uses: usesOf(cut) })), [quilt.fabrics]);
   const areaUnit = unit === 'in' ? 'square yards' : 'square metres';
   const whole = unit === 'in' ? 36 * 36 : 10_000;

@@ -1,17 +1,19 @@
 import { useCallback, useMemo } from 'react';
 import { Calm } from '../app/Calm.tsx';
+import { useFollows } from '../app/useFollows.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { QuiltInWords } from '../drawing/QuiltInWords.tsx';
 import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
-import { selectDrawn, selectPlan } from '../quilt/selectors.ts';
+import { selectDrawn, selectFirstDrawn, selectPlan } from '../quilt/selectors.ts';
 import { useMoveBand } from '../quilt/useMoveBand.ts';
 import { grainMarked, pointedAt, tapeHeld } from '../quilt/viewSlice.ts';
-import { BoardGrid } from './stageLayout.ts';
+import { BoardGrid, StageSide } from './stageLayout.ts';
 
 /** The quilt to scale with its tapes, and beside it whatever figures the stage has. */
 export function StageWithBoard({ children }: { children: React.ReactNode }) {
   const plan = useAppSelector(selectPlan);
-  const quilt = useAppSelector(selectDrawn);
+  const follows = useFollows();
+  const quilt = useAppSelector(follows ? selectDrawn : selectFirstDrawn);
   const pointed = useAppSelector((s) => s.view.pointed);
   const dispatch = useAppDispatch();
   const onPoint = useCallback((parts: readonly string[]) => dispatch(pointedAt(parts)), [dispatch]);
@@ -32,8 +34,14 @@ export function StageWithBoard({ children }: { children: React.ReactNode }) {
         onMove={onMove}
       />
       <Calm>
-        {children}
-        <QuiltInWords />
+        {follows ? (
+          <>
+            {children}
+            <QuiltInWords />
+          </>
+        ) : (
+          <StageSide aria-busy />
+        )}
       </Calm>
     </BoardGrid>
   );

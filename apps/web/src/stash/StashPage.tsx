@@ -15,6 +15,7 @@ import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
+import { useSheet } from '../app/useInAddress.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { pictureAddress } from '../drawing/faces.tsx';
 import { download } from '../quilt/download.ts';
@@ -106,13 +107,18 @@ const Wrong = styled.p`
   font-size: 14px;
 `;
 
+/** What the address says of a cloth that is not in the stash yet. */
+const NEW = 'new';
+
 /** The maker's cloth, whatever quilt it goes into: looked up, put in, said otherwise, in and out as a table. */
 export function StashPage() {
   const [unit, setUnit] = useState<Unit>('in');
   const stash = useAppSelector((s) => selectStash(s, unit));
   const dispatch = useAppDispatch();
   const [words, setWords] = useState('');
-  const [draft, setDraft] = useState<Draft | null>(null);
+  const sheet = useSheet('cloth');
+  const draft: Draft | undefined =
+    sheet.open === NEW ? freshDraft(unit) : stash.find(({ id }) => id === sheet.open);
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const found = stash.filter((piece) =>
     `${piece.name} ${piece.from} ${KIND_NAMES[piece.kind]}`
@@ -148,7 +154,7 @@ export function StashPage() {
         >
           <FileDown size={15} aria-hidden /> As a table
         </Button>
-        <Button look="main" onPress={() => setDraft(freshDraft(unit))}>
+        <Button look="main" onPress={() => sheet.show(NEW)}>
           <Plus size={15} aria-hidden /> Put cloth in
         </Button>
       </div>
@@ -184,7 +190,7 @@ export function StashPage() {
             key={piece.id}
             piece={piece}
             unit={unit}
-            onChange={() => setDraft(piece)}
+            onChange={() => sheet.show(piece.id)}
             onGone={() =>
               void dispatch(moveStash({ piece: piece.id, count: 1, to: 'gone', quilt: null, cloth: null }))
             }
@@ -193,11 +199,12 @@ export function StashPage() {
       </Grid>
       {draft && (
         <Putting
+          key={sheet.open}
           draft={draft}
-          onClose={() => setDraft(null)}
+          onClose={sheet.close}
           onPut={(put) => {
             void dispatch(putInStash([put]));
-            setDraft(null);
+            sheet.close();
           }}
         />
       )}

@@ -14,6 +14,7 @@ import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
+import { useSheet } from '../app/useInAddress.ts';
 import { AdviceFor } from '../figures/AdviceFor.tsx';
 import { newId } from '../outbox/tabs.ts';
 import { selectKeptPlan, selectPlan } from '../quilt/selectors.ts';
@@ -74,7 +75,7 @@ export function StockList({
   const dispatch = useAppDispatch();
   const edit = useEdit();
   const [open, setOpen] = useState(false);
-  const [draft, setDraft] = useState<Draft | null>(null);
+  const sheet = useSheet(`stock-${job}`);
   const { list, one, add } = WORDS[job];
   const cloth = stockPlace(job);
   const aside = stash.flatMap((piece) =>
@@ -167,19 +168,19 @@ export function StockList({
             </li>
           ))}
           <li>
-            <Button look="quiet" onPress={() => setDraft(fresh(usual))}>
+            <Button look="quiet" onPress={() => sheet.show()}>
               {add}
             </Button>
           </li>
         </List>
       )}
-      {draft && (
+      {sheet.open !== null && (
         <Putting
-          draft={draft}
-          onClose={() => setDraft(null)}
+          draft={fresh(usual)}
+          onClose={sheet.close}
           onPut={(piece) => {
             void put(piece);
-            setDraft(null);
+            sheet.close();
           }}
         />
       )}

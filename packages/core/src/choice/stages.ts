@@ -1,3 +1,13 @@
 /** The stages of the work, in their order (rule WK-1). */
-export const STAGES = ['blocks', 'setting', 'wall', 'borders', 'layers', 'edge', 'cut', 'sew'] as const;
+export const STAGES = [
+  'blocks',
+  'setting',
+  'wall',
+  'borders',
+  'layers',
+  'edge',
+  'cut',
+  'sew',
+  'journal',
+] as const;
 export type Stage = (typeof STAGES)[number];

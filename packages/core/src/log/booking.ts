@@ -1,6 +1,6 @@
 import { convertLength, type Unit } from '../length/unit.ts';
 import type { LogEntry } from './entry.ts';
-import { ENTRY_KINDS, type EntryBody } from './kinds.ts';
+import type { EntryBody } from './kinds.ts';
 import { mergeLogs } from './merge.ts';
 
 /** A booking that stands; sizes in the unit that was asked for. */
@@ -24,20 +24,4 @@ export function bookingIn(log: readonly LogEntry[], quilt: string, unit: Unit): 
   if (!last) return null;
   const { unit: from, width, height, ...said } = last;
   return { ...said, width: convertLength(width, from, unit), height: convertLength(height, from, unit) };
-}
-
-/**
- * The booking an older plan document still carries, as the log says it; null where there is none. Plans kept their
- * booking until version 5.
- */
-export function bookingInOldPlan(document: unknown): EntryBody['booked'] | null {
-  const plan = document as {
-    schemaVersion?: unknown;
-    unit?: unknown;
-    quilting?: { booking?: unknown };
-  } | null;
-  const booking = plan?.quilting?.booking as Record<string, unknown> | null | undefined;
-  if (!booking || typeof plan?.schemaVersion !== 'number' || plan.schemaVersion > 5) return null;
-  const read = ENTRY_KINDS.booked.safeParse({ ...booking, unit: plan.unit });
-  return read.success ? read.data : null;
 }

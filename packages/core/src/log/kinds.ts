@@ -2,6 +2,11 @@ import { z } from 'zod';
 import { partMeasured, seamsRipped, seamsSewn, sewingChosen, sewingDone } from './sewing-kinds.ts';
 import { bought, boughtNot, shopHeld, shopLetGo } from './shop-kinds.ts';
 import { stashMoved, stashPut } from './stash-kinds.ts';
+import { blocksAsked, makerThanked } from './group-kinds.ts';
+import { noted, noteReworded, noteStruck, planChanged } from './journal-kinds.ts';
+import { dueSaid, hoursSaid, practised } from './maker-kinds.ts';
+import { recordSaid } from './record-kinds.ts';
+import { clockStarted, clockStopped, timeNoted, timeStruck } from './time-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
 /** A side in the plan's unit as it then was. */
@@ -41,6 +46,20 @@ export const ENTRY_KINDS = {
   'seams-ripped': seamsRipped,
   'sewing-done': sewingDone,
   'part-measured': partMeasured,
+  noted,
+  'note-reworded': noteReworded,
+  'note-struck': noteStruck,
+  'plan-changed': planChanged,
+  'clock-started': clockStarted,
+  'clock-stopped': clockStopped,
+  'time-noted': timeNoted,
+  'time-struck': timeStruck,
+  'hours-said': hoursSaid,
+  'due-said': dueSaid,
+  practised,
+  'blocks-asked': blocksAsked,
+  'maker-thanked': makerThanked,
+  'record-said': recordSaid,
 } as const;
 
 /** What each kind of entry says. */

@@ -44,9 +44,11 @@ export function progressOf(
     edge: false,
     cut,
     sew: topSewn,
+    // A record is never done with.
+    journal: false,
   };
   const settled = STAGES.filter((stage) => done[stage]);
   const last = STAGES.indexOf(settled.at(-1) ?? 'blocks');
   const at = settled.length > 0 ? STAGES[last + 1] : pile.length > 0 ? 'blocks' : 'setting';
-  return { settled: new Set(settled), at: at ?? 'sew' };
+  return { settled: new Set(settled), at: at ?? 'journal' };
 }

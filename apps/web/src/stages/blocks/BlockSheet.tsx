@@ -1,6 +1,7 @@
 import { BLOCK_VALUES, blockValue, FACE_NAMES, type FaceName, type PileBlock } from '@lattice/core';
 import { ImagePlus, Plus, Trash2, X } from 'lucide-react';
 import { FileTrigger, Input, Label, TextField } from 'react-aria-components';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -96,6 +97,7 @@ interface BlockSheetProps {
 
 /** One block: its picture or drawn face, colours, value, and what has to be minded when it is laid or trimmed. */
 export function BlockSheet({ block, onChange, onRemove, onClose }: BlockSheetProps) {
+  const quilt = useAppSelector((s) => s.saving.id)!;
   const dispatch = useAppDispatch();
   const { items, message, pictureNotes } = useAppSelector((s) => s.outbox);
   const waiting = items.find((item) => item.kind === 'picture' && item.block === block.id);
@@ -212,6 +214,11 @@ export function BlockSheet({ block, onChange, onRemove, onClose }: BlockSheetPro
             value={block.points === true}
             onChange={(on) => onChange({ points: on || undefined })}
           />
+          <p className="note">
+            <Link to={`/quilts/${quilt}/journal?about=${encodeURIComponent(`block:${block.id}`)}`}>
+              A note on this block
+            </Link>
+          </p>
           <div style={{ marginTop: 14, display: 'flex', gap: 8, justifyContent: 'flex-end' }}>
             <Button look="quiet" onPress={onRemove}>
               <Trash2 size={15} aria-hidden />

@@ -18,6 +18,7 @@ import {
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { useSheet } from '../../app/useInAddress.ts';
@@ -125,6 +126,7 @@ export function BlocksStage() {
   const [problem, setProblem] = useState<string | null>(null);
   const [kind, setKind] = useState<string | null>(null);
   const sheet = useSheet('block');
+  const id = useAppSelector((s) => s.saving.id)!;
   const [pointed, setPointed] = useState<string | null>(null);
   /** A table that was read, and the block the cursor was at. */
   const [read, setRead] = useState<{ table: ReadBlocks; from: number | null } | null>(null);
@@ -282,6 +284,9 @@ export function BlocksStage() {
           </p>
         </Section>
         <SeamTest />
+        <Section title="Made by several">
+          <Link to={`/quilts/${id}/group`}>The group: who made what, what is asked of them</Link>
+        </Section>
       </Side>
       {opened && (
         <BlockSheet

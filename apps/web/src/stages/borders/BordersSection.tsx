@@ -12,6 +12,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
+import { Named } from '../../design/Named.ts';
 import { withBorder, withBorderWidth, withoutBorder } from '../../quilt/borderEdits.ts';
 import { newId } from '../../outbox/tabs.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
@@ -87,80 +88,82 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
           return (
             // A border has no name of its own: its place in the stack is what it is.
             <Row key={i} data-whole={whole || undefined}>
-              <LengthField
-                label={even ? `${name}, finished` : `${name}, sides`}
-                value={border.sides}
-                unit={unit}
-                onCommit={(width) => edit((p) => withBorderWidth(p, i, 'sides', width))}
-              />
-              {!even && (
+              <Named aria-label={name}>
                 <LengthField
-                  label={`${name}, top and bottom`}
-                  value={border.ends}
+                  label={even ? `${name}, finished` : `${name}, sides`}
+                  value={border.sides}
                   unit={unit}
-                  onCommit={(width) => edit((p) => withBorderWidth(p, i, 'ends', width))}
+                  onCommit={(width) => edit((p) => withBorderWidth(p, i, 'sides', width))}
                 />
-              )}
-              {whole && (
-                <>
-                  {even && (
-                    <LengthField
-                      label={`${name}, top and bottom`}
-                      value={border.ends}
-                      unit={unit}
-                      onCommit={(ends) => change(i, { ends })}
-                    />
-                  )}
-                  <ChoiceField
-                    label="Corners"
-                    labelled
-                    value={border.corners}
-                    choices={corners}
-                    onChange={(id) => change(i, { corners: id as BorderCorners })}
-                  />
-                  <ChoiceField
-                    label="Cut"
-                    labelled
-                    value={border.cut}
-                    choices={directions}
-                    onChange={(id) => change(i, { cut: id as 'crosswise' | 'lengthwise' })}
-                  />
-                  {border.cut === 'crosswise' && (
-                    <ChoiceField
-                      label="Joined"
-                      labelled
-                      value={border.joins}
-                      choices={joins}
-                      onChange={(id) => change(i, { joins: id as 'diagonal' | 'straight' })}
-                    />
-                  )}
-                  <RepeatFields index={i} />
-                </>
-              )}
-              <div className="cloth">
-                <ChoiceField
-                  label={`Fabric of border ${i + 1}`}
-                  value={border.fabric}
-                  choices={fabrics}
-                  onChange={(fabric) => change(i, { fabric })}
-                />
-                {whole && border.corners === 'squares' && (
-                  <ChoiceField
-                    label={`Fabric of the corner squares of border ${i + 1}`}
-                    value={border.cornerFabric}
-                    choices={fabrics}
-                    onChange={(cornerFabric) => change(i, { cornerFabric })}
+                {!even && (
+                  <LengthField
+                    label={`${name}, top and bottom`}
+                    value={border.ends}
+                    unit={unit}
+                    onCommit={(width) => edit((p) => withBorderWidth(p, i, 'ends', width))}
                   />
                 )}
-                <Button
-                  look="quiet"
-                  aria-label={`Take border ${i + 1} off`}
-                  onPress={() => edit((p) => withoutBorder(p, i))}
-                >
-                  <X size={15} aria-hidden />
-                </Button>
-              </div>
-              <AdviceFor path={`borders.${i}.sides`} />
+                {whole && (
+                  <>
+                    {even && (
+                      <LengthField
+                        label={`${name}, top and bottom`}
+                        value={border.ends}
+                        unit={unit}
+                        onCommit={(ends) => change(i, { ends })}
+                      />
+                    )}
+                    <ChoiceField
+                      label="Corners"
+                      labelled
+                      value={border.corners}
+                      choices={corners}
+                      onChange={(id) => change(i, { corners: id as BorderCorners })}
+                    />
+                    <ChoiceField
+                      label="Cut"
+                      labelled
+                      value={border.cut}
+                      choices={directions}
+                      onChange={(id) => change(i, { cut: id as 'crosswise' | 'lengthwise' })}
+                    />
+                    {border.cut === 'crosswise' && (
+                      <ChoiceField
+                        label="Joined"
+                        labelled
+                        value={border.joins}
+                        choices={joins}
+                        onChange={(id) => change(i, { joins: id as 'diagonal' | 'straight' })}
+                      />
+                    )}
+                    <RepeatFields index={i} />
+                  </>
+                )}
+                <div className="cloth">
+                  <ChoiceField
+                    label={`Fabric of border ${i + 1}`}
+                    value={border.fabric}
+                    choices={fabrics}
+                    onChange={(fabric) => change(i, { fabric })}
+                  />
+                  {whole && border.corners === 'squares' && (
+                    <ChoiceField
+                      label={`Fabric of the corner squares of border ${i + 1}`}
+                      value={border.cornerFabric}
+                      choices={fabrics}
+                      onChange={(cornerFabric) => change(i, { cornerFabric })}
+                    />
+                  )}
+                  <Button
+                    look="quiet"
+                    aria-label={`Take border ${i + 1} off`}
+                    onPress={() => edit((p) => withoutBorder(p, i))}
+                  >
+                    <X size={15} aria-hidden />
+                  </Button>
+                </div>
+                <AdviceFor path={`borders.${i}.sides`} />
+              </Named>
             </Row>
           );
         })}

@@ -18,6 +18,7 @@ import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useLeaf, useSheet } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { ClockButton } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Leaf, Leaves } from '../../design/Leaf.ts';
@@ -338,6 +339,7 @@ function AtTable({
                   <Link to={`/quilts/${id}/cutting-plan`}>The cutting plan, to print</Link>
                 </ToPrint>
                 <Wrong>
+                  <ClockButton work="cut" />
                   <Button look="quiet" onPress={() => wrong.show()}>
                     Something went wrong…
                   </Button>

@@ -14,21 +14,28 @@ const Frame = styled.div`
   }
 `;
 
+const NONE: readonly string[] = [];
+
 /** The quilt small, with the parts lit that what is in hand becomes. */
 export const QuiltLit = memo(function QuiltLit({
   plan,
   layout,
-  parts,
+  parts = NONE,
+  path = '',
 }: {
   plan: Plan;
   layout: Layout;
-  parts: readonly string[];
+  parts?: readonly string[];
+  /** What else is lit, as path data on the quilt's plane. */
+  path?: string;
 }) {
   const { width, height } = layout.finished;
-  const lit = parts
-    .filter((part) => part in layout.parts)
-    .map((part) => partPath(layout, part))
-    .join('');
+  const lit =
+    path +
+    parts
+      .filter((part) => part in layout.parts)
+      .map((part) => partPath(layout, part))
+      .join('');
   return (
     <Frame>
       <svg viewBox={`0 0 ${width.value} ${height.value}`} aria-hidden focusable="false">

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useSheet } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { ClockButton } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
@@ -159,6 +160,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
           {offline && ' · kept here until the server is back'}
         </span>
         <span className="last">
+          <ClockButton work="sew" />
           <Button look="quiet" onPress={() => lost.show()}>
             I have lost my place
           </Button>

@@ -258,6 +258,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
   const { unit } = plan;
+  const id = useAppSelector((s) => s.saving.id)!;
   const dispatch = useAppDispatch();
   const { at, record, guide } = sewing;
   const { pick, does, measures, wrong, caution } = step;
@@ -318,6 +319,11 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
         </p>
       ))}
       {caution && <Caution>{caution}</Caution>}
+      <p>
+        <Link to={`/quilts/${id}/journal?about=${encodeURIComponent(`step:${step.id}`)}`}>
+          A note on this step
+        </Link>
+      </p>
       {open.length > 0 ? (
         <Button onPress={() => void dispatch(actsDone(sewing, open))}>
           {own.length > 1 ? 'All of this is done' : 'Done'}

@@ -1,0 +1,40 @@
+import { type Running, sittingsIn, type Work } from '@lattice/core';
+import { createSelector } from '@reduxjs/toolkit';
+import type { RootState } from '../app/store.ts';
+import { type Said, writeLog } from '../outbox/writeLog.ts';
+import type { Thunk } from '../quilt/thunk.ts';
+
+/** Every sitting of the maker, whatever quilt it was at, and the clock that runs. */
+export const selectSittings = createSelector(
+  (state: RootState) => state.log,
+  (log) => sittingsIn(log),
+);
+
+/** Sits down to work; a clock that runs elsewhere is stopped by that, and one that was left on says so. */
+export const clockStarted =
+  (work: Work): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'clock-started', body: { work } }]));
+  };
+
+/** Gets up: by the clock, or after so many minutes where it was forgotten. */
+export const clockStopped =
+  ({ id, quilt }: Running, minutes: number | null): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'clock-stopped', body: { start: id, minutes } }], quilt));
+  };
+
+/** Time typed in: so long, and how much of it was done where that is known. */
+export const timeNoted =
+  (work: Work, minutes: number, amount: number | null): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'time-noted', body: { work, minutes, amount } }]));
+  };
+
+/** Time that does not count, or counts again. */
+export const timeStruck =
+  (entry: string, quilt: string, struck: boolean): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    const said: Said = { kind: 'time-struck', body: { entry, struck } };
+    await dispatch(writeLog([said], quilt));
+  };

@@ -1,0 +1,1 @@
+export { planChangesBetween } from '@lattice/core';

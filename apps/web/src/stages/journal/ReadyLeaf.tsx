@@ -1,0 +1,233 @@
+import { dueIn, type Hours, hoursIn, MAKER } from '@lattice/core';
+import { parseDate } from '@internationalized/date';
+import { CalendarPlus, X } from 'lucide-react';
+import { useState } from 'react';
+import { DateField, DateInput, DateSegment, I18nProvider, Label, TimeField } from 'react-aria-components';
+import { parseTime } from '@internationalized/date';
+import styled from 'styled-components';
+import { todayHere } from '../../app/todayHere.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Button } from '../../design/controls/Button.tsx';
+import { CountField } from '../../design/controls/CountField.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { fieldRow } from '../../design/controls/fieldStyles.ts';
+import { Section } from '../../figures/Section.tsx';
+import { writeLog } from '../../outbox/writeLog.ts';
+import { dueSaid } from './journal.ts';
+import { takeCalendar } from './takeCalendar.ts';
+import type { ForecastState } from './useForecast.ts';
+import { sayDate } from './useJournal.ts';
+
+const DateRow = styled(DateField)`
+  ${fieldRow}
+  .segments {
+    display: flex;
+    padding: 5px 8px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--field);
+    font-variant-numeric: tabular-nums;
+  }
+  .segment {
+    padding: 0 2px;
+    border-radius: 4px;
+    outline: none;
+    &[data-focused] {
+      background: var(--chalk-wash);
+    }
+    &[data-placeholder] {
+      color: var(--soft);
+    }
+  }
+`;
+const Week = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 0 8px;
+  }
+`;
+const TimeRow = styled(TimeField)`
+  .segments {
+    display: flex;
+    padding: 5px 6px;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--field);
+    font-size: 14px;
+    font-variant-numeric: tabular-nums;
+  }
+  .segment {
+    padding: 0 1px;
+    outline: none;
+    &[data-focused] {
+      background: var(--chalk-wash);
+    }
+  }
+  label {
+    position: absolute;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+`;
+const Away = styled.ul`
+  li {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    font-size: 14px;
+  }
+`;
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+/** A date, typed day by day part; empty until all of it is there. */
+function DayField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string | null;
+  onChange: (date: string | null) => void;
+}) {
+  return (
+    <DateRow
+      value={value === null ? null : parseDate(value)}
+      onChange={(date) => onChange(date === null ? null : date.toString())}
+    >
+      <Label>{label}</Label>
+      <DateInput className="segments">
+        {(segment) => <DateSegment className="segment" segment={segment} />}
+      </DateInput>
+    </DateRow>
+  );
+}
+
+/** When it has to be ready, and when there is time to sew. */
+export function ReadyLeaf({ heard }: { heard: ForecastState }) {
+  const id = useAppSelector((s) => s.saving.id)!;
+  const log = useAppSelector((s) => s.log);
+  const dispatch = useAppDispatch();
+  const due = dueIn(log, id);
+  const hours = hoursIn(log);
+  const sayHours = (next: Hours) => void dispatch(writeLog([{ kind: 'hours-said', body: next }], MAKER));
+  const change = (part: Partial<typeof due>) => void dispatch(dueSaid({ ...due, ...part }));
+  return (
+    <I18nProvider locale="en-GB">
+      <Section title="To be ready">
+        <DayField
+          key={due.date}
+          label="By the day"
+          value={due.date}
+          onChange={(date) => {
+            if (date !== due.date && (date === null || date >= '2000-01-01')) change({ date });
+          }}
+        />
+        {due.date !== null && (
+          <Button look="quiet" onPress={() => change({ date: null })}>
+            Whenever it is
+          </Button>
+        )}
+        <SwitchField label="A gift: washed first" value={due.wash} onChange={(wash) => change({ wash })} />
+        <CountField
+          label="Days in the post"
+          value={due.postDays}
+          onCommit={(postDays) => {
+            if (postDays < 0 || postDays > 90) return 'From none to ninety.';
+            change({ postDays });
+            return null;
+          }}
+        />
+      </Section>
+      <Section title="Minutes to sew, for all your quilts">
+        <Week>
+          {DAYS.map((day, i) => (
+            <li key={day}>
+              <CountField
+                label={day}
+                value={hours.week[i]!.minutes}
+                onCommit={(minutes) => {
+                  if (minutes < 0 || minutes > 16 * 60) return 'From none to sixteen hours.';
+                  sayHours({
+                    ...hours,
+                    week: hours.week.map((one, at) => (at === i ? { ...one, minutes } : one)),
+                  });
+                  return null;
+                }}
+              />
+              <TimeRow
+                aria-label={`${day}, from`}
+                hourCycle={24}
+                value={parseTime(hours.week[i]!.from)}
+                onChange={(time) => {
+                  if (!time) return;
+                  const from = time.toString().slice(0, 5);
+                  sayHours({
+                    ...hours,
+                    week: hours.week.map((one, at) => (at === i ? { ...one, from } : one)),
+                  });
+                }}
+              >
+                <DateInput className="segments">
+                  {(segment) => <DateSegment className="segment" segment={segment} />}
+                </DateInput>
+              </TimeRow>
+            </li>
+          ))}
+        </Week>
+      </Section>
+      <AwaySection hours={hours} onChange={sayHours} />
+      <Section title="Into your calendar">
+        <Button
+          isDisabled={typeof heard === 'string' || heard.forecast.sittings.length === 0}
+          onPress={() => typeof heard !== 'string' && void dispatch(takeCalendar(heard.forecast))}
+        >
+          <CalendarPlus size={15} aria-hidden />
+          Sittings and days, as a file
+        </Button>
+      </Section>
+    </I18nProvider>
+  );
+}
+
+function AwaySection({ hours, onChange }: { hours: Hours; onChange: (hours: Hours) => void }) {
+  const [from, setFrom] = useState<string | null>(null);
+  const [to, setTo] = useState<string | null>(null);
+  const wrong = from !== null && to !== null && to < from;
+  return (
+    <Section title="Days away">
+      <Away>
+        {hours.away
+          .map((one, i) => ({ ...one, i }))
+          .filter((one) => one.to >= todayHere())
+          .map(({ i, ...one }) => (
+            <li key={i}>
+              {sayDate(one.from)} to {sayDate(one.to)}
+              <Button
+                look="quiet"
+                aria-label={`Not away from ${sayDate(one.from)}`}
+                onPress={() => onChange({ ...hours, away: hours.away.filter((_, at) => at !== i) })}
+              >
+                <X size={15} aria-hidden />
+              </Button>
+            </li>
+          ))}
+      </Away>
+      <DayField label="Away from" value={from} onChange={setFrom} />
+      <DayField label="Up to and with" value={to} onChange={setTo} />
+      {wrong && <p role="alert">The last day comes before the first.</p>}
+      <Button
+        isDisabled={from === null || to === null || wrong}
+        onPress={() => {
+          onChange({ ...hours, away: [...hours.away, { from: from!, to: to! }] });
+          setFrom(null);
+          setTo(null);
+        }}
+      >
+        Add these days
+      </Button>
+    </Section>
+  );
+}

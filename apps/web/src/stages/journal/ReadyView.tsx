@@ -1,0 +1,246 @@
+import { dueIn, type Forecast, type LeftThen, type Milestone, sayMinutes } from '@lattice/core';
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import styled from 'styled-components';
+import { useAppSelector } from '../../app/store.ts';
+import { useThemeColour } from '../../figures/Bars.tsx';
+import type { ForecastState } from './useForecast.ts';
+import { sayDate } from './useJournal.ts';
+
+Chart.register(CategoryScale, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip);
+
+const Page = styled.div`
+  h1 {
+    font: 650 30px/1.15 var(--name);
+  }
+  .says {
+    max-width: 62ch;
+    margin: 6px 0 16px;
+    font-size: 16px;
+  }
+  h2 {
+    margin: 22px 0 6px;
+    font-size: 15px;
+  }
+  .chart {
+    height: 220px;
+  }
+  small {
+    color: var(--soft);
+  }
+`;
+const Way = styled.ol`
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  border-left: 2px dashed var(--line);
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto auto;
+    gap: 2px 18px;
+    align-items: baseline;
+    padding: 7px 0 7px 16px;
+    font-size: 15px;
+  }
+  li::before {
+    position: absolute;
+    width: 10px;
+    height: 10px;
+    margin: 6px 0 0 -23px;
+    border: 2px solid var(--ink);
+    border-radius: 50%;
+    background: var(--card);
+    content: '';
+  }
+  li[data-late] b {
+    color: var(--wrong);
+  }
+  @media (max-width: 760px) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+`;
+const Weeks = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    padding: 8px 12px;
+    border: 1px solid var(--line);
+    border-radius: 10px;
+    background: var(--card);
+    font-size: 13px;
+  }
+  b {
+    display: block;
+    font-size: 20px;
+    font-stretch: 88%;
+  }
+`;
+
+/** Of ten, in words that promise no more than is known. */
+function sayChance(chance: number): string {
+  if (chance > 0.97) return 'as good as certain';
+  if (chance < 0.03) return 'as good as out of the question';
+  if (chance > 0.93) return '19 in 20';
+  if (chance < 0.07) return '1 in 20';
+  return `${Math.round(chance * 10)} in 10`;
+}
+
+/** Whether it will be ready: the chance, by when what must be done, what to do first, what a lost week would cost. */
+export function ReadyView({ heard }: { heard: ForecastState }) {
+  const id = useAppSelector((s) => s.saving.id)!;
+  const log = useAppSelector((s) => s.log);
+  const due = dueIn(log, id).date;
+  if (heard === 'waiting') return <p role="status">Working out how it may go…</p>;
+  if (heard === 'failed') return <p role="alert">This could not be worked out. Load the page again.</p>;
+  const { forecast, back } = heard;
+  const { chance, ready, minutes, milestones } = forecast;
+  if (milestones.length === 0)
+    return (
+      <Page>
+        <h1>It is ready</h1>
+        <p className="says">Nothing is left to do.</p>
+      </Page>
+    );
+  const [soon, likely, late] = ready;
+  return (
+    <Page>
+      <h1 data-testid="ready-chance">
+        {due === null || chance === null
+          ? likely === null
+            ? 'Not in the next two years'
+            : `Ready about ${sayDate(likely)}`
+          : `Ready by ${sayDate(due)}: ${sayChance(chance)}`}
+      </h1>
+      <p className="says">
+        {sayMinutes(minutes[1])} of work are left, most likely between {sayMinutes(minutes[0])} and{' '}
+        {sayMinutes(minutes[2])}.{' '}
+        {likely === null
+          ? 'With the time there is to sew, no day can be named.'
+          : `Half the ways it may go are ready by ${sayDate(likely)}, one in ten by ${soon === null ? 'then' : sayDate(soon)}${late === null ? '' : `, nine in ten by ${sayDate(late)}`}.`}
+      </p>
+      <First forecast={forecast} />
+      <h2>What by when</h2>
+      <Way>
+        {milestones.map((one) => (
+          <WayPoint key={one.job} {...one} />
+        ))}
+      </Way>
+      <h2>Work left</h2>
+      <Burn forecast={forecast} back={back} />
+      {forecast.weeks.length > 0 && (
+        <>
+          <h2>If a week falls out</h2>
+          <Weeks>
+            {forecast.weeks.map(({ monday, chance: then }) => (
+              <li key={monday}>
+                <b>{sayChance(then)}</b>
+                without the week of {sayDate(monday)}
+              </li>
+            ))}
+          </Weeks>
+        </>
+      )}
+      <h2>How this is worked out</h2>
+      <p className="says">
+        <small>
+          Many tellings of how it may go: each with a pace drawn from your own sittings, or from what is usual
+          where there are none yet; cloth, the long-arm and the post take as long as they may. The quilt that
+          is due first has your time first. The share of tellings that end in time is the chance.
+        </small>
+      </p>
+    </Page>
+  );
+}
+
+function First({ forecast: { first, chance } }: { forecast: Forecast }) {
+  const [one, ...others] = first;
+  if (!one) return null;
+  const costs = one.ifLater !== null && chance !== null && chance - one.ifLater > 0.03;
+  return (
+    <>
+      <h2>First</h2>
+      <p className="says">
+        <b>{one.name}.</b> {costs && `Put off for a week it would be ${sayChance(one.ifLater!)}. `}
+        {others.length > 0 &&
+          `Then ${others.map(({ name }) => name[0]!.toLowerCase() + name.slice(1)).join(', ')}.`}
+      </p>
+    </>
+  );
+}
+
+function WayPoint({ name, what, likely, by, minutes }: Milestone) {
+  const late = by !== null && (likely === null || likely > by);
+  return (
+    <li data-late={late || undefined}>
+      <span>
+        {name} {what === 'work' && <small>{sayMinutes(minutes)}</small>}
+      </span>
+      <small>{likely === null ? 'no day in sight' : `likely ${sayDate(likely)}`}</small>
+      <b>{by === null ? '' : `by ${sayDate(by)}${late ? ', late' : ''}`}</b>
+    </li>
+  );
+}
+
+/** Work that was left and that will be: what was, then the middle of all tellings with one in ten either way. */
+function Burn({ forecast: { burn }, back }: { forecast: Forecast; back: readonly LeftThen[] }) {
+  const soft = useThemeColour('--soft');
+  const chalk = useThemeColour('--chalk');
+  const wash = useThemeColour('--chalk-wash');
+  const thread = useThemeColour('--thread');
+  const past = back.filter(({ date }) => date < (burn[0]?.date ?? ''));
+  const labels = [...past.map(({ date }) => date), ...burn.map(({ date }) => date)].map(sayDate);
+  const hours = (minutes: number) => Math.round(minutes / 6) / 10;
+  const later = (at: 0 | 1 | 2) => [...past.map(() => null), ...burn.map(({ left }) => hours(left[at]))];
+  const end = burn.findIndex(({ left }) => left[1] < 1);
+  const says = `${sayMinutes(burn[0]!.left[1])} now${end < 0 ? '' : `, none by about ${sayDate(burn[end]!.date)}`}`;
+  return (
+    <div className="chart">
+      <Line
+        role="img"
+        aria-label={`Work left: ${says}`}
+        data={{
+          labels,
+          datasets: [
+            {
+              data: [...past.map(({ minutes }) => hours(minutes)), hours(burn[0]!.left[1])],
+              borderColor: thread,
+              pointRadius: 2,
+              borderWidth: 2,
+            },
+            { data: later(2), borderColor: 'transparent', pointRadius: 0, fill: '+1', backgroundColor: wash },
+            { data: later(0), borderColor: 'transparent', pointRadius: 0 },
+            { data: later(1), borderColor: chalk, borderDash: [6, 4], pointRadius: 0, borderWidth: 2 },
+          ],
+        }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          scales: {
+            x: { ticks: { color: soft, maxTicksLimit: 10, maxRotation: 0 } },
+            y: {
+              beginAtZero: true,
+              ticks: { color: soft },
+              title: { display: true, text: 'hours left', color: soft },
+            },
+          },
+          plugins: { legend: { display: false }, tooltip: { enabled: true } },
+        }}
+      />
+    </div>
+  );
+}

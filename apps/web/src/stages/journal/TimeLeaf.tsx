@@ -1,0 +1,103 @@
+import { type Work, WORK_WORDS, WORKS } from '@lattice/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { clockStarted, selectSittings, timeNoted } from '../../clock/clock.ts';
+import { StopClock } from '../../clock/ClockButton.tsx';
+import { Button } from '../../design/controls/Button.tsx';
+import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { CountField } from '../../design/controls/CountField.tsx';
+import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Section } from '../../figures/Section.tsx';
+
+const Runs = styled.p`
+  margin: 8px 0;
+  font-size: 15px;
+`;
+
+const works = WORKS.map((id) => ({ id, name: WORK_WORDS[id].name }));
+
+/** The clock, and time written down afterwards. */
+export function TimeLeaf() {
+  const { running } = useAppSelector(selectSittings);
+  const id = useAppSelector((s) => s.saving.id);
+  const dispatch = useAppDispatch();
+  const [work, setWork] = useState<Work>('sew');
+  return (
+    <>
+      <Section title="The clock">
+        {running ? (
+          <>
+            <Runs role="status">
+              {WORK_WORDS[running.work].name}
+              {running.quilt !== id && ', at another quilt'}: the clock runs.
+            </Runs>
+            <StopClock running={running} />
+          </>
+        ) : (
+          <>
+            <ChoiceField
+              label="To do"
+              labelled
+              value={work}
+              choices={works}
+              onChange={(next) => setWork(next as Work)}
+            />
+            <Button look="main" onPress={() => void dispatch(clockStarted(work))}>
+              Start the clock
+            </Button>
+          </>
+        )}
+      </Section>
+      <WriteDown />
+    </>
+  );
+}
+
+function WriteDown() {
+  const dispatch = useAppDispatch();
+  const [work, setWork] = useState<Work>('sew');
+  const [minutes, setMinutes] = useState(60);
+  const [counted, setCounted] = useState(false);
+  const [amount, setAmount] = useState(10);
+  const { per } = WORK_WORDS[work];
+  return (
+    <Section title="Write time down">
+      <ChoiceField
+        label="Spent on"
+        labelled
+        value={work}
+        choices={works}
+        onChange={(next) => setWork(next as Work)}
+      />
+      <CountField
+        label="Minutes"
+        value={minutes}
+        onCommit={(value) => {
+          if (value < 1 || value > 24 * 60) return 'From one minute to a day.';
+          setMinutes(value);
+          return null;
+        }}
+      />
+      {work !== 'other' && (
+        <SwitchField label="I know how much was done" value={counted} onChange={setCounted} />
+      )}
+      {counted && work !== 'other' && (
+        <CountField
+          label={`Done, each ${per} one`}
+          value={amount}
+          onCommit={(value) => {
+            if (value < 1 || value > 100_000) return 'At least one.';
+            setAmount(value);
+            return null;
+          }}
+        />
+      )}
+      <Button
+        onPress={() => void dispatch(timeNoted(work, minutes, counted && work !== 'other' ? amount : null))}
+      >
+        Write it down
+      </Button>
+    </Section>
+  );
+}

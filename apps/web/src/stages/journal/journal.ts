@@ -1,0 +1,38 @@
+import type { EntryBody, RecordField } from '@lattice/core';
+import { writeLog } from '../../outbox/writeLog.ts';
+import type { Thunk } from '../../quilt/thunk.ts';
+
+/** Something the maker wants kept. */
+export const noteKept =
+  (body: EntryBody['noted']): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'noted', body }]));
+  };
+
+/** A note said otherwise; what it said stays in the log. */
+export const noteReworded =
+  (note: string, text: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'note-reworded', body: { note, text } }]));
+  };
+
+/** A note struck out, or let stand again. */
+export const noteStruck =
+  (note: string, struck: boolean): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'note-struck', body: { note, struck } }]));
+  };
+
+/** When the quilt has to be ready. */
+export const dueSaid =
+  (body: EntryBody['due-said']): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'due-said', body }]));
+  };
+
+/** What only the maker can say of the finished quilt. */
+export const recordSaid =
+  (field: RecordField, text: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'record-said', body: { field, text } }]));
+  };

@@ -1,0 +1,11 @@
+import { z } from 'zod';
+
+/** What only the maker can say of a finished quilt. */
+export const RECORD_FIELDS = ['maker', 'for', 'place', 'thread', 'quilted', 'care', 'story'] as const;
+export type RecordField = (typeof RECORD_FIELDS)[number];
+
+/** One of them said; the last word counts, and nothing said is nothing. */
+export const recordSaid = z.strictObject({
+  field: z.enum(RECORD_FIELDS),
+  text: z.string().max(2000, 'At most 2,000 letters.'),
+});

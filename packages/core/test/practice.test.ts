@@ -1,0 +1,164 @@
+import fc from 'fast-check';
+import {
+  type Exercise,
+  exerciseOf,
+  EXERCISES,
+  type Given,
+  isRight,
+  type Level,
+  LEVELS,
+  logEntrySchema,
+  MAKER,
+  nextUp,
+  randomFrom,
+  rightSaid,
+  standingsIn,
+  type Unit,
+} from '../src/index.ts';
+import { dayOf } from '../src/index.ts';
+import { entriesOf } from './support/entries.ts';
+
+/** Every wrong answer there is to a choice or by pointing; some to a count. */
+function wrongs({ answer, drawing }: Exercise): Given[] {
+  switch (answer.by) {
+    case 'choice':
+      return answer.choices.map(({ id }) => id).filter((id) => id !== answer.right);
+    case 'count':
+      return [answer.right - 1, answer.right + 1, answer.right + 0.5, String(answer.right)];
+    case 'point':
+      return (drawing?.shapes ?? []).map(({ id }) => id).filter((id) => !answer.right.includes(id));
+  }
+}
+const rightOf = ({ answer }: Exercise): Given => (answer.by === 'point' ? answer.right[0]! : answer.right);
+
+/** By a pencil of its own: what the words of an exercise come to, without the core's rooms; null where it cannot be told from them. */
+function byPencil({ kind, asks }: Exercise, unit: Unit): Given | null {
+  const numbers = (text: string) =>
+    [...text.matchAll(/(?:(\d+) )?(\d+)\/(\d+)|(\d+(?:\.\d+)?)/g)].map(([, whole, up, down, plain]) =>
+      plain === undefined ? Number(whole ?? 0) + Number(up) / Number(down) : Number(plain),
+    );
+  if (kind === 'sash-count') {
+    const [n, m] = numbers(asks) as [number, number];
+    const outer = asks.includes('all round');
+    // Common practice: along rows and along columns, one more line than blocks with an outer sash, one fewer without.
+    const [columns, rows] = outer ? [n + 1, m + 1] : [n - 1, m - 1];
+    return asks.endsWith('cornerstones?') ? columns * rows : columns * m + rows * n;
+  }
+  if (kind === 'binding-strips' && unit === 'in') {
+    const [w, h] = numbers(asks) as [number, number];
+    const usable = numbers(asks).at(-1)!;
+    const length = 2 * (w + h) + 10;
+    const strips = Math.ceil(length / usable - 1e-9);
+    return strips * usable - length < 2 - 1e-9 ? strips + 1 : strips;
+  }
+  if (kind === 'points-meet' && unit === 'in') {
+    const [, seam, overlap] = numbers(asks) as [number, number, number];
+    return overlap === 2 * seam ? 'meet' : overlap < 2 * seam ? 'gap' : 'over';
+  }
+  if (kind === 'which-square') return asks.includes('side triangles') ? 'side-twice' : 'corner-once';
+  return null;
+}
+
+const anyCase = fc.record({
+  kind: fc.constantFrom(...EXERCISES.map(({ id }) => id)),
+  seed: fc.integer({ min: 0, max: 2 ** 32 - 1 }),
+  unit: fc.constantFrom<Unit>('in', 'cm'),
+  level: fc.constantFrom<Level>(...LEVELS),
+});
+
+describe('exercises', () => {
+  test('in 10,000 cases: the right answer is told right, every wrong one wrong, and a pencil agrees', () => {
+    let pencilled = 0;
+    fc.assert(
+      fc.property(anyCase, ({ kind, seed, unit, level }) => {
+        const exercise = exerciseOf(kind, seed, unit, level);
+        expect(isRight(exercise, rightOf(exercise))).toBe(true);
+        const wrong = wrongs(exercise);
+        expect(wrong.length).toBeGreaterThan(0);
+        for (const given of wrong) expect([given, isRight(exercise, given)]).toEqual([given, false]);
+        const own = byPencil(exercise, unit);
+        if (own !== null) {
+          pencilled += 1;
+          expect([exercise.asks, isRight(exercise, own)]).toEqual([exercise.asks, true]);
+        }
+        expect(exercise.working.length).toBeGreaterThan(0);
+        expect(rightSaid(exercise)).not.toBe('');
+        expect(exercise.asks).not.toMatch(/NaN|undefined|Infinity/);
+      }),
+      { numRuns: 10_000 },
+    );
+    expect(pencilled).toBeGreaterThan(1000);
+  });
+  test('the same seed asks the same, another asks something else', () => {
+    for (const { id } of EXERCISES) {
+      expect(exerciseOf(id, 5, 'in', 1)).toEqual(exerciseOf(id, 5, 'in', 1));
+      const asked = new Set(
+        Array.from({ length: 30 }, (_, seed) => JSON.stringify(exerciseOf(id, seed, 'in', 1))),
+      );
+      expect([id, asked.size > 3]).toEqual([id, true]);
+    }
+  });
+  test('every right answer comes up: none can be had by always saying the same', () => {
+    for (const { id } of EXERCISES) {
+      const rights = Array.from({ length: 400 }, (_, seed) => exerciseOf(id, seed, 'in', 1)).map((exercise) =>
+        rightSaid(exercise),
+      );
+      const most = Math.max(...[...new Set(rights)].map((one) => rights.filter((r) => r === one).length));
+      expect([id, most < 0.85 * rights.length]).toEqual([id, true]);
+    }
+  });
+  test('the verdict by hand: an eighth is eased, three sixteenths are not (rule BL-1)', () => {
+    const verdicts = Array.from({ length: 300 }, (_, seed) => exerciseOf('verdict', seed, 'in', 2));
+    const of = (text: RegExp) => verdicts.filter(({ working }) => working.some((line) => text.test(line)));
+    for (const one of of(/1\/8″ (short|over)/)) expect(rightOf(one)).toBe('ease');
+    for (const one of of(/^3\/16″ too small/)) expect(rightOf(one)).toBe('small');
+    expect(of(/Trim/).length).toBeGreaterThan(3);
+  });
+});
+
+describe('what to practise next (SM-2)', () => {
+  const e = entriesOf(MAKER);
+  const did = (day: string, exercise: string, right: boolean) =>
+    e(`${day}T09:00:00Z`, 'practised', { exercise, seed: 1, right });
+  test('right answers push it out: a day, six, then by its ease; a wrong one brings it back tomorrow', () => {
+    const of = (log: Parameters<typeof standingsIn>[0]) =>
+      standingsIn(log).find(({ kind }) => kind === 'grain')!;
+    const one = [did('2026-11-01', 'grain', true)];
+    const two = [...one, did('2026-11-02', 'grain', true)];
+    const three = [...two, did('2026-11-08', 'grain', true)];
+    expect(of(one).due! - dayOf('2026-11-01')).toBe(1);
+    expect(of(two).due! - dayOf('2026-11-02')).toBe(6);
+    // Quality 4 leaves the ease at 2.5 (Woźniak): 6 × 2.5 = 15.
+    expect(of(three).due! - dayOf('2026-11-08')).toBe(15);
+    const wrong = of([...three, did('2026-11-23', 'grain', false)]);
+    expect(wrong.due! - dayOf('2026-11-23')).toBe(1);
+    // Quality 2: 2.5 + 0.1 − 3 × (0.08 + 3 × 0.02) = 2.18.
+    expect(wrong.ease).toBeCloseTo(2.18);
+    expect(of(two).level).toBe(1);
+    expect(wrong.level).toBe(0);
+  });
+  test('what was got wrong comes before what is new, and what is new before what is not due', () => {
+    const log = [did('2026-11-01', 'grain', false), did('2026-11-01', 'elbow', true)];
+    const today = dayOf('2026-11-02');
+    expect(nextUp(standingsIn(log), today).kind).toBe('grain');
+    const all = EXERCISES.flatMap(({ id }) => [
+      did('2026-11-01', id, true),
+      did('2026-11-02', id, id !== 'six'),
+    ]);
+    expect(nextUp(standingsIn(all), dayOf('2026-11-03')).kind).toBe('six');
+    expect(nextUp(standingsIn([]), today).kind).toBe(EXERCISES[0]!.id);
+  });
+  test('any order of arrival, twice: one standing', () => {
+    const random = randomFrom(3);
+    const log = Array.from({ length: 40 }, (_, i) =>
+      did(`2026-11-${String(1 + (i % 28)).padStart(2, '0')}`, EXERCISES[i % 5]!.id, random() < 0.6),
+    );
+    for (const entry of log) expect(logEntrySchema.safeParse(entry).success).toBe(true);
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...log, ...log], { minLength: 80 }), (some) => {
+        expect(standingsIn(some)).toEqual(standingsIn(log));
+      }),
+      { numRuns: 50 },
+    );
+  });
+});
