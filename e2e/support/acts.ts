@@ -34,7 +34,12 @@ export class Acts {
     if (this.by === 'keyboard') {
       const group = radio.locator('xpath=ancestor::*[@role="radiogroup"]');
       await this.tabTo(group);
-      for (let i = 0; i < 14 && !(await radio.isChecked()); i++) await this.key('ArrowRight');
+      for (let i = 0; i < 14 && !(await radio.isChecked()); i++) {
+        const before = await chosenIn(group);
+        await this.key('ArrowRight');
+        // One looks before the next arrow: another is chosen now.
+        while ((await chosenIn(group)) === before);
+      }
       return;
     }
     this.count++;
@@ -75,6 +80,10 @@ export class Acts {
     throw new Error('It was not reached by keyboard.');
   }
 }
+
+/** Which radio of a group is chosen, by its place. */
+const chosenIn = (group: Locator): Promise<number> =>
+  group.evaluate((element) => [...element.querySelectorAll('input')].findIndex((radio) => radio.checked));
 
 /** The focus lies there, or inside. */
 const has = (what: Locator): Promise<boolean> =>

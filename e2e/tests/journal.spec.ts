@@ -81,12 +81,50 @@ test('the clock: started at the machine, stopped in the journal; time is written
   await page.goto(page.url().replace(/setting.*$/, 'machine'));
   await page.getByRole('button', { name: 'Start the clock' }).click();
   await expect(page.getByRole('button', { name: /^Stop the clock/ })).toBeVisible();
+  // All seams of the first step, the pressing too: the clock goes along to the second.
+  const step = page.getByRole('button', { name: /^(Sewn|Pressed|Done)\./ });
+  const entries = async () =>
+    JSON.stringify(await (await page.request.get(`${server.address}api/log?quilt=${idOf(page)}`)).json());
+  for (let i = 0; i < 60 && !(await entries()).includes('clock-moved'); i++) await step.click();
+  expect(await entries()).toContain('clock-moved');
   await to(page, 'time');
+  await expect(page.getByRole('status').filter({ hasText: 'the clock runs' })).toContainText('Sewing, ');
   await page.getByRole('button', { name: /^Stop the clock/ }).click();
   await expect(page.getByRole('heading', { name: /at this quilt|No time/ })).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Sewing' })).toHaveCount(1);
+  await page.getByRole('combobox', { name: 'At which step, if you like' }).fill('Sashes by the wall');
   await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('row', { name: 'Sashes by the wall 1 h' })).toBeVisible();
   await expect(page.getByRole('heading', { name: '1 h at this quilt' })).toBeVisible();
+});
+
+test('a photo of a note waits out of reach, over a reload too, and is the server’s when it is back', async ({
+  page,
+  server,
+  context,
+}) => {
+  await openCopy(page, server);
+  await to(page, 'journal');
+  await expect(page.getByRole('textbox', { name: 'What happened, or was decided' })).toBeVisible();
+  await context.route('**/api/pictures*', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  const picture = await page.screenshot({ clip: { x: 200, y: 300, width: 120, height: 120 } });
+  const files = page.locator('input[type=file]').first();
+  await files.setInputFiles({ name: 'words.txt', mimeType: 'text/plain', buffer: Buffer.from('no') });
+  await expect(page.getByRole('alert').filter({ hasText: 'words.txt is no picture.' })).toBeVisible();
+  await files.setInputFiles({ name: 'seam.png', mimeType: 'image/png', buffer: picture });
+  await expect(page.getByRole('img', { name: /photo 1, seam.png/ })).toBeVisible();
+  await page.getByRole('textbox', { name: 'What happened, or was decided' }).fill('The seam as it was');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  const photo = page.getByRole('img', { name: /^Photo 1 of the note: The seam as it was/ });
+  await expect(photo).toHaveAttribute('alt', /waiting to be sent$/);
+  await page.reload();
+  await expect(photo).toHaveAttribute('src', /^blob:/);
+  await context.unroute('**/api/pictures*');
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await expect(photo).toHaveAttribute('src', /^\/api\/pictures\//, { timeout: 30_000 });
+  await expect.poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(0);
 });
 
 test('a clock left on over night: how long it was really is one press', async ({ page, server }) => {
@@ -151,6 +189,7 @@ test('will it be ready: a chance, what by when, what to do first; and a calendar
     timeout: 20_000,
   });
   expect(before).not.toMatch(/out of the question/);
+  await expect(page.getByTestId('enough')).toContainText(/\d+ h.* more a week/);
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Sittings and days, as a file' }).click(),

@@ -47,13 +47,15 @@ export async function keepHouse(database: Database, now: Date): Promise<Tidied> 
   return { quilts, pictures: deleted };
 }
 
-/** Ids of pictures that any quilt names, on the shelf or off it, a snapshot of one, or cloth of the stash: one by one. */
+/** Ids of pictures that any quilt names, on the shelf or off it, a snapshot of one, cloth of the stash, or a note: one by one. */
 async function namedPictures(pictures: PictureRepository): Promise<ReadonlySet<string>> {
   const named = new Set<string>();
   for (const source of pictures.sources) {
     for (const id of await pictures.namingIn(source)) {
       const text = await pictures.namingText(source, id);
-      for (const [, picture] of text.matchAll(/"picture"\s*:\s*"([0-9a-z-]{8,40})"/g)) named.add(picture!);
+      // One of a block or a cloth, several of a note.
+      for (const [, one] of text.matchAll(/"pictures?"\s*:\s*(\[[^\]]*\]|"[^"]*")/g))
+        for (const [, picture] of one!.matchAll(/"([0-9a-z-]{8,40})"/g)) named.add(picture!);
       await breath();
     }
   }

@@ -181,10 +181,22 @@ describe('pictures no quilt names', () => {
       ...{ id: 'put-in-1', quilt: 'stash', at: '', kind: 'stash-put' },
       body: JSON.stringify({ name: 'Moss', picture: 'of-a-cloth-01' }),
     });
+    await kept('of-a-note-001', old);
+    await database.knex('log_entries').insert({
+      ...{ id: 'note-0001', quilt: 'q1', at: '', kind: 'noted' },
+      body: JSON.stringify({ text: 'The seam', stage: '', about: {}, pictures: ['of-a-note-001'] }),
+    });
     const pictures = new PictureRepository(database.knex);
     expect(await keepHouse(database, outside.now())).toEqual({ quilts: 1, pictures: 2 });
     for (const id of ['forgotten-001', 'long-gone-001']) expect(await pictures.find(id)).toBeUndefined();
-    for (const id of ['named-000001', 'put-away-0001', 'just-made-001', 'as-it-was-001', 'of-a-cloth-01'])
+    for (const id of [
+      'named-000001',
+      'put-away-0001',
+      'just-made-001',
+      'as-it-was-001',
+      'of-a-cloth-01',
+      'of-a-note-001',
+    ])
       expect(await pictures.find(id)).toBeDefined();
   });
 });

@@ -240,8 +240,10 @@ export { type LineKind, type Scene, type SceneItem, type SceneLayer } from './sc
 export { checkScene, checkSide, sheetScenes, templatesScene } from './scene/template-scene.ts';
 export { type Work, WORK_WORDS, WORKS } from './choice/works.ts';
 export { forgottenClock, type Running, type Sitting, sittingsIn } from './clock/sittings.ts';
+export { LIKELY } from './schedule/enough.ts';
+export { timeByStep } from './clock/by-step.ts';
 export { hodgesLehmann, pacesFrom, studentT90 } from './clock/pace.ts';
-export { sayMinutes } from './clock/words.ts';
+export { sayMinutes, saySteps } from './clock/words.ts';
 export { type JournalLine, journalOf, JOURNAL_KINDS, type JournalKind } from './journal/lines.ts';
 export { planChangesBetween } from './journal/plan-changes.ts';
 export { MAKER } from './log/maker-kinds.ts';

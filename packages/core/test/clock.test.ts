@@ -1,4 +1,5 @@
 import { randomNormal } from 'd3-random';
+import fc from 'fast-check';
 import {
   forgottenClock,
   hodgesLehmann,
@@ -6,10 +7,13 @@ import {
   pacesFrom,
   randomFrom,
   sayMinutes,
+  saySteps,
   type Sitting,
   sittingsIn,
   studentT90,
+  timeByStep,
 } from '../src/index.ts';
+import { stepsOf } from '../src/clock/by-step.ts';
 import { entriesOf } from './support/entries.ts';
 
 describe('sittings', () => {
@@ -84,6 +88,68 @@ describe('sittings', () => {
     const said = e('2026-11-27T19:05:00Z', 'clock-stopped', { start: 'start-0001', minutes: 120 });
     expect(sittingsIn([...log, said]).sittings).toMatchObject([{ minutes: 120, leftOn: false }]);
   });
+  test('by step: the clock goes along, a step come back to is one, and a shorter sitting ends earlier', () => {
+    const e = entriesOf();
+    const log = [
+      e('2026-11-26T19:00:00Z', 'clock-started', { work: 'sew', step: 'First row' }, 'start-0001'),
+      e('2026-11-26T19:10:00Z', 'clock-moved', { start: 'start-0001', step: 'Second row' }),
+      e('2026-11-26T19:30:00Z', 'clock-moved', { start: 'start-0001', step: 'First row' }),
+      e('2026-11-26T19:45:00Z', 'clock-moved', { start: 'start-0001', step: 'Third row' }),
+    ];
+    expect(sittingsIn(log).running).toMatchObject({ id: 'start-0001', step: 'Third row' });
+    const stop = (minutes: number | null) =>
+      e('2026-11-26T20:00:00Z', 'clock-stopped', { start: 'start-0001', minutes });
+    const stepsIf = (minutes: number | null) =>
+      sittingsIn([...log, stop(minutes)]).sittings[0]!.steps.map(({ step, minutes: m }) => [step, m]);
+    expect(stepsIf(null)).toEqual([
+      ['First row', 25],
+      ['Second row', 20],
+      ['Third row', 15],
+    ]);
+    // It was really 35 minutes: the third row was never come to.
+    expect(stepsIf(35)).toEqual([
+      ['First row', 15],
+      ['Second row', 20],
+    ]);
+    expect(saySteps([{ step: 'First row', minutes: 25 }])).toEqual(['First row']);
+    expect(saySteps(sittingsIn([...log, stop(35)]).sittings[0]!.steps)).toEqual([
+      'First row 15 min, Second row 20 min',
+    ]);
+  });
+  test('by step over all sittings: what is written down counts, what is struck does not', () => {
+    const e = entriesOf();
+    const log = [
+      e('2026-11-26T19:00:00Z', 'time-noted', { work: 'sew', minutes: 30, amount: null, step: 'First row' }),
+      e('2026-11-27T19:00:00Z', 'time-noted', { work: 'sew', minutes: 50, amount: null, step: 'Sashes' }),
+      e('2026-11-28T19:00:00Z', 'time-noted', { work: 'sew', minutes: 40, amount: null, step: 'First row' }),
+      e('2026-11-29T19:00:00Z', 'time-noted', { work: 'sew', minutes: 99, amount: null }),
+      e(
+        '2026-11-30T19:00:00Z',
+        'time-noted',
+        { work: 'sew', minutes: 9, amount: null, step: 'Sashes' },
+        'n-struck1',
+      ),
+      e('2026-11-30T19:01:00Z', 'time-struck', { entry: 'n-struck1', struck: true }),
+    ];
+    expect(timeByStep(sittingsIn(log).sittings)).toEqual([
+      { step: 'First row', minutes: 70 },
+      { step: 'Sashes', minutes: 50 },
+    ]);
+  });
+  test('whatever the marks, minutes by step never sum to more than the sitting', () => {
+    const marks = fc.array(
+      fc.record({ after: fc.integer({ min: 0, max: 200 }), step: fc.constantFrom('a', 'b', null) }),
+    );
+    fc.assert(
+      fc.property(marks, fc.integer({ min: 0, max: 150 }), (some, minutes) => {
+        const ordered = [...some].sort((a, b) => a.after - b.after);
+        const sum = stepsOf(ordered, minutes).reduce((total, one) => total + one.minutes, 0);
+        const named = ordered.some(({ step }, i) => step === null || (i === 0 && ordered[0]!.after > 0));
+        expect(sum).toBeLessThanOrEqual(minutes);
+        if (!named && ordered[0]?.after === 0) expect(sum).toBe(minutes);
+      }),
+    );
+  });
   test('minutes as one says them', () => {
     expect([45, 59.6, 120, 80].map(sayMinutes)).toEqual(['45 min', '1 h', '2 h', '1 h 20']);
   });
@@ -97,6 +163,7 @@ describe('a maker’s pace', () => {
       work: 'sew',
       start: '2026-11-26T19:00:00Z',
       minutes,
+      steps: [],
       typed: false,
       leftOn: false,
       struck: false,

@@ -19,6 +19,7 @@ import {
   weekdayOf,
   workLeft,
 } from '../src/index.ts';
+import { LIKELY, withMore } from '../src/schedule/enough.ts';
 import type { Job } from '../src/schedule/jobs.ts';
 import { entriesOf } from './support/entries.ts';
 
@@ -242,6 +243,36 @@ describe('a forecast', () => {
     expect(said.burn[0]!.left[1]).toBeCloseTo(said.minutes[1], 5);
     expect(said.burn.at(-1)!.left[2]).toBeLessThanOrEqual(said.burn[0]!.left[2]);
   });
+  test('what would make a late quilt ready: the quarter of an hour that is enough, and one less is not', () => {
+    // Nothing uncertain: four weeks of Mondays, ten hours of work; 150 min each are just enough (600 ÷ 4).
+    const sure = Object.fromEntries(
+      Object.entries(pacesFrom([], () => null)).map(([work, pace]) => [
+        work,
+        { ...pace, middle: 0, spread: 0, minutes: 1, weight: 1e9 },
+      ]),
+    ) as unknown as ForecastTask['paces'];
+    const late = (due: string | null, minutes: number, jobs = [work('sew', 560)]): ForecastTask => ({
+      quilts: [quiltOf(jobs, due)],
+      ...{ quilt: 'q1', hours: hours(minutes), paces: sure, today: '2026-11-30', runs: 300 },
+    });
+    const { enough, chance } = forecast(late('2026-12-27', 60), randomFrom(3));
+    expect(chance).toBeLessThan(0.05);
+    // The work differs by an eighth from telling to telling: four in five take up to 560 × e^(0.84 × 0.12) = 619 min.
+    expect(enough!.minutes + 60).toBeGreaterThanOrEqual(150);
+    expect(enough!.minutes + 60).toBeLessThanOrEqual(165);
+    expect(enough!.chance).toBeGreaterThanOrEqual(LIKELY);
+    const less = forecast(late('2026-12-27', 60 + enough!.minutes - 15), randomFrom(3));
+    expect(less.chance).toBeLessThan(LIKELY + 0.05);
+    expect(forecast(late('2026-12-27', 240), randomFrom(3)).enough).toBeNull();
+    expect(forecast(late(null, 60), randomFrom(3)).enough).toBeNull();
+    // A wait that is longer than there is: no minute helps.
+    const waits = late('2026-12-27', 240, [wait('quilting', 40)]);
+    expect(forecast(waits, randomFrom(3))).toMatchObject({ chance: 0, enough: null });
+  });
+  test('more minutes a week go to the days one sews; to all where there is none', () => {
+    expect(withMore(hours(60, 0, 120), 30).week.map((day) => day.minutes)).toEqual([75, 0, 135, 0, 0, 0, 0]);
+    expect(withMore(hours(), 70).week.map((day) => day.minutes)).toEqual([10, 10, 10, 10, 10, 10, 10]);
+  });
   test('no day to be ready by: no chance is told, and the days still are', () => {
     const said = forecast(task([work('sew', 300)], null), randomFrom(2));
     expect(said.chance).toBeNull();
@@ -315,7 +346,10 @@ describe('what is left of a quilt', () => {
       e('2026-11-20T20:00:00Z', 'seams-sewn', { unit: 'in', seams }),
       e('2026-11-21T20:00:00Z', 'seams-ripped', { seams: [seams[0]!.seam] }),
     ];
-    const days = lookBack(log, 'q1', left, paces);
+    const days = lookBack(log, 'q1', left, paces, (at) => at.slice(0, 10));
+    // Told where it is an hour before midnight, the evening's seams are the evening's.
+    const west = lookBack(log, 'q1', left, paces, (at) => dateOf(dayOf(at.slice(0, 10)) - 1));
+    expect(west.map(({ date }) => dayOf(date) + 1)).toEqual(days.map(({ date }) => dayOf(date)));
     expect(days.map(({ date }) => date)).toEqual(['2026-11-19', '2026-11-20', '2026-11-21']);
     const [before, sewn, ripped] = days.map(({ minutes }) => minutes) as [number, number, number];
     expect(before - sewn).toBeCloseTo(3 * paces.sew.minutes);

@@ -6,6 +6,9 @@ interface PictureRow {
   readonly created_at: string;
 }
 
+/** Entries of the log that may name pictures. */
+const NAMING_KINDS = ['stash-put', 'noted'];
+
 /** Tables whose rows may name pictures, and where in a row. */
 const NAMING = { quilts: 'plan', snapshots: 'plan', log_entries: 'body' } as const;
 type Source = keyof typeof NAMING;
@@ -32,13 +35,13 @@ export class PictureRepository {
     await this.knex<PictureRow>('pictures').where({ id }).delete();
   }
 
-  /** Where pictures are named: plans, plans as they once were, and cloth put into the stash. */
+  /** Where pictures are named: plans, plans as they once were, cloth put into the stash, and notes. */
   readonly sources = Object.keys(NAMING) as readonly Source[];
 
   /** Ids of what is kept there. */
   namingIn(source: Source): Promise<string[]> {
     const rows = this.knex(source);
-    return (source === 'log_entries' ? rows.where('kind', 'stash-put') : rows).pluck('id');
+    return (source === 'log_entries' ? rows.whereIn('kind', NAMING_KINDS) : rows).pluck('id');
   }
 
   /** The text that may name pictures; empty when it has gone. */

@@ -6,7 +6,7 @@ import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { CountField } from '../design/controls/CountField.tsx';
 import { Sheet } from '../design/Sheet.tsx';
-import { clockStarted, clockStopped, selectSittings } from './clock.ts';
+import { clockMoved, clockStarted, clockStopped, selectSittings } from './clock.ts';
 import { useNow } from './useNow.ts';
 
 const Ways = styled.div`
@@ -15,15 +15,29 @@ const Ways = styled.div`
   margin-top: 12px;
 `;
 
-/** The clock of one kind of work: one press starts it, another stops it. It goes on wherever one is, without a server. */
-export function ClockButton({ work }: { work: Work }) {
+/**
+ * The clock of one kind of work at one step: one press starts it, another stops it. It goes on wherever one is, without a
+ * server; at another step of the same work it can be taken along.
+ */
+export function ClockButton({ work, step }: { work: Work; step?: string | undefined }) {
   const { running } = useAppSelector(selectSittings);
   const id = useAppSelector((s) => s.saving.id);
   const dispatch = useAppDispatch();
   const mine = running && running.quilt === id && running.work === work ? running : null;
-  if (mine) return <StopClock running={mine} />;
+  if (mine)
+    return (
+      <>
+        {step !== undefined && mine.step !== step && (
+          <Button look="quiet" onPress={() => void dispatch(clockMoved(work, step))}>
+            <Timer size={16} aria-hidden />
+            The clock goes on here
+          </Button>
+        )}
+        <StopClock running={mine} />
+      </>
+    );
   return (
-    <Button look="quiet" onPress={() => void dispatch(clockStarted(work))}>
+    <Button look="quiet" onPress={() => void dispatch(clockStarted(work, step))}>
       <Timer size={16} aria-hidden />
       Start the clock
     </Button>

@@ -12,9 +12,19 @@ export const selectSittings = createSelector(
 
 /** Sits down to work; a clock that runs elsewhere is stopped by that, and one that was left on says so. */
 export const clockStarted =
-  (work: Work): Thunk<Promise<void>> =>
+  (work: Work, step?: string): Thunk<Promise<void>> =>
   async (dispatch) => {
-    await dispatch(writeLog([{ kind: 'clock-started', body: { work } }]));
+    await dispatch(writeLog([{ kind: 'clock-started', body: { work, ...(step ? { step } : {}) } }]));
+  };
+
+/** The clock of this quilt's work, if it runs, goes on at another step. */
+export const clockMoved =
+  (work: Work, step: string): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const { running } = selectSittings(getState());
+    if (!running || running.work !== work || running.quilt !== getState().saving.id) return;
+    if (running.step !== step)
+      await dispatch(writeLog([{ kind: 'clock-moved', body: { start: running.id, step } }]));
   };
 
 /** Gets up: by the clock, or after so many minutes where it was forgotten. */
@@ -24,11 +34,12 @@ export const clockStopped =
     await dispatch(writeLog([{ kind: 'clock-stopped', body: { start: id, minutes } }], quilt));
   };
 
-/** Time typed in: so long, and how much of it was done where that is known. */
+/** Time typed in: so long, how much was done where that is known, and at which step if that is said. */
 export const timeNoted =
-  (work: Work, minutes: number, amount: number | null): Thunk<Promise<void>> =>
+  (work: Work, minutes: number, amount: number | null, step: string): Thunk<Promise<void>> =>
   async (dispatch) => {
-    await dispatch(writeLog([{ kind: 'time-noted', body: { work, minutes, amount } }]));
+    const body = { work, minutes, amount, ...(step === '' ? {} : { step }) };
+    await dispatch(writeLog([{ kind: 'time-noted', body }]));
   };
 
 /** Time that does not count, or counts again. */

@@ -1,21 +1,13 @@
 import { type Giver, giversOf, numberOf, VERDICT_NAMES } from '@lattice/core';
 import { ArrowLeft, Gift, Printer } from 'lucide-react';
-import { parseDate } from '@internationalized/date';
 import { useMemo, useState } from 'react';
-import {
-  DateField,
-  DateInput,
-  DateSegment,
-  I18nProvider,
-  Input,
-  Label,
-  TextField,
-} from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { CountField } from '../design/controls/CountField.tsx';
+import { DayField } from '../design/controls/DayField.tsx';
+import { WordsField } from '../design/controls/WordsField.tsx';
 import { selectPlan } from '../quilt/selectors.ts';
 import { writeLog } from '../outbox/writeLog.ts';
 import { sayDate } from '../stages/journal/useJournal.ts';
@@ -94,22 +86,6 @@ const Ask = styled.form`
   padding: 14px;
   border: 1px solid var(--line);
   border-radius: 10px;
-  label {
-    display: block;
-    font-size: 13px;
-    color: var(--soft);
-  }
-  /* A date keeps a hidden input beside its parts. */
-  input:not([hidden]),
-  .segments {
-    display: flex;
-    min-height: 34px;
-    padding: 4px 10px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
-    font-size: 15px;
-  }
   h2 {
     flex-basis: 100%;
     font-size: 15px;
@@ -210,41 +186,30 @@ function AskSomebody() {
   const [by, setBy] = useState<string | null>(null);
   const plain = who.trim();
   return (
-    <I18nProvider locale="en-GB">
-      <Ask
-        aria-label="Ask somebody"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (plain === '') return;
-          void dispatch(writeLog([{ kind: 'blocks-asked', body: { who: plain, count, by } }]));
-          setWho('');
+    <Ask
+      aria-label="Ask somebody"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (plain === '') return;
+        void dispatch(writeLog([{ kind: 'blocks-asked', body: { who: plain, count, by } }]));
+        setWho('');
+      }}
+    >
+      <h2>Ask somebody for blocks</h2>
+      <WordsField label="Who" value={who} onChange={setWho} maxLength={80} />
+      <CountField
+        label="How many"
+        value={count}
+        onCommit={(value) => {
+          if (value < 1 || value > 500) return 'From 1 to 500.';
+          setCount(value);
+          return null;
         }}
-      >
-        <h2>Ask somebody for blocks</h2>
-        <TextField value={who} onChange={setWho} maxLength={80}>
-          <Label>Who</Label>
-          <Input autoComplete="off" />
-        </TextField>
-        <CountField
-          label="How many"
-          value={count}
-          onCommit={(value) => {
-            if (value < 1 || value > 500) return 'From 1 to 500.';
-            setCount(value);
-            return null;
-          }}
-        />
-        <DateField
-          value={by === null ? null : parseDate(by)}
-          onChange={(date) => setBy(date?.toString() ?? null)}
-        >
-          <Label>By the day</Label>
-          <DateInput className="segments">{(segment) => <DateSegment segment={segment} />}</DateInput>
-        </DateField>
-        <Button type="submit" look="main" isDisabled={plain === ''}>
-          Ask
-        </Button>
-      </Ask>
-    </I18nProvider>
+      />
+      <DayField label="By the day" value={by} onChange={setBy} />
+      <Button type="submit" look="main" isDisabled={plain === ''}>
+        Ask
+      </Button>
+    </Ask>
   );
 }

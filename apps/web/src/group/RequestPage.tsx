@@ -1,8 +1,8 @@
 import { formatSize, formatWithUnit, fromInches } from '@lattice/core';
 import { useState } from 'react';
-import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
+import { WordsField } from '../design/controls/WordsField.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { Paper } from '../design/Paper.ts';
 import { PrintHead } from '../paper/PrintHead.tsx';
@@ -21,27 +21,15 @@ const Page = styled(Paper)`
   li {
     margin: 4px 0;
   }
-  svg {
+  > svg {
     width: 250px;
     float: right;
     margin: 0 0 10px 24px;
   }
-  svg text {
+  > svg text {
     font: 600 8px var(--text);
     text-anchor: middle;
     fill: currentColor;
-  }
-  label {
-    display: block;
-    font-size: 13px;
-    color: var(--soft);
-  }
-  input {
-    min-height: 34px;
-    padding: 4px 10px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
   }
   .slip {
     margin-top: 20px;
@@ -62,10 +50,7 @@ export function RequestPage() {
     <Page>
       <PrintHead title={`A block for ${title}`} back="Back to the group" to={`/quilts/${id}/group`} />
       <div className="hide">
-        <TextField value={day} onChange={setDay} maxLength={60}>
-          <Label>To be handed in by</Label>
-          <Input />
-        </TextField>
+        <WordsField label="To be handed in by" value={day} onChange={setDay} maxLength={60} />
       </div>
       <svg
         viewBox="0 0 120 124"

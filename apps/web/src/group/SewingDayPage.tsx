@@ -34,7 +34,7 @@ const Page = styled(Paper)`
     font-size: 15px;
   }
   ol {
-    margin: 0;
+    margin: 0 0 8px;
     padding-left: 1.4em;
   }
   @media print {

@@ -34,10 +34,13 @@ export interface EntryItem extends Kept {
   readonly entry: LogEntry;
 }
 
-/** A picture of a block. What the server made of it waits here too, until the quilt is open to take it. */
+/**
+ * A picture of a block, or a photo of a note (of no block: the note names it by this item's id). What the server made of
+ * a block's waits here too, until the quilt is open to take it.
+ */
 interface PictureItem extends Kept {
   readonly kind: 'picture';
-  readonly block: string;
+  readonly block: string | null;
   readonly file: Blob;
   readonly made?: MadePicture;
 }

@@ -46,9 +46,9 @@ export function wireOutbox(
   });
 }
 
-/** A draft changed on its way was made to the new revision; a picture waits for its quilt; nothing else is left. */
+/** A draft changed on its way was made to the new revision; a block's picture waits for its quilt; nothing else is left. */
 function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxItem | null {
-  if (now.kind === 'picture') return { ...now, made: answer as Answers['picture'] };
+  if (now.kind === 'picture' && now.block !== null) return { ...now, made: answer as Answers['picture'] };
   if (now.kind === 'plan' && now.order !== sent.order)
     return { ...now, revision: (answer as Answers['plan']).revision, base: (sent as PlanItem).plan };
   return null;
@@ -107,7 +107,7 @@ const shown = (item: OutboxItem): ShownItem => {
     tab,
     order,
     ...(refused === undefined ? {} : { refused }),
-    ...(item.kind === 'picture' ? { block: item.block } : {}),
+    ...(item.kind === 'picture' && item.block !== null ? { block: item.block } : {}),
     ...(item.kind === 'quilt' ? { title: item.plan.title } : {}),
   };
 };

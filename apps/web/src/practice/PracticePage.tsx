@@ -14,13 +14,13 @@ import {
 } from '@lattice/core';
 import { ArrowLeft, Check, Printer, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Input, Label, TextField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { todayHere } from '../app/todayHere.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
+import { WordsField } from '../design/controls/WordsField.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { writeLog } from '../outbox/writeLog.ts';
 import { Drawn } from './Drawn.tsx';
@@ -78,19 +78,11 @@ const Count = styled.form`
   input {
     width: 120px;
     min-height: 48px;
-    padding: 6px 12px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
     font-size: 20px;
-  }
-  label {
-    display: block;
-    font-size: 13px;
-    color: var(--soft);
   }
   button {
     min-height: 48px;
+    margin-bottom: 5px;
   }
 `;
 const Said = styled.div`
@@ -272,10 +264,7 @@ function Asking({
             if (isNumber) onAnswer(number);
           }}
         >
-          <TextField value={typed} onChange={setTyped} autoFocus>
-            <Label>How many</Label>
-            <Input inputMode="numeric" autoComplete="off" />
-          </TextField>
+          <WordsField label="How many" value={typed} onChange={setTyped} inputMode="numeric" autoFocus />
           <Button type="submit" look="main" isDisabled={!isNumber}>
             That many
           </Button>

@@ -24,18 +24,20 @@ export const takeLandedPictures =
     for (const item of await outbox.items()) {
       const { plan, saving } = getState();
       if (item.kind !== 'picture' || !item.made || item.quilt !== saving.id || !plan.present) continue;
+      const { block } = item;
+      if (block === null) continue;
       const { id, colours, edge, notes } = item.made;
-      if (plan.present.pile.some((b) => b.id === item.block))
+      if (plan.present.pile.some((b) => b.id === block))
         dispatch(
           planChanged(
-            withBlock(plan.present, item.block, {
+            withBlock(plan.present, block, {
               picture: id,
               colours: [...colours],
               edge: edge ?? undefined,
             }),
           ),
         );
-      dispatch(pictureTaken({ block: item.block, notes }));
+      dispatch(pictureTaken({ block, notes }));
       await outbox.drop(item.id);
     }
   };

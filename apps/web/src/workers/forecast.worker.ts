@@ -12,6 +12,7 @@ import {
   sizeDoneIn,
   workLeft,
 } from '@lattice/core';
+import { dayHere } from '../app/todayHere.ts';
 
 /** What the page asks of the worker: quilts that share the maker's hours, the log, and the day it is. */
 export interface ForecastJob {
@@ -52,6 +53,6 @@ self.onmessage = ({ data: { quilts, quilt, log, today } }: MessageEvent<Forecast
   );
   self.postMessage({
     forecast: said,
-    back: lookBack(log, quilt, left.get(quilt)!, paces),
+    back: lookBack(log, quilt, left.get(quilt)!, paces, dayHere),
   } satisfies HeardForecast);
 };

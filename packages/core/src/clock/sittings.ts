@@ -2,6 +2,7 @@ import type { Work } from '../choice/works.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
 import { msOf } from '../moment/moment.ts';
+import { type StepMark, stepsOf, type StepTime } from './by-step.ts';
 
 /** A time somebody sat at work. */
 export interface Sitting {
@@ -14,6 +15,8 @@ export interface Sitting {
   readonly minutes: number;
   /** How much was done in it, as far as the log knows. */
   readonly did: Did;
+  /** How much of it went to which step, as far as that was said. */
+  readonly steps: readonly StepTime[];
   readonly typed: boolean;
   /** Its clock was left on: it counts until the last thing that was done, unless the maker says how long it was. */
   readonly leftOn: boolean;
@@ -35,6 +38,8 @@ export interface Running {
   readonly quilt: string;
   readonly work: Work;
   readonly start: string;
+  /** The step it is at, where that was said. */
+  readonly step: string | null;
 }
 
 /** Times of a maker: what was sat through, and the clock that still runs. */
@@ -57,6 +62,7 @@ export function sittingsIn(log: readonly LogEntry[], quilt?: string): Sittings {
   const all = mergeLogs(log);
   const stops = new Map<string, Extract<LogEntry, { kind: 'clock-stopped' }>>();
   const struck = new Map<string, boolean>();
+  const moves = new Map<string, { readonly at: string; readonly step: string }[]>();
   const starts: Extract<LogEntry, { kind: 'clock-started' }>[] = [];
   for (const entry of all) {
     // Of two devices that stopped one clock the first counts, unless a later word says how long it really was.
@@ -64,6 +70,10 @@ export function sittingsIn(log: readonly LogEntry[], quilt?: string): Sittings {
       stops.set(entry.body.start, entry);
     if (entry.kind === 'time-struck') struck.set(entry.body.entry, entry.body.struck);
     if (entry.kind === 'clock-started') starts.push(entry);
+    if (entry.kind === 'clock-moved') {
+      const { start, step } = entry.body;
+      moves.set(start, [...(moves.get(start) ?? []), { at: entry.at, step }]);
+    }
   }
   const sittings: Sitting[] = [];
   let running: Running | null = null;
@@ -72,8 +82,13 @@ export function sittingsIn(log: readonly LogEntry[], quilt?: string): Sittings {
     const stop = stops.get(id);
     const next = starts[i + 1];
     const end = Math.min(stop ? msOf(stop.at) : Infinity, next ? msOf(next.at) : Infinity);
+    const marks: StepMark[] = [
+      { after: 0, step: body.step ?? null },
+      ...(moves.get(id) ?? []).map((move) => ({ after: minutesBetween(at, move.at), step: move.step })),
+    ];
     if (end === Infinity) {
-      if (!struck.get(id)) running = { id, quilt: of, work: body.work, start: at };
+      const { step } = marks.at(-1)!;
+      if (!struck.get(id)) running = { id, quilt: of, work: body.work, start: at, step };
       return;
     }
     const ran = Math.max(0, (end - msOf(at)) / MINUTE_MS);
@@ -86,6 +101,7 @@ export function sittingsIn(log: readonly LogEntry[], quilt?: string): Sittings {
       start: at,
       minutes,
       did: didIn(all, of, msOf(at), Math.max(end, msOf(at) + minutes * MINUTE_MS)),
+      steps: stepsOf(marks, minutes),
       typed: false,
       leftOn,
       struck: struck.get(id) ?? false,
@@ -93,10 +109,11 @@ export function sittingsIn(log: readonly LogEntry[], quilt?: string): Sittings {
   });
   for (const entry of all)
     if (entry.kind === 'time-noted') {
-      const { work, minutes, amount } = entry.body;
+      const { work, minutes, amount, step } = entry.body;
       const did = { ...NOTHING, said: amount };
       sittings.push({
         ...{ id: entry.id, quilt: entry.quilt, work, start: entry.at, minutes, did },
+        steps: stepsOf([{ after: 0, step: step ?? null }], minutes),
         typed: true,
         leftOn: false,
         struck: struck.get(entry.id) ?? false,
@@ -105,6 +122,8 @@ export function sittingsIn(log: readonly LogEntry[], quilt?: string): Sittings {
   sittings.sort((a, b) => msOf(a.start) - msOf(b.start) || (a.id < b.id ? -1 : 1));
   return { sittings: sittings.filter((one) => quilt === undefined || one.quilt === quilt), running };
 }
+
+const minutesBetween = (from: string, to: string): number => Math.max(0, (msOf(to) - msOf(from)) / MINUTE_MS);
 
 const NOTHING: Did = { cuts: 0, seams: 0, presses: 0, blocks: 0, said: null };
 

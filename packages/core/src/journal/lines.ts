@@ -5,9 +5,9 @@ import { numberOf } from '../figure/figure.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
-import { msOf } from '../moment/moment.ts';
+import { msOf, sayDay } from '../moment/moment.ts';
 import { notesIn } from './notes.ts';
-import { sayMinutes } from '../clock/words.ts';
+import { sayMinutes, saySteps } from '../clock/words.ts';
 
 /** What a line of the journal is of. */
 export const JOURNAL_KINDS = [
@@ -203,7 +203,7 @@ function rawOf(entry: LogEntry, { cloth, step }: Names): Raw[] {
           entry,
           'bought',
           'cut',
-          `Order ${number} laid aside in the shop until ${until}, ${total.toFixed(2)}`,
+          `Order ${number} laid aside in the shop until ${sayDay(until)}, ${total.toFixed(2)}`,
         ),
       ];
     }
@@ -216,7 +216,7 @@ function rawOf(entry: LogEntry, { cloth, step }: Names): Raw[] {
           entry,
           'booked',
           'layers',
-          `Quilting booked, ${number}: from ${starts}, ready ${ready}, ${price.toFixed(2)}`,
+          `Quilting booked, ${number}: from ${sayDay(starts)}, ready ${sayDay(ready)}, ${price.toFixed(2)}`,
         ),
       ];
     }
@@ -238,16 +238,27 @@ function rawOf(entry: LogEntry, { cloth, step }: Names): Raw[] {
     case 'due-said': {
       const { date } = entry.body;
       return [
-        line(entry, 'change', '', date === null ? 'No day to be ready by' : `To be ready by ${date}`, {
-          fold: 'due',
-        }),
+        line(
+          entry,
+          'change',
+          '',
+          date === null ? 'No day to be ready by' : `To be ready by ${sayDay(date)}`,
+          {
+            fold: 'due',
+          },
+        ),
       ];
     }
     case 'blocks-asked': {
       const { who, count, by } = entry.body;
       const asked = count === 0 ? 'asked no more' : `asked for ${numberOf(count, 'block')}`;
       return [
-        line(entry, 'group', 'blocks', `${who}: ${asked}${by === null || count === 0 ? '' : `, by ${by}`}`),
+        line(
+          entry,
+          'group',
+          'blocks',
+          `${who}: ${asked}${by === null || count === 0 ? '' : `, by ${sayDay(by)}`}`,
+        ),
       ];
     }
     case 'maker-thanked':
@@ -280,6 +291,12 @@ const noteLines = (own: readonly LogEntry[], quilt: string): Raw[] =>
   );
 
 const timeLines = (own: readonly LogEntry[], quilt: string): Raw[] =>
-  sittingsIn(own, quilt).sittings.map(({ id, start, work, minutes, struck }) =>
-    line({ id, at: start }, 'time', '', `${WORK_WORDS[work].name}, ${sayMinutes(minutes)}`, { struck }),
+  sittingsIn(own, quilt).sittings.map(({ id, start, work, minutes, steps, struck }) =>
+    line(
+      { id, at: start },
+      'time',
+      '',
+      [`${WORK_WORDS[work].name}, ${sayMinutes(minutes)}`, ...saySteps(steps)].join(': '),
+      { struck },
+    ),
   );

@@ -6,7 +6,7 @@ import { blocksAsked, makerThanked } from './group-kinds.ts';
 import { noted, noteReworded, noteStruck, planChanged } from './journal-kinds.ts';
 import { dueSaid, hoursSaid, practised } from './maker-kinds.ts';
 import { recordSaid } from './record-kinds.ts';
-import { clockStarted, clockStopped, timeNoted, timeStruck } from './time-kinds.ts';
+import { clockMoved, clockStarted, clockStopped, timeNoted, timeStruck } from './time-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
 /** A side in the plan's unit as it then was. */
@@ -51,6 +51,7 @@ export const ENTRY_KINDS = {
   'note-struck': noteStruck,
   'plan-changed': planChanged,
   'clock-started': clockStarted,
+  'clock-moved': clockMoved,
   'clock-stopped': clockStopped,
   'time-noted': timeNoted,
   'time-struck': timeStruck,

@@ -9,8 +9,14 @@ const minutes = z
   .max(24 * 60);
 const work = z.enum(WORKS);
 
-/** Somebody sat down to work. */
-export const clockStarted = z.strictObject({ work });
+/** What a step was called when time was spent on it. */
+const step = z.string().trim().min(1).max(200);
+
+/** Somebody sat down to work, at a step where it is known. */
+export const clockStarted = z.strictObject({ work, step: step.optional() });
+
+/** The work went on to another step; the clock with it. */
+export const clockMoved = z.strictObject({ start: entry, step });
 
 /** And got up: by the clock, or after so many minutes where the clock was forgotten. */
 export const clockStopped = z.strictObject({ start: entry, minutes: minutes.nullable() });
@@ -20,6 +26,7 @@ export const timeNoted = z.strictObject({
   work,
   minutes: minutes.positive('A sitting takes some time.'),
   amount: z.number().positive().max(100_000).nullable(),
+  step: step.optional(),
 });
 
 /** Time that does not count, or counts again. */

@@ -13,3 +13,14 @@ export const dateOf = (day: number): string => new Date(day * DAY_MS).toISOStrin
 
 /** The weekday of such a day: 0 is Monday. The first of 1970 was a Thursday. */
 export const weekdayOf = (day: number): number => (((day + 3) % 7) + 7) % 7;
+
+const SAID = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+/** A date written 2026-11-26 as one says it: "26 November 2026". What is no date stays as it is. */
+export const sayDay = (date: string): string =>
+  /^\d{4}-\d{2}-\d{2}$/.test(date) ? SAID.format(msOf(`${date}T00:00:00Z`)) : date;

@@ -47,3 +47,24 @@ export function minutesOf({ week, away }: Hours): (day: number) => number {
   const gone = away.map(({ from, to }) => [dayOf(from), dayOf(to)] as const);
   return (day) => (gone.some(([from, to]) => day >= from && day <= to) ? 0 : week[weekdayOf(day)]!.minutes);
 }
+
+/** A day with its minutes. */
+interface SewingDay {
+  readonly day: number;
+  readonly minutes: number;
+}
+/** Asked for by every telling of one forecast. */
+const known = new WeakMap<Hours, { readonly today: number; readonly days: readonly SewingDay[] }>();
+
+/** Today, whatever it has, and every day after it with any minutes, within so many days. */
+export function sewingDays(hours: Hours, today: number, within: number): readonly SewingDay[] {
+  const had = known.get(hours);
+  if (had?.today === today) return had.days;
+  const minutesOn = minutesOf(hours);
+  const days = Array.from({ length: within }, (_, i) => ({
+    day: today + i,
+    minutes: minutesOn(today + i),
+  })).filter(({ day, minutes }) => day === today || minutes > 0);
+  known.set(hours, { today, days });
+  return days;
+}

@@ -14,12 +14,15 @@ export interface LeftThen {
 /**
  * How the work of a quilt went down, day by day that something was done, at the pace that is known now: what is left, and
  * on every earlier day what was done since besides. The oldest first; the last is how it stands.
+ *
+ * @param dayAt the date a moment of the log lies on where the maker is
  */
 export function lookBack(
   log: readonly LogEntry[],
   quilt: string,
   { jobs, area, round }: Pick<WorkLeft, 'jobs' | 'area' | 'round'>,
   paces: Readonly<Record<Work, Pace>>,
+  dayAt: (at: string) => string,
 ): LeftThen[] {
   let minutes = jobs.jobs.reduce(
     (sum, job) => (job.what === 'work' ? sum + job.amount * paces[job.work].minutes : sum),
@@ -37,7 +40,7 @@ export function lookBack(
   for (const entry of [...own].reverse()) {
     const did = minutesDone(entry, undone, paces, sizes);
     if (did === 0) continue;
-    const date = entry.at.slice(0, 10);
+    const date = dayAt(entry.at);
     if (days.at(-1)?.date !== date) days.push({ date, minutes });
     minutes += did;
   }

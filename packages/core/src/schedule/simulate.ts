@@ -4,6 +4,7 @@ import { WORKS, type Work } from '../choice/works.ts';
 import type { Pace } from '../clock/pace.ts';
 import type { Random } from '../random/random.ts';
 import { dateOf, dayOf, weekdayOf } from '../moment/moment.ts';
+import { type Enough, enoughMore } from './enough.ts';
 import type { Hours } from './hours.ts';
 import type { Job, QuiltJobs } from './jobs.ts';
 import { byDue, HORIZON_DAYS, jobKey, latest, type Lengths, type Spent, type Walk, walk } from './walk.ts';
@@ -47,6 +48,8 @@ export interface Forecast {
   readonly first: readonly { readonly job: string; readonly name: string; readonly ifLater: number | null }[];
   /** The chance if the week from that Monday on falls out. */
   readonly weeks: readonly { readonly monday: string; readonly chance: number }[];
+  /** What would make it likely; null where it is already, or nothing would: then it is waited for, or the day is past. */
+  readonly enough: Enough | null;
   /** Work left at the end of each week from today: one in ten less, the middle, one in ten more. */
   readonly burn: readonly { readonly date: string; readonly left: readonly [number, number, number] }[];
   /** When one would sit, if everything takes as long as is most likely. */
@@ -78,8 +81,9 @@ export function forecast(task: ForecastTask, random: Random): Forecast {
     asked.jobs.reduce((sum, { what, id }) => (what === 'work' ? sum + lengths.get(own(id))! : sum), 0);
   const chanceIf = (hours: Hours, held?: ReadonlyMap<string, number>) =>
     inTime(few(tellings).map((lengths) => endOf(walk(quilts, hours, today, lengths, held).done)));
+  const chance = inTime(ends);
   return {
-    chance: inTime(ends),
+    chance,
     ready: [0.1, 0.5, 0.9].map((p) => dateAt(ends, p, today)) as unknown as Forecast['ready'],
     minutes: band(tellings.map(workOf)),
     milestones: milestonesOf(task, asked, today, tellings, walks),
@@ -94,6 +98,7 @@ export function forecast(task: ForecastTask, random: Random): Forecast {
               away: [...task.hours.away, { from: dateOf(monday), to: dateOf(monday + 6) }],
             })!,
           })),
+    enough: chance === null ? null : enoughMore(task.hours, chance, (hours) => chanceIf(hours)!),
     burn: burnOf(asked, today, tellings, walks),
     sittings: walk(quilts, task.hours, today, middling(quilts, task.paces)).spent,
   };
@@ -222,11 +227,15 @@ function burnOf(
   const own = walks.map(({ spent }) => spent.filter((one) => one.quilt === quilt));
   const last = Math.max(today, ...own.map((spent) => spent.at(-1)?.day ?? today));
   const steps = Math.min(60, Math.ceil((last - today) / 7));
+  // Days only go on: each telling is gone through once.
+  const left = [...all];
+  const reached = own.map(() => 0);
   return Array.from({ length: steps + 1 }, (_, week) => {
     const day = today + 7 * week;
-    const left = own.map((spent, i) =>
-      spent.reduce((sum, one) => (one.day < day ? sum - one.minutes : sum), all[i]!),
-    );
+    own.forEach((spent, i) => {
+      for (; reached[i]! < spent.length && spent[reached[i]!]!.day < day; reached[i]! += 1)
+        left[i]! -= spent[reached[i]!]!.minutes;
+    });
     return { date: dateOf(day), left: band(left.map((value) => Math.max(0, value))) };
   });
 }

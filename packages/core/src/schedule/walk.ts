@@ -1,5 +1,5 @@
 import { dayOf } from '../moment/moment.ts';
-import { type Hours, minutesOf } from './hours.ts';
+import { type Hours, minutesOf, sewingDays } from './hours.ts';
 import type { Job, QuiltJobs } from './jobs.ts';
 
 /** Nobody plans farther than so many days. */
@@ -44,53 +44,52 @@ export function walk(
   lengths: Lengths,
   held: ReadonlyMap<string, number> = new Map(),
 ): Walk {
-  const minutesOn = minutesOf(hours);
-  const done = new Map<string, number>();
+  const open = quilts.map(({ quilt, jobs }) => numbered(quilt, jobs, lengths, held));
   const spent: Spent[] = [];
-  const left = new Map<string, number>();
-  const open = quilts.map(({ quilt, jobs }) => ({ quilt, jobs: [...jobs] }));
-  for (let day = today; day < today + HORIZON_DAYS && open.some(({ jobs }) => jobs.length > 0); day += 1) {
-    let minutes = minutesOn(day);
-    for (const { quilt, jobs } of open) {
-      for (let i = 0; i < jobs.length;) {
+  for (const { day, minutes } of sewingDays(hours, today, HORIZON_DAYS)) {
+    let free = minutes;
+    let anyOpen = false;
+    for (const { quilt, jobs, left, done, after, from } of open)
+      for (let i = 0; i < jobs.length; i += 1) {
+        if (done[i] !== Infinity) continue;
+        const ready = after[i]!.reduce(
+          (latest, one) => Math.max(latest, done[one]!),
+          Math.max(today, from[i]!),
+        );
         const job = jobs[i]!;
-        const key = jobKey(quilt, job.id);
-        const ready = readyOn(job, quilt, done);
-        if (ready === null || ready > day || (held.get(key) ?? 0) > day) {
-          i += 1;
-          continue;
+        // A wait passes whether anybody sits down or not: its end is known as soon as its beginning is.
+        if (job.what !== 'work' && ready < Infinity) done[i] = waitEnds(job, ready, left[i]!);
+        else if (ready > day) anyOpen = true;
+        else {
+          const given = Math.min(left[i]!, free);
+          if (given > 0) spent.push({ day, quilt, job: job.id, minutes: given });
+          free -= given;
+          left[i] = left[i]! - given;
+          if (left[i]! > 1e-9) anyOpen = true;
+          else done[i] = day;
         }
-        if (job.what !== 'work') {
-          done.set(key, waitEnds(job, Math.max(ready, held.get(key) ?? ready), lengths.get(key)!));
-          jobs.splice(i, 1);
-          continue;
-        }
-        const need = left.get(key) ?? lengths.get(key)!;
-        const given = Math.min(need, minutes);
-        if (given > 0) spent.push({ day, quilt, job: job.id, minutes: given });
-        minutes -= given;
-        left.set(key, need - given);
-        if (need - given > 1e-9) {
-          i += 1;
-          continue;
-        }
-        done.set(key, day);
-        jobs.splice(i, 1);
       }
-    }
+    if (!anyOpen) break;
   }
-  return { done, spent };
+  const done = open.flatMap(({ keys, done: days }) =>
+    keys.flatMap((key, i): [string, number][] => (days[i] === Infinity ? [] : [[key, days[i]!]])),
+  );
+  return { done: new Map(done), spent };
+}
 
-  /** The day a job can be begun; null while something before it is not done. What is done today can be gone on with today. */
-  function readyOn({ after }: Job, quilt: string, sofar: ReadonlyMap<string, number>): number | null {
-    let ready = today;
-    for (const id of after) {
-      const at = sofar.get(jobKey(quilt, id));
-      if (at === undefined) return null;
-      ready = Math.max(ready, at);
-    }
-    return ready;
-  }
+/** Jobs of one quilt by their numbers, for the many tellings that walk them. */
+function numbered(quilt: string, jobs: readonly Job[], lengths: Lengths, held: ReadonlyMap<string, number>) {
+  const keys = jobs.map(({ id }) => jobKey(quilt, id));
+  const at = new Map(jobs.map(({ id }, i) => [id, i]));
+  return {
+    ...{ quilt, jobs, keys },
+    /** Minutes of work, or days of waiting, that are left. */
+    left: keys.map((key) => lengths.get(key)!),
+    /** The day each is done. */
+    done: jobs.map(() => Infinity),
+    after: jobs.map((job) => job.after.map((id) => at.get(id)!)),
+    from: keys.map((key) => held.get(key) ?? 0),
+  };
 }
 
 /** The day a wait is over that begins on a day. */

@@ -339,7 +339,7 @@ function AtTable({
                   <Link to={`/quilts/${id}/cutting-plan`}>The cutting plan, to print</Link>
                 </ToPrint>
                 <Wrong>
-                  <ClockButton work="cut" />
+                  <ClockButton work="cut" step={fabric.name} />
                   <Button look="quiet" onPress={() => wrong.show()}>
                     Something went wrong…
                   </Button>

@@ -3,7 +3,14 @@ import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
 import { useJournal, whenOf } from './useJournal.ts';
 
+/* As long as it is: only a day is kept together. */
 const Days = styled.section`
+  && {
+    break-inside: auto;
+  }
+  div {
+    break-inside: avoid;
+  }
   h3 {
     margin: 10px 0 2px;
     font-size: 13px;

@@ -9,9 +9,9 @@ import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { download } from '../../quilt/download.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { PictureField } from '../../stash/PictureField.tsx';
 import { QuiltLit } from '../cut/QuiltLit.tsx';
 import { noteKept } from './journal.ts';
+import { type Chosen, NotePhotos } from './NotePhotos.tsx';
 import { NoteText } from './NoteText.tsx';
 import { litBy } from './lit.ts';
 import { useJournal, whenOf } from './useJournal.ts';
@@ -20,12 +20,6 @@ const Small = styled.div`
   height: 210px;
   margin: 12px 0 4px;
 `;
-const Photos = styled.div`
-  display: grid;
-  gap: 4px;
-  margin-top: 6px;
-`;
-
 const WHOLE = 'quilt';
 /** At which stage what a note hangs on is worked at. */
 const STAGE_OF: Readonly<Record<string, Stage>> = { block: 'blocks', border: 'borders', step: 'sew' };
@@ -63,7 +57,7 @@ function WriteNote() {
   const [params] = useSearchParams();
   const asked = params.get('about') ?? WHOLE;
   const [on, setOn] = useState(asked);
-  const [pictures, setPictures] = useState<readonly string[]>([]);
+  const [photos, setPhotos] = useState<readonly Chosen[]>([]);
   const things = [
     { id: WHOLE, name: 'The quilt' },
     ...(asked.startsWith('step:') ? [{ id: asked, name: 'The step one came from' }] : []),
@@ -75,32 +69,18 @@ function WriteNote() {
   const keep = (text: string) => {
     const stage = STAGE_OF[what!] ?? '';
     const of = stage === '' ? {} : { [what!]: id.join(':') };
-    void dispatch(noteKept({ text, stage, about: of, pictures: [...pictures] }));
-    setPictures([]);
+    const files = photos.map(({ file, address }) => {
+      URL.revokeObjectURL(address);
+      return file;
+    });
+    void dispatch(noteKept({ text, stage, about: of }, files));
+    setPhotos([]);
   };
   return (
     <Section title="Write a note">
       <ChoiceField label="It is about" labelled value={about} choices={things} onChange={setOn} />
       <NoteText label="What happened, or was decided" action="Keep the note" onKeep={keep} />
-      <Photos>
-        {pictures.map((picture, i) => (
-          <PictureField
-            key={picture}
-            of={`the note, ${i + 1}`}
-            value={picture}
-            onMade={(made) => setPictures(pictures.map((had) => (had === picture ? made : had)))}
-            onNone={() => setPictures(pictures.filter((had) => had !== picture))}
-          />
-        ))}
-        {pictures.length < 12 && (
-          <PictureField
-            of="the note"
-            value={undefined}
-            onMade={(made) => setPictures([...pictures, made])}
-            onNone={() => undefined}
-          />
-        )}
-      </Photos>
+      <NotePhotos photos={photos} onChange={setPhotos} />
     </Section>
   );
 }

@@ -1,23 +1,8 @@
 import { useState } from 'react';
-import { Label, TextArea, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
+import { WordsField } from '../../design/controls/WordsField.tsx';
 
-const Field = styled(TextField)`
-  display: grid;
-  gap: 4px;
-  font-size: 14px;
-  textarea {
-    min-height: 92px;
-    padding: 8px 10px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
-    font: inherit;
-    font-size: 15px;
-    resize: vertical;
-  }
-`;
 const Ways = styled.div`
   display: flex;
   gap: 8px;
@@ -52,10 +37,7 @@ export function NoteText({
         setText('');
       }}
     >
-      <Field value={text} onChange={setText} maxLength={MOST}>
-        <Label>{label}</Label>
-        <TextArea />
-      </Field>
+      <WordsField label={label} long value={text} onChange={setText} maxLength={MOST} />
       <Ways>
         <Button type="submit" look="main" isDisabled={plain === ''}>
           {action}

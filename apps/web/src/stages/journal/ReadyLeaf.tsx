@@ -1,8 +1,7 @@
 import { dueIn, type Hours, hoursIn, MAKER } from '@lattice/core';
-import { parseDate } from '@internationalized/date';
 import { CalendarPlus, X } from 'lucide-react';
 import { useState } from 'react';
-import { DateField, DateInput, DateSegment, I18nProvider, Label, TimeField } from 'react-aria-components';
+import { I18nProvider, TimeField } from 'react-aria-components';
 import { parseTime } from '@internationalized/date';
 import styled from 'styled-components';
 import { todayHere } from '../../app/todayHere.ts';
@@ -10,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { fieldRow } from '../../design/controls/fieldStyles.ts';
+import { DayField, Segments, segments } from '../../design/controls/DayField.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { writeLog } from '../../outbox/writeLog.ts';
 import { dueSaid } from './journal.ts';
@@ -18,28 +17,6 @@ import { takeCalendar } from './takeCalendar.ts';
 import type { ForecastState } from './useForecast.ts';
 import { sayDate } from './useJournal.ts';
 
-const DateRow = styled(DateField)`
-  ${fieldRow}
-  .segments {
-    display: flex;
-    padding: 5px 8px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
-    font-variant-numeric: tabular-nums;
-  }
-  .segment {
-    padding: 0 2px;
-    border-radius: 4px;
-    outline: none;
-    &[data-focused] {
-      background: var(--chalk-wash);
-    }
-    &[data-placeholder] {
-      color: var(--soft);
-    }
-  }
-`;
 const Week = styled.ul`
   li {
     display: grid;
@@ -49,22 +26,7 @@ const Week = styled.ul`
   }
 `;
 const TimeRow = styled(TimeField)`
-  .segments {
-    display: flex;
-    padding: 5px 6px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
-    font-size: 14px;
-    font-variant-numeric: tabular-nums;
-  }
-  .segment {
-    padding: 0 1px;
-    outline: none;
-    &[data-focused] {
-      background: var(--chalk-wash);
-    }
-  }
+  ${segments}
   label {
     position: absolute;
     overflow: hidden;
@@ -81,29 +43,6 @@ const Away = styled.ul`
 `;
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-
-/** A date, typed day by day part; empty until all of it is there. */
-function DayField({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string | null;
-  onChange: (date: string | null) => void;
-}) {
-  return (
-    <DateRow
-      value={value === null ? null : parseDate(value)}
-      onChange={(date) => onChange(date === null ? null : date.toString())}
-    >
-      <Label>{label}</Label>
-      <DateInput className="segments">
-        {(segment) => <DateSegment className="segment" segment={segment} />}
-      </DateInput>
-    </DateRow>
-  );
-}
 
 /** When it has to be ready, and when there is time to sew. */
 export function ReadyLeaf({ heard }: { heard: ForecastState }) {
@@ -170,9 +109,7 @@ export function ReadyLeaf({ heard }: { heard: ForecastState }) {
                   });
                 }}
               >
-                <DateInput className="segments">
-                  {(segment) => <DateSegment className="segment" segment={segment} />}
-                </DateInput>
+                <Segments />
               </TimeRow>
             </li>
           ))}

@@ -1,4 +1,4 @@
-import { dueIn, type Forecast, type LeftThen, type Milestone, sayMinutes } from '@lattice/core';
+import { dueIn, type Forecast, LIKELY, type LeftThen, type Milestone, sayMinutes } from '@lattice/core';
 import {
   CategoryScale,
   Chart,
@@ -11,6 +11,7 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import styled from 'styled-components';
+import { todayHere } from '../../app/todayHere.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { useThemeColour } from '../../figures/Bars.tsx';
 import type { ForecastState } from './useForecast.ts';
@@ -45,7 +46,7 @@ const Way = styled.ol`
   border-left: 2px dashed var(--line);
   li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) auto auto;
+    grid-template-columns: minmax(0, 1fr) 120px 170px;
     gap: 2px 18px;
     align-items: baseline;
     padding: 7px 0 7px 16px;
@@ -61,12 +62,18 @@ const Way = styled.ol`
     background: var(--card);
     content: '';
   }
+  li > :nth-child(n + 2) {
+    text-align: right;
+  }
   li[data-late] b {
     color: var(--wrong);
   }
   @media (max-width: 760px) {
     li {
       grid-template-columns: minmax(0, 1fr);
+    }
+    li > :nth-child(n + 2) {
+      text-align: left;
     }
   }
 `;
@@ -133,6 +140,7 @@ export function ReadyView({ heard }: { heard: ForecastState }) {
           ? 'With the time there is to sew, no day can be named.'
           : `Half the ways it may go are ready by ${sayDate(likely)}, one in ten by ${soon === null ? 'then' : sayDate(soon)}${late === null ? '' : `, nine in ten by ${sayDate(late)}`}.`}
       </p>
+      {due !== null && chance !== null && chance < LIKELY && <Enough forecast={forecast} due={due} />}
       <First forecast={forecast} />
       <h2>What by when</h2>
       <Way>
@@ -167,6 +175,28 @@ export function ReadyView({ heard }: { heard: ForecastState }) {
   );
 }
 
+/** What would make a late quilt ready. */
+function Enough({ forecast: { enough, milestones }, due }: { forecast: Forecast; due: string }) {
+  const waits = milestones.some(({ what }) => what !== 'work');
+  return (
+    <>
+      <h2>To be ready all the same</h2>
+      <p className="says" data-testid="enough">
+        {enough !== null ? (
+          <>
+            <b>{sayMinutes(enough.minutes)} more a week</b>, over the days you sew, and it would be{' '}
+            {sayChance(enough.chance)}.
+          </>
+        ) : due < todayHere() ? (
+          'The day is past: say another.'
+        ) : (
+          `No time at the machine would do it${waits ? ': what has to be waited for takes longer than there is' : ''}. Say a later day, or leave something out.`
+        )}
+      </p>
+    </>
+  );
+}
+
 function First({ forecast: { first, chance } }: { forecast: Forecast }) {
   const [one, ...others] = first;
   if (!one) return null;
@@ -191,7 +221,13 @@ function WayPoint({ name, what, likely, by, minutes }: Milestone) {
         {name} {what === 'work' && <small>{sayMinutes(minutes)}</small>}
       </span>
       <small>{likely === null ? 'no day in sight' : `likely ${sayDate(likely)}`}</small>
-      <b>{by === null ? '' : `by ${sayDate(by)}${late ? ', late' : ''}`}</b>
+      <b>
+        {by === null
+          ? ''
+          : by < todayHere()
+            ? 'too late for the day'
+            : `by ${sayDate(by)}${late ? ', late' : ''}`}
+      </b>
     </li>
   );
 }

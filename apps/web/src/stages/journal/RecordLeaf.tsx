@@ -1,33 +1,14 @@
 import { type RecordField, recordSaidIn, usualCare } from '@lattice/core';
 import { Printer, Tag } from 'lucide-react';
 import { useState } from 'react';
-import { Input, Label, TextArea, TextField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { WordsField } from '../../design/controls/WordsField.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { recordSaid } from './journal.ts';
 
-const Field = styled(TextField)`
-  display: grid;
-  gap: 3px;
-  padding: 5px 0;
-  font-size: 14px;
-  input,
-  textarea {
-    padding: 6px 10px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
-    font: inherit;
-    font-size: 15px;
-  }
-  textarea {
-    min-height: 76px;
-    resize: vertical;
-  }
-`;
 const Ways = styled.p`
   display: grid;
   gap: 8px;
@@ -105,9 +86,13 @@ function Said({
     if (text.trim() !== value) void dispatch(recordSaid(field, text.trim()));
   };
   return (
-    <Field value={text} onChange={setText} onBlur={keep} maxLength={2000}>
-      <Label>{label}</Label>
-      {long ? <TextArea placeholder={usual} /> : <Input placeholder={usual} />}
-    </Field>
+    <WordsField
+      {...{ label, long }}
+      placeholder={usual}
+      value={text}
+      onChange={setText}
+      onBlur={keep}
+      maxLength={2000}
+    />
   );
 }

@@ -8,6 +8,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { WordsField } from '../../design/controls/WordsField.tsx';
 import { Section } from '../../figures/Section.tsx';
 
 const Runs = styled.p`
@@ -30,7 +31,8 @@ export function TimeLeaf() {
           <>
             <Runs role="status">
               {WORK_WORDS[running.work].name}
-              {running.quilt !== id && ', at another quilt'}: the clock runs.
+              {running.quilt !== id && ', at another quilt'}
+              {running.step !== null && `, ${running.step}`}: the clock runs.
             </Runs>
             <StopClock running={running} />
           </>
@@ -60,6 +62,9 @@ function WriteDown() {
   const [minutes, setMinutes] = useState(60);
   const [counted, setCounted] = useState(false);
   const [amount, setAmount] = useState(10);
+  const [step, setStep] = useState('');
+  const { sittings } = useAppSelector(selectSittings);
+  const steps = [...new Set(sittings.flatMap((sitting) => sitting.steps.map((one) => one.step)))];
   const { per } = WORK_WORDS[work];
   return (
     <Section title="Write time down">
@@ -79,6 +84,18 @@ function WriteDown() {
           return null;
         }}
       />
+      <WordsField
+        label="At which step, if you like"
+        value={step}
+        onChange={setStep}
+        maxLength={200}
+        list="steps-before"
+      />
+      <datalist id="steps-before">
+        {steps.map((one) => (
+          <option key={one} value={one} />
+        ))}
+      </datalist>
       {work !== 'other' && (
         <SwitchField label="I know how much was done" value={counted} onChange={setCounted} />
       )}
@@ -94,7 +111,9 @@ function WriteDown() {
         />
       )}
       <Button
-        onPress={() => void dispatch(timeNoted(work, minutes, counted && work !== 'other' ? amount : null))}
+        onPress={() =>
+          void dispatch(timeNoted(work, minutes, counted && work !== 'other' ? amount : null, step.trim()))
+        }
       >
         Write it down
       </Button>

@@ -1,4 +1,4 @@
-import { type Running, sayMinutes, WORK_WORDS, WORKS } from '@lattice/core';
+import { type Running, sayMinutes, saySteps, timeByStep, WORK_WORDS, WORKS } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
@@ -67,6 +67,29 @@ const Paces = styled.dl`
     content: '';
   }
 `;
+const Steps = styled.table`
+  margin-top: 14px;
+  border-collapse: collapse;
+  font-size: 14px;
+  caption {
+    padding-bottom: 4px;
+    font-weight: 650;
+    font-size: 15px;
+    text-align: left;
+    white-space: nowrap;
+  }
+  th,
+  td {
+    padding: 3px 24px 3px 0;
+    border-top: 1px solid var(--line);
+    font-weight: 400;
+    text-align: left;
+  }
+  td {
+    font-variant-numeric: tabular-nums;
+    text-align: right;
+  }
+`;
 const Sat = styled.ol`
   margin: 0;
   padding: 0;
@@ -109,6 +132,7 @@ export function TimeView() {
       ? []
       : [{ name: WORK_WORDS[work].name, value: minutes / 60, says: sayMinutes(minutes) }];
   });
+  const byStep = timeByStep(own);
   return (
     <Page>
       <h1>{total === 0 ? 'No time written down yet' : `${sayMinutes(total)} at this quilt`}</h1>
@@ -118,6 +142,19 @@ export function TimeView() {
           : bars.map(({ name, says }) => `${name.toLowerCase()} ${says}`).join(', ')}
       </p>
       {bars.length > 0 && <Bars label="Time by kind of work" unit="hours" bars={bars} />}
+      {byStep.length > 0 && (
+        <Steps>
+          <caption>By step, as far as the clock was told</caption>
+          <tbody>
+            {byStep.map(({ step, minutes }) => (
+              <tr key={step}>
+                <th scope="row">{step}</th>
+                <td>{sayMinutes(minutes)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Steps>
+      )}
       <h2>What one takes you</h2>
       <Paces>
         {WORKS.filter((work) => work !== 'other').map((work) => {
@@ -147,7 +184,7 @@ export function TimeView() {
       </Paces>
       {own.length > 0 && <h2>Sittings</h2>}
       <Sat>
-        {[...own].reverse().map(({ id: sitting, start, work, minutes, struck, typed, leftOn }) => {
+        {[...own].reverse().map(({ id: sitting, start, work, minutes, steps, struck, typed, leftOn }) => {
           const { day, time } = whenOf(start);
           return (
             <li key={sitting} data-struck={struck || undefined}>
@@ -155,12 +192,15 @@ export function TimeView() {
                 {day}, {time}
               </time>
               <span>
-                {WORK_WORDS[work].name}, {sayMinutes(minutes)}
+                {[`${WORK_WORDS[work].name}, ${sayMinutes(minutes)}`, ...saySteps(steps)].join(': ')}
                 {typed && ', written down'}
                 {leftOn && ': the clock was left on, this is until the last thing that was ticked off'}
               </span>
               {leftOn && (
-                <Button look="quiet" onPress={() => setAsking({ id: sitting, quilt: id, work, start })}>
+                <Button
+                  look="quiet"
+                  onPress={() => setAsking({ id: sitting, quilt: id, work, start, step: null })}
+                >
                   How long was it?
                 </Button>
               )}

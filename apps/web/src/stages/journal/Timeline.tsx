@@ -19,12 +19,12 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { pictureAddress } from '../../drawing/faces.tsx';
 import { STAGE_NAMES } from '../../quilt/stageNames.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { noteReworded, noteStruck } from './journal.ts';
 import { NoteText } from './NoteText.tsx';
 import { placeOf } from './place.ts';
+import { Photo } from './Photo.tsx';
 import { useJournal, whenOf } from './useJournal.ts';
 import { KIND_WORDS } from './words.ts';
 
@@ -274,9 +274,7 @@ function TimeLine({ line, onPoint }: { line: JournalLine; onPoint: (line: Journa
         {pictures.length > 0 && (
           <span className="photos">
             {pictures.map((picture, i) => (
-              <a key={picture} href={pictureAddress(picture)} target="_blank" rel="noreferrer">
-                <img src={pictureAddress(picture)} alt={`Photo ${i + 1} of the note: ${text.slice(0, 60)}`} />
-              </a>
+              <Photo key={picture} id={picture} alt={`Photo ${i + 1} of the note: ${text.slice(0, 60)}`} />
             ))}
           </span>
         )}

@@ -1,12 +1,20 @@
 import type { EntryBody, RecordField } from '@lattice/core';
+import { newId, nextOrder } from '../../outbox/tabs.ts';
 import { writeLog } from '../../outbox/writeLog.ts';
 import type { Thunk } from '../../quilt/thunk.ts';
 
-/** Something the maker wants kept. */
+/** Something the maker wants kept, its photos with it: they wait here as its words do, until the server is there. */
 export const noteKept =
-  (body: EntryBody['noted']): Thunk<Promise<void>> =>
-  async (dispatch) => {
-    await dispatch(writeLog([{ kind: 'noted', body }]));
+  (body: Omit<EntryBody['noted'], 'pictures'>, photos: readonly Blob[]): Thunk<Promise<void>> =>
+  async (dispatch, getState, { outbox, tab }) => {
+    const quilt = getState().saving.id!;
+    const pictures: string[] = [];
+    for (const file of photos) {
+      const id = newId();
+      await outbox.keep({ kind: 'picture', id, quilt, tab, order: nextOrder(), block: null, file });
+      pictures.push(id);
+    }
+    await dispatch(writeLog([{ kind: 'noted', body: { ...body, pictures } }]));
   };
 
 /** A note said otherwise; what it said stays in the log. */

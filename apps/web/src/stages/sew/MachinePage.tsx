@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useSheet } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { clockMoved } from '../../clock/clock.ts';
 import { ClockButton } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -143,14 +144,18 @@ function Machine({ sewing }: { sewing: AtSewing }) {
   const { at, way, guide } = sewing;
   const act = at.next === null ? null : at.acts[at.next]!;
   const last = at.acts.findLast(({ done }) => done) ?? null;
-  const done = () => act && void dispatch(actsDone(sewing, [act]));
+  const after = at.next === null ? null : (at.acts[at.next + 1] ?? null);
+  const done = () => {
+    if (!act) return;
+    void dispatch(actsDone(sewing, [act]));
+    if (after) void dispatch(clockMoved('sew', guide[after.step]!.title));
+  };
   const back = () => last && void dispatch(actsUndone([last]));
   useKeys(lost.open !== null ? null : done, lost.open !== null ? null : back);
   const step = act ? guide[act.step]! : null;
   const hand = act?.seam ?? null;
   const seam = hand === null ? null : way.seams[hand]!;
   const title = act ? titleOf(act, sewing) : 'All is done';
-  const after = at.next === null ? null : (at.acts[at.next + 1] ?? null);
   return (
     <Page>
       <div className="bar">
@@ -160,7 +165,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
           {offline && ' · kept here until the server is back'}
         </span>
         <span className="last">
-          <ClockButton work="sew" />
+          <ClockButton work="sew" step={step?.title} />
           <Button look="quiet" onPress={() => lost.show()}>
             I have lost my place
           </Button>

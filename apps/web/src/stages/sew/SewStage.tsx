@@ -1,4 +1,4 @@
-import { formatSize, formatWithUnit, type GuideStep, judgePart, numberOf } from '@lattice/core';
+import { formatSize, formatWithUnit, type GuideStep, judgePart, numberOf, type Work } from '@lattice/core';
 import { Check, Play } from 'lucide-react';
 import { useState } from 'react';
 import { TabList, TabPanel } from 'react-aria-components';
@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useLeaf } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { ClockButton } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Leaf, Leaves } from '../../design/Leaf.ts';
@@ -324,6 +325,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
           A note on this step
         </Link>
       </p>
+      <ClockButton work={workOf(step)} step={step.title} />
       {open.length > 0 ? (
         <Button onPress={() => void dispatch(actsDone(sewing, open))}>
           {own.length > 1 ? 'All of this is done' : 'Done'}
@@ -336,6 +338,10 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
     </div>
   );
 }
+
+/** What kind of work a step is: sewing the top, or what comes after it. */
+const workOf = ({ id }: GuideStep): Work =>
+  id === 'layer' ? 'baste' : id === 'quilt' ? 'quilt' : id === 'binding' ? 'bind' : 'sew';
 
 /** Whether the top is measured six ways when a step is done: before a border goes on, and when the last one is. */
 function measuredHere(guide: AtSewing['guide'], number: number): boolean {
