@@ -15,6 +15,7 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb)/)'],
   moduleNameMapper: {
     '^@lattice/core$': '<rootDir>/packages/core/src/index.ts',
+    '^@lattice/export/node$': '<rootDir>/packages/export/src/node.ts',
     '^@lattice/export$': '<rootDir>/packages/export/src/index.ts',
   },
   rootDir: import.meta.dirname,

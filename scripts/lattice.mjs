@@ -51,6 +51,10 @@ const COMMANDS = {
     'quick answers at the counter  TOPIC [--flags] [--unit cm] [--json]',
     () => import('./commands/core.mjs'),
   ],
+  export: [
+    'write a plan as pdf, svg, dxf, csv, png, html, zip, …  PLAN.json --to FORMAT [--what PART] [--paper letter] [--out FILE]',
+    () => import('./commands/core.mjs'),
+  ],
   fit: [
     'find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]',
     () => import('./commands/core.mjs'),

@@ -61,10 +61,14 @@ const COMMAND = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');
  * marked as of now, so that what is older than it is known to be in it.
  */
 export async function buildCommand() {
-  await once('command', hashOf('apps/cli', 'packages/core', 'package-lock.json'), async () => {
-    const { code, out } = quiet(bin('vite'), ['build', 'apps/cli', '--config', 'apps/cli/vite.config.ts']);
-    if (code !== 0 || !existsSync(COMMAND)) throw new Stop(`The command line could not be built.\n${out}`);
-  });
+  await once(
+    'command',
+    hashOf('apps/cli', 'packages/core', 'packages/export', 'package-lock.json'),
+    async () => {
+      const { code, out } = quiet(bin('vite'), ['build', 'apps/cli', '--config', 'apps/cli/vite.config.ts']);
+      if (code !== 0 || !existsSync(COMMAND)) throw new Stop(`The command line could not be built.\n${out}`);
+    },
+  );
   utimesSync(COMMAND, new Date(), new Date());
   return COMMAND;
 }

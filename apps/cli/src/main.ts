@@ -3,6 +3,7 @@ import { TOPICS } from '@lattice/core';
 import { ask } from './ask.ts';
 import { compute } from './compute.ts';
 import { cut, type CutFlags } from './cut.ts';
+import type { ExportFlags } from './export.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
 import { sew, type SewFlags } from './sew.ts';
@@ -86,6 +87,25 @@ program
     process.exitCode = fit(file, { ...options, json: options.json ?? false }, around);
   });
 
+program
+  .command('export')
+  .description('Writes a plan as a file other programs, machines and printers read.')
+  .argument('<plan>', 'a plan file, as the app exports it')
+  .requiredOption('--to <format>', 'pdf, svg, dxf, csv, png, html, zip, json, ics, gpl or schema')
+  .option(
+    '--what <part>',
+    'layout, cuts, templates, steps, booklet, shopping and more, as the format has them',
+  )
+  .option('--paper <paper>', 'a4 or letter', 'a4')
+  .option('--out <file>', 'where to; beside you, under the quilt’s name, when left out')
+  .option('--comma', 'decimal comma and semicolon in tables')
+  .option('--date <day>', 'the day it is written, like 2026-11-27; today when left out')
+  .action(async (file: string, options: ExportFlags) => {
+    // What writes files is large; questions at the counter do not wait for it.
+    const { exportPlan } = await import('./export.ts');
+    process.exitCode = await exportPlan(file, options, around);
+  });
+
 const counter = program
   .command('ask')
   .description('Quick answers at the counter, with no project: lengths in inches unless --unit cm.');
@@ -114,7 +134,7 @@ for (const command of [program, ...program.commands, ...counter.commands])
   command.configureOutput({ outputError: (text, write) => write(complaint(command, text)) });
 
 try {
-  program.parse();
+  await program.parseAsync();
 } catch (error) {
   if (!(error instanceof CommanderError)) throw error;
   process.exitCode = error.exitCode === 0 ? 0 : 2;

@@ -15,6 +15,8 @@ import { headers } from './gate/headers.ts';
 import { onlyWhileWritable } from './gate/writable.ts';
 import { LogRepository } from './log/repository.ts';
 import { logRoutes } from './log/routes.ts';
+import { parcelRoutes } from './parcels/routes.ts';
+import { ParcelService } from './parcels/service.ts';
 import { PictureRepository } from './pictures/repository.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { Workshop } from './pictures/workshop.ts';
@@ -107,10 +109,17 @@ function apiRoutes(app: Express, { database, outside, workshop, backups, sharedA
   const log = new LogRepository(database);
   const quilts = new QuiltRepository(database);
   const snapshots = new SnapshotRepository(database);
-  app.use('/api/pictures', pictureRoutes(new PictureRepository(knex), workshop ?? new Workshop(), outside));
+  const pictures = new PictureRepository(knex);
+  const shop = workshop ?? new Workshop();
+  const service = new QuiltService(quilts, snapshots, outside);
+  app.use('/api/pictures', pictureRoutes(pictures, shop, outside));
+  app.use(
+    '/api',
+    parcelRoutes(new ParcelService({ quilts: service, log, pictures, workshop: shop, outside })),
+  );
   app.use('/api', jsonBody());
   app.use('/api/quilts/:id/snapshots', snapshotRoutes(new SnapshotService(snapshots, quilts, outside)));
-  app.use('/api/quilts', quiltRoutes(new QuiltService(quilts, snapshots, outside)));
+  app.use('/api/quilts', quiltRoutes(service));
   app.use('/api/tape', tapeRoutes(new Tape(outside.random)));
   app.use('/api/log', logRoutes(log));
   const bookings = new LongArmBookings(new LongArm(outside.now), log, outside.now);

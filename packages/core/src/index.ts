@@ -231,13 +231,22 @@ export { mergeLogs } from './log/merge.ts';
 export { mergePlans, withTheirs } from './merge/merge-plans.ts';
 export { type BothChanged } from './merge/three-way.ts';
 export { nameOfField, sayValue } from './merge/words.ts';
+export { cuttingCsv, logCsv, placedCsv, shoppingCsv, timeCsv } from './format/lists-csv.ts';
+export { type Marks } from './format/table-csv.ts';
+export { readPalette, writePalette } from './format/palette-gpl.ts';
+export { planSchema } from './format/plan-schema.ts';
 export { ontoCorners, sceneSvg } from './format/scene-svg.ts';
 export { type Path, pathData, pathRound } from './geometry/path.ts';
 export { blockLabels } from './scene/label-scene.ts';
 export { type BlockLook, lookOf } from './scene/look.ts';
 export { blockLayers, clothLayer, joinLayer, quiltScene } from './scene/quilt-scene.ts';
 export { type LineKind, type Scene, type SceneItem, type SceneLayer } from './scene/scene.ts';
-export { checkScene, checkSide, sheetScenes, templatesScene } from './scene/template-scene.ts';
+export { clothScene, cutsScene } from './scene/cuts-scene.ts';
+export { templatesOf } from './scene/part-templates.ts';
+export { measuredScene, placesScene } from './scene/places-scene.ts';
+export { quiltLabelScene, usualLabel } from './scene/quilt-label.ts';
+export { stepScene } from './scene/step-scene.ts';
+export { checkScene, checkSide, sheetScenes, templatesScene, testSquares } from './scene/template-scene.ts';
 export { type Work, WORK_WORDS, WORKS } from './choice/works.ts';
 export { forgottenClock, type Running, type Sitting, sittingsIn } from './clock/sittings.ts';
 export { LIKELY } from './schedule/enough.ts';
@@ -265,7 +274,7 @@ export { journalMarkdown } from './format/journal-md.ts';
 export { sizeDoneIn } from './clock/size-done.ts';
 export { type DiaryEntry, diaryOf } from './schedule/diary.ts';
 export { type RecordField } from './log/record-kinds.ts';
-export { giversSaid, recordCard, recordSaidIn, usualCare } from './record/card.ts';
+export { labelSays, recordCard, recordSaidIn, usualCare } from './record/card.ts';
 export {
   type Exercise,
   type ExerciseDrawing,

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import {
   computeQuilt,
   giversOf,
-  giversSaid,
   type LogEntry,
   type PileBlock,
   type Plan,
@@ -11,6 +10,7 @@ import {
   rowsByTable,
   startPlan,
 } from '../src/index.ts';
+import { giversSaid } from '../src/record/card.ts';
 import { entriesOf } from './support/entries.ts';
 
 const block = (id: string, maker: string, width = 12.5): PileBlock => ({

@@ -103,6 +103,11 @@ export class QuiltService {
     return (await this.row(id)).plan;
   }
 
+  /** Whether a quilt is there under this id, on the shelf or off it. */
+  async known(id: string): Promise<boolean> {
+    return (await this.rows.findAnywhere(id)) !== undefined;
+  }
+
   /** Puts a quilt on the shelf. One that is there under this id already stays as it is: its answer was lost. */
   async add(rawPlan: unknown, id = this.outside.newId(), savedBy = ''): Promise<StoredQuilt> {
     const plan = soundPlan(rawPlan);

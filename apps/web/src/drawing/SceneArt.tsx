@@ -22,6 +22,7 @@ const STROKES: Readonly<Record<LineKind, readonly React.SVGProps<SVGPathElement>
     { stroke: '#fbfcfc', strokeWidth: 2.4 },
     { stroke: '#1b2433', strokeWidth: 1.2, strokeDasharray: '3 2' },
   ],
+  stitch: [{ stroke: 'var(--ink)', strokeWidth: 1, strokeDasharray: '2 2' }],
   cut: [{ stroke: 'var(--soft)', strokeWidth: 1, strokeDasharray: '4 3' }],
   fold: [{ stroke: 'var(--thread)', strokeWidth: 1, strokeDasharray: '6 4' }],
   tape: [{ stroke: 'var(--ink)', strokeWidth: 1, strokeDasharray: '1 4' }],

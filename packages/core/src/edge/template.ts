@@ -9,6 +9,8 @@ export interface Template {
   readonly width: number;
   readonly height: number;
   readonly outline: Path;
+  /** Where it is sewn, inside what is cut; absent where it is drawn round. */
+  readonly seam?: Path;
   /** The left edge lies on a fold: only half is drawn, so that it goes on a sheet. */
   readonly half: boolean;
   readonly says: string;

@@ -6,6 +6,7 @@ import { parseLength } from '../length/parse.ts';
 import { limitIn } from '../length/rounding.ts';
 import { CM_PER_INCH, type Unit } from '../length/unit.ts';
 import { RANGES } from '../soundness/ranges.ts';
+import { harmlessUndone } from './table-csv.ts';
 import { BLOCK_VALUES, PILE_LIMIT, type PileBlock } from '../plan/shape.ts';
 
 /** A table of block measurements as it was understood. Blocks are those read without doubt. */
@@ -76,7 +77,7 @@ export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
       points: points ? 'yes' : '',
     }),
   );
-  return `${Papa.unparse(rows)}\n`;
+  return `${Papa.unparse(rows, { escapeFormulae: true })}\n`;
 }
 
 /**
@@ -93,7 +94,7 @@ export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
     skipEmptyLines: false,
     delimiter: clean.split('\n', 1)[0]!.includes('\t') ? '\t' : '',
   });
-  const rows = data.map((row) => row.map((cell) => cell.trim()));
+  const rows = data.map((row) => row.map((cell) => harmlessUndone(cell.trim())));
   const isBlank = (row: readonly string[]) => row.every((cell) => cell === '');
   const headAt = rows.findIndex((row) => !isBlank(row));
   const refuse = (...problems: string[]): ReadBlocks => ({ blocks: [], problems, notes: [] });

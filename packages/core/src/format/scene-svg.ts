@@ -11,6 +11,7 @@ const HAIRLINE_INCHES = 1 / 80;
 const BROKEN: Readonly<Record<LineKind, readonly number[]>> = {
   outline: [],
   seam: [],
+  stitch: [2, 2],
   cut: [],
   join: [3, 2],
   fold: [6, 4],

@@ -5,6 +5,7 @@ import { parseLength } from '../length/parse.ts';
 import type { Unit } from '../length/unit.ts';
 import type { EntryBody } from '../log/kinds.ts';
 import type { StashPiece } from '../log/stash.ts';
+import { harmlessUndone } from './table-csv.ts';
 import { STASH_KINDS, type StashKind } from '../log/stash-kinds.ts';
 
 /** A stash as a table that `readStashCsv` takes in again; what is cut up is left out. */
@@ -24,7 +25,7 @@ export function writeStashCsv(stash: readonly StashPiece[], unit: Unit): string 
       from,
     }),
   );
-  return `${Papa.unparse(rows)}\n`;
+  return `${Papa.unparse(rows, { escapeFormulae: true })}\n`;
 }
 
 /** A table of cloth as it was understood; each problem names its line. */
@@ -53,13 +54,13 @@ export function readStashCsv(text: string, unit: Unit): ReadStash {
   const problems: string[] = [];
   if (data.length > MOST) problems.push(`The table has ${data.length} lines; the first ${MOST} are taken.`);
   const pieces = data.slice(0, MOST).flatMap((row, i) => {
-    const cell = (what: string) => (row[column(what) ?? ''] ?? '').trim();
+    const cell = (what: string) => harmlessUndone((row[column(what) ?? ''] ?? '').trim());
     const size = (at: string) => {
       const read = parseLength(row[at] ?? '', headUnit(at));
       return read.ok && read.value > 0 ? read.value : null;
     };
     const [width, length] = [size(widthAt), size(lengthAt)];
-    const name = (row[nameAt] ?? '').trim().slice(0, 60);
+    const name = cell('name').slice(0, 60);
     if (!name || width === null || length === null) {
       problems.push(`Line ${i + 2}: ${name ? 'its width or length cannot be read' : 'it has no name'}.`);
       return [];

@@ -152,3 +152,16 @@ export function giversSaid(makers: readonly GaveBlocks[]): string {
   const names = makers.map(({ who }) => who);
   return `blocks by ${names.length === 1 ? names[0] : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`}`;
 }
+
+/** What a label says under the quilt's name: who made it, who gave blocks, for whom, where and when, how it is washed. */
+export function labelSays({ made, makers, said, lines }: RecordCard): string[] {
+  const year = (made?.to ?? '').slice(0, 4);
+  const care = lines.find(({ what }) => what === 'Care')?.says ?? '';
+  return [
+    said.maker === '' ? '' : `made by ${said.maker}`,
+    giversSaid(makers),
+    said.for === '' ? '' : `for ${said.for}`,
+    [said.place, year].filter(Boolean).join(', '),
+    care.split('. ')[0] ?? '',
+  ].filter(Boolean);
+}

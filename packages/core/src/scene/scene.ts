@@ -4,10 +4,10 @@ import type { Unit } from '../length/unit.ts';
 import type { BlockLook } from './look.ts';
 
 /**
- * What a line stands for; whoever draws it knows how wide and how broken that is. `seam` is sewn, `join` joins two
+ * What a line stands for; whoever draws it knows how wide and how broken that is. `seam` is sewn, `stitch` will be, inside what is cut; `join` joins two
  * strips, `fold`, `cut` and `tape` are done to paper or cloth, `empty` is a place where nothing lies yet.
  */
-export type LineKind = 'outline' | 'seam' | 'join' | 'fold' | 'cut' | 'tape' | 'empty';
+export type LineKind = 'outline' | 'seam' | 'stitch' | 'join' | 'fold' | 'cut' | 'tape' | 'empty';
 
 /** Something drawn: shapes of one make, a block's face, words, or a length that is marked. */
 export type SceneItem =

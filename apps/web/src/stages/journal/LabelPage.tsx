@@ -1,4 +1,4 @@
-import { formatWithUnit, fromInches, giversSaid, recordCard } from '@lattice/core';
+import { formatWithUnit, fromInches, labelSays, recordCard, usualLabel } from '@lattice/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -67,12 +67,9 @@ export function LabelPage() {
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id)!;
   const { unit, seam } = plan;
-  const [size, setSize] = useState({ width: unit === 'in' ? 4.5 : 12, height: unit === 'in' ? 3.5 : 9 });
+  const [size, setSize] = useState(usualLabel(unit));
   const [mirrored, setMirrored] = useState(false);
-  const { title, made, makers, said, lines } = useMemo(
-    () => recordCard(plan, quilt, log, id),
-    [plan, quilt, log, id],
-  );
+  const card = useMemo(() => recordCard(plan, quilt, log, id), [plan, quilt, log, id]);
   const css = (length: number) => `${length}${unit}`;
   const most = unit === 'in' ? 7.5 : 19;
   const resize = (part: Partial<typeof size>) => {
@@ -82,15 +79,6 @@ export function LabelPage() {
     setSize({ ...size, ...part });
     return null;
   };
-  const year = (made?.to ?? '').slice(0, 4);
-  const care = lines.find(({ what }) => what === 'Care')?.says ?? '';
-  const says = [
-    said.maker === '' ? '' : `made by ${said.maker}`,
-    giversSaid(makers),
-    said.for === '' ? '' : `for ${said.for}`,
-    [said.place, year].filter(Boolean).join(', '),
-    care.split('. ')[0] ?? '',
-  ].filter(Boolean);
   return (
     <Paper>
       <PrintHead title="A label" back="Back to the journal" to={`/quilts/${id}/journal?leaf=record`} />
@@ -126,8 +114,8 @@ export function LabelPage() {
           }}
         >
           <div className="inside">
-            <span className="title">{title}</span>
-            {says.map((line) => (
+            <span className="title">{card.title}</span>
+            {labelSays(card).map((line) => (
               <span className="line" key={line}>
                 {line}
               </span>

@@ -1,0 +1,263 @@
+import { unzipSync, zipSync } from 'fflate';
+import { type LogEntry, type Plan, startPlan, writePlanJson } from '@lattice/core';
+import sharp from 'sharp';
+import request from 'supertest';
+import { createApp } from '../src/app.ts';
+import { type Database, openDatabase } from '../src/database/open.ts';
+import type { LogPage } from '../src/log/repository.ts';
+import type { Arrived } from '../src/parcels/service.ts';
+import { Workshop } from '../src/pictures/workshop.ts';
+
+const workshop = new Workshop();
+afterAll(() => workshop.close());
+const open: Database[] = [];
+afterEach(async () => {
+  for (const database of open.splice(0)) await database.close();
+});
+
+/** A house of its own, with an empty shelf. */
+async function house() {
+  const database = await openDatabase(':memory:');
+  open.push(database);
+  let ids = 0;
+  const outside = {
+    now: () => new Date('2026-11-27T09:00:00Z'),
+    newId: () => `made-here-${open.length}-${ids++}`,
+    random: () => 0.5,
+  };
+  const app = createApp({ database, outside, workshop });
+  return { database, app };
+}
+type House = Awaited<ReturnType<typeof house>>;
+
+const plan: Plan = {
+  ...startPlan('sashed-sampler'),
+  title: 'שמיכה <b>&</b> 🧵',
+  pile: [
+    { id: 'b1', name: '=cmd', width: 12.5, height: 12.5, picture: 'picture-0001' },
+    { id: 'b2', name: 'Two', width: 12.375, height: null },
+  ],
+};
+const log: LogEntry[] = [
+  {
+    id: 'start-0001',
+    quilt: 'quilt-0001',
+    at: '2026-11-26T09:00:00Z',
+    kind: 'clock-started',
+    body: { work: 'sew' },
+  },
+  {
+    id: 'stop-00001',
+    quilt: 'quilt-0001',
+    at: '2026-11-26T10:00:00Z',
+    kind: 'clock-stopped',
+    body: { start: 'start-0001', minutes: null },
+  },
+  {
+    id: 'note-00001',
+    quilt: 'quilt-0001',
+    at: '2026-11-26T11:00:00Z',
+    kind: 'noted',
+    body: { text: 'x', stage: '', about: {}, pictures: ['picture-0002'] },
+  },
+  {
+    id: 'other-0001',
+    quilt: 'another-01',
+    at: '2026-11-26T11:00:00Z',
+    kind: 'noted',
+    body: { text: 'not to go along', stage: '', about: {}, pictures: [] },
+  },
+];
+
+async function filled(): Promise<House> {
+  const here = await house();
+  const picture = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#c4532f' } })
+    .png()
+    .toBuffer();
+  for (const id of ['picture-0001', 'picture-0002'])
+    await request(here.app)
+      .post(`/api/pictures?id=${id}`)
+      .set('Content-Type', 'image/png')
+      .send(picture)
+      .expect(201);
+  await request(here.app).post('/api/quilts').send({ id: 'quilt-0001', plan }).expect(201);
+  await request(here.app).post('/api/log').send({ entries: log }).expect(200);
+  return here;
+}
+const taken = async ({ app }: House, address: string): Promise<Buffer> =>
+  (
+    await request(app)
+      .get(address)
+      .buffer(true)
+      .parse((response, done) => {
+        const chunks: Buffer[] = [];
+        response.on('data', (chunk: Buffer) => chunks.push(chunk));
+        response.on('end', () => done(null, Buffer.concat(chunks)));
+      })
+      .expect(200)
+  ).body as Buffer;
+const arrive = ({ app }: House, bytes: Uint8Array) =>
+  request(app).post('/api/parcels').set('Content-Type', 'application/octet-stream').send(Buffer.from(bytes));
+const logOf = async ({ app }: House) =>
+  ((await request(app).get('/api/log?since=0')).body as LogPage).entries;
+const shelfOf = async ({ app }: House) =>
+  ((await request(app).get('/api/quilts')).body as { quilts: { id: string; card: { title: string } }[] })
+    .quilts;
+
+describe('a whole quilt, carried from one house to another', () => {
+  test('arrives as it was: plan, log and pictures, under its own ids', async () => {
+    const [from, to] = [await filled(), await house()];
+    const parcel = await taken(from, '/api/quilts/quilt-0001/take?to=zip');
+    const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
+    expect(body).toEqual({
+      quilts: [{ id: 'quilt-0001', title: plan.title, copy: false }],
+      entries: 3,
+      pictures: 2,
+    });
+    const there = await request(to.app).get('/api/quilts/quilt-0001').expect(200);
+    expect((there.body as { plan: Plan }).plan).toEqual(plan);
+    expect(await logOf(to)).toEqual(log.slice(0, 3));
+    await request(to.app).get('/api/pictures/picture-0002').expect(200);
+    // Taken along again from there, it is the same file.
+    expect(Buffer.compare(await taken(to, '/api/quilts/quilt-0001/take?to=zip'), parcel)).toBe(0);
+  }, 30_000);
+  test('there already, it arrives as a copy: its entries speak of one another by new ids', async () => {
+    const here = await filled();
+    const parcel = await taken(here, '/api/quilts/quilt-0001/take?to=zip');
+    const { body } = (await arrive(here, parcel).expect(201)) as { body: Arrived };
+    const { id, copy } = body.quilts[0]!;
+    expect([copy, id === 'quilt-0001']).toEqual([true, false]);
+    const own = (await logOf(here)).filter((entry) => entry.quilt === id);
+    const started = own.find((entry) => entry.kind === 'clock-started')!;
+    expect(own).toHaveLength(3);
+    expect(started.id).not.toBe('start-0001');
+    expect(own.find((entry) => entry.kind === 'clock-stopped')!.body).toMatchObject({ start: started.id });
+    expect(own.find((entry) => entry.kind === 'noted')!.body).toMatchObject({ pictures: ['picture-0002'] });
+    expect((await logOf(here)).filter((entry) => entry.quilt === 'quilt-0001')).toHaveLength(3);
+  }, 30_000);
+  test('a page in it reads by itself: no script, no address, names are words', async () => {
+    const files = unzipSync(await taken(await filled(), '/api/quilts/quilt-0001/take?to=zip'));
+    const page = Buffer.from(files['index.html']!).toString('utf8');
+    expect(page).not.toMatch(/<script|<link|\bsrc=|href=|url\(/i);
+    expect(page).toContain('&lt;b&gt;&amp;&lt;/b&gt;');
+    expect(page).not.toContain('<b>&</b>');
+    expect(Object.keys(files)).toEqual(
+      expect.arrayContaining(['quilt.plan.json', 'log.json', 'about.json', 'pictures/picture-0001.webp']),
+    );
+  }, 30_000);
+  test('the whole shelf: a folder for each, and all of them arrive', async () => {
+    const from = await filled();
+    for (let i = 0; i < 60; i += 1)
+      await request(from.app)
+        .post('/api/quilts')
+        .send({ id: `quilt-many-${i}`, plan: { ...plan, title: '../../x' } });
+    const parcel = await taken(from, '/api/shelf.zip');
+    const names = Object.keys(unzipSync(parcel));
+    expect(names.every((name) => !name.includes('..') && !name.startsWith('/'))).toBe(true);
+    const to = await house();
+    const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
+    expect(body.quilts).toHaveLength(61);
+    expect(body.quilts.every(({ copy }) => !copy)).toBe(true);
+  }, 60_000);
+});
+
+describe('a file that is no parcel, or means harm, is refused within a second and nothing is written', () => {
+  const good = { 'quilt.plan.json': Buffer.from(writePlanJson(plan)) };
+  /** A zip with one name in place of another of the same length, in both places a zip has it. */
+  const renamed = (zip: Uint8Array, from: string, to: string) =>
+    Buffer.from(Buffer.from(zip).toString('latin1').replaceAll(from, to), 'latin1');
+  /** The size a zip says its first file has, in the list at its end. */
+  const lying = (zip: Uint8Array, size: number) => {
+    const bytes = Buffer.from(zip);
+    const at = bytes.indexOf(Buffer.from([0x50, 0x4b, 1, 2]));
+    bytes.writeUInt32LE(size, at + 24);
+    return bytes;
+  };
+  /** As a zip program writes a link to another file: Unix says so in the file's attributes. */
+  const linked = () =>
+    zipSync({ 'quilt.plan.json': [Buffer.from('/etc/passwd'), { os: 3, attrs: (0o120777 << 16) >>> 0 }] });
+  const cases: readonly [string, () => Uint8Array, RegExp][] = [
+    ['not a zip', () => Buffer.from('quilt'), /not a zip/],
+    ['cut short', () => zipSync(good).slice(0, -30), /not a zip, or it was cut short/],
+    ['empty', () => zipSync({}), /no quilt/],
+    ['without a quilt', () => zipSync({ 'x.txt': Buffer.from('x') }), /no quilt/],
+    ['a bomb', () => zipSync({ ...good, 'log.json': [new Uint8Array(59_000_000), { level: 9 }] }), /tighter/],
+    [
+      'a larger bomb',
+      () => zipSync({ ...good, 'log.json': [new Uint8Array(90_000_000), { level: 1 }] }),
+      /larger/,
+    ],
+    [
+      'a name that leads out',
+      () => renamed(zipSync({ ...good, 'aa/x.json': Buffer.from('x') }), 'aa/x.json', '../x.json'),
+      /leads out/,
+    ],
+    [
+      'a name from the root',
+      () => renamed(zipSync({ ...good, 'axx.json': Buffer.from('x') }), 'axx.json', '/xx.json'),
+      /leads out/,
+    ],
+    ['a size that lies low', () => lying(zipSync(good), 10), /damaged/],
+    ['a size that lies high', () => lying(zipSync(good), 3_900_000), /damaged|tighter/],
+    ['a link', linked, /link/],
+    [
+      'sixty-five thousand files',
+      () =>
+        zipSync(Object.fromEntries(Array.from({ length: 65_000 }, (_, i) => [`f${i}`, new Uint8Array(0)])), {
+          level: 0,
+        }),
+      /holds \d+ files/,
+    ],
+    [
+      'a plan that is none',
+      () => zipSync({ 'quilt.plan.json': Buffer.from('{"title":1}') }),
+      /plan cannot be read/,
+    ],
+    ['a plan cut short', () => zipSync({ 'quilt.plan.json': Buffer.from('{"title":') }), /not JSON/],
+    ['a log with nonsense', () => zipSync({ ...good, 'log.json': Buffer.from('[{"id":"x"}]') }), /Entry 1/],
+    [
+      'a later kind',
+      () => zipSync({ ...good, 'about.json': Buffer.from('{"version":9,"id":"quilt-0009"}') }),
+      /later kind/,
+    ],
+    [
+      'a picture that is none',
+      () => zipSync({ ...good, 'pictures/picture-0009.webp': Buffer.from('<svg/>') }),
+      /./,
+    ],
+  ];
+  test.each(cases)(
+    '%s',
+    async (_name, make, says) => {
+      const here = await house();
+      const bytes = make();
+      const started = Date.now();
+      const { status, body } = (await arrive(here, bytes)) as { status: number; body: { message: string } };
+      // The picture workshop is another process, and starts once.
+      if (!String(says).includes('/./')) expect(Date.now() - started).toBeLessThan(1000);
+      expect([status >= 400 && status < 500, status !== 404]).toEqual([true, true]);
+      expect(body.message).toMatch(says);
+      expect(await shelfOf(here)).toEqual([]);
+      expect(await logOf(here)).toEqual([]);
+      expect(await here.database.knex('pictures').count({ n: '*' })).toEqual([{ n: 0 }]);
+    },
+    30_000,
+  );
+});
+
+test('anything else of a quilt, over HTTP: with its name, its type and its bytes', async () => {
+  const here = await filled();
+  const got = await request(here.app)
+    .get('/api/quilts/quilt-0001/take?to=csv&what=shopping&comma=yes')
+    .expect(200);
+  expect(got.headers['content-type']).toMatch(/text\/csv/);
+  expect(got.headers['content-disposition']).toMatch(/attachment/);
+  expect(got.text).toContain(';');
+  expect(
+    (await taken(here, '/api/quilts/quilt-0001/take?to=pdf&what=shopping')).subarray(0, 5).toString(),
+  ).toBe('%PDF-');
+  expect((await taken(here, '/api/quilts/quilt-0001/take?to=png')).subarray(1, 4).toString()).toBe('PNG');
+  await request(here.app).get('/api/quilts/quilt-0001/take?to=doc').expect(400);
+  await request(here.app).get('/api/quilts/quilt-0001/take?to=csv&what=nothing').expect(404);
+  await request(here.app).get('/api/quilts/nobody-knows/take?to=csv').expect(404);
+}, 30_000);

@@ -1,0 +1,110 @@
+import {
+  cuttingJob,
+  cuttingWay,
+  fabricById,
+  formatSize,
+  formatWithUnit,
+  guideOf,
+  numberOf,
+  quiltScene,
+  sceneSvg,
+  sewingOf,
+  stepSays,
+} from '@lattice/core';
+import { onPaper, type TakeJob } from './job.ts';
+
+/** Words as a page shows them, whatever stands in them. */
+const escaped = (text: string): string =>
+  text
+    .replace(/[\p{Cc}]+/gu, ' ')
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/"/g, '&quot;')
+    .replace(/'/g, '&#39;');
+
+const STYLE = `
+:root { color-scheme: light dark; }
+body { max-width: 46rem; margin: 2rem auto; padding: 0 1rem; font: 17px/1.5 system-ui, sans-serif; }
+h1 { font-size: 1.9rem; line-height: 1.2; }
+h2 { margin-top: 2rem; border-bottom: 2px dashed; padding-bottom: .2rem; }
+svg { display: block; width: min(100%, 30rem); height: auto; margin: 1rem 0; }
+table { border-collapse: collapse; width: 100%; }
+th, td { padding: .25rem .8rem .25rem 0; border-bottom: 1px solid #8886; text-align: left; vertical-align: top; }
+.cloth { display: inline-block; width: .9em; height: .9em; margin-right: .5em; border: 1px solid #8888; }
+@media print { body { margin: 0; font-size: 11pt; } h2 { break-after: avoid; } }
+`;
+
+/**
+ * A quilt as one page that needs nothing else: its picture, what to buy and cut, how it is cut and sewn. No script, no
+ * network; whatever names say, they are words.
+ *
+ * @param missing pictures that were named and could not be had, to be told
+ */
+export function htmlPage({ plan, quilt, made }: TakeJob, missing: readonly string[] = []): string {
+  const { unit, title } = plan;
+  const { width, height } = quilt.finished;
+  const size = formatSize(width.value, height.value, unit);
+  const list = (lines: readonly string[]) =>
+    `<ol>${lines.map((line) => `<li>${escaped(line)}</li>`).join('')}</ol>`;
+  const rows = (all: readonly (readonly string[])[]) =>
+    all.map((cells) => `<tr>${cells.map((cell) => `<td dir="auto">${cell}</td>`).join('')}</tr>`).join('\n');
+  const sewing = sewingOf(plan, quilt.layout);
+  const way = sewing.ways.find(({ method }) => method.id === sewing.best?.id);
+  const picture = sceneSvg(quiltScene(plan, quilt.layout, quilt.joins)).replace(
+    '<svg ',
+    `<svg role="img" aria-label="${escaped(`The quilt, ${size}`)}" `,
+  );
+  const cut = quilt.fabrics
+    .filter(({ pieces, runs }) => pieces.length + runs.length > 0)
+    .map(
+      ({ fabric }) =>
+        `<h3 dir="auto">${escaped(fabric.name)}</h3>${list(cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty').steps.map((step) => stepSays(step, unit)))}`,
+    );
+  const sewn = way
+    ? guideOf(plan, quilt, sewing, way).map(
+        ({ title: step, pick, does, caution }) =>
+          `<li><b>${escaped(step)}</b> ${escaped([pick, ...does, caution ?? ''].join(' '))}</li>`,
+      )
+    : [];
+  const pieces = [...quilt.pieces, ...quilt.besides].map(({ name, fabric, count, cut: shape, squares }) => [
+    String(count.value),
+    escaped(name),
+    escaped(
+      shape.shape === 'rectangle'
+        ? formatSize(shape.width.value, shape.length.value, unit)
+        : `${numberOf(squares!.count.value, 'square')} of ${formatWithUnit(shape.side.value, unit)}, cut ${shape.shape === 'quarter-square' ? 'twice' : 'once'} corner to corner`,
+    ),
+    escaped(fabricById(plan, fabric).name),
+  ]);
+  return `<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'">
+<title>${escaped(title)}</title>
+<style>${STYLE}</style>
+</head>
+<body>
+<h1 dir="auto">${escaped(title)}</h1>
+<p>${escaped(size)} finished. Written ${escaped(onPaper(made))} by Dapper Lattice.</p>
+${picture}
+<h2>To buy</h2>
+<table><tbody>
+${rows(quilt.fabrics.map(({ fabric, buy }) => [`<span class="cloth" style="background:${escaped(fabric.colour)}"></span>${escaped(fabric.name)}`, escaped(buy.text), escaped(`${formatWithUnit(fabric.usableWidth, unit)} usable`)]))}
+</tbody></table>
+<h2>To cut</h2>
+<table><thead><tr><th>How many</th><th>What</th><th>As cut</th><th>Cloth</th></tr></thead><tbody>
+${rows(pieces)}
+</tbody></table>
+<h2>Cutting, step by step</h2>
+<p>Close the blade whenever you put it down; cut away from yourself.</p>
+${cut.join('\n')}
+<h2>Sewing, step by step</h2>
+${way ? `<ol>${sewn.join('\n')}</ol>` : `<p>${escaped(sewing.hindered ?? 'Nothing is to be sewn.')}</p>`}
+${missing.length > 0 ? `<p>${escaped(numberOf(missing.length, 'picture'))} could not be taken along: ${escaped(missing.join(', '))}.</p>` : ''}
+</body>
+</html>
+`;
+}

@@ -1,0 +1,187 @@
+import {
+  templatesOf,
+  clothScene,
+  quiltLabelScene,
+  cuttingJob,
+  cuttingWay,
+  fabricById,
+  formatSize,
+  formatWithUnit,
+  guideOf,
+  measuredScene,
+  numberOf,
+  type Plan,
+  placesScene,
+  type Quilt,
+  recordCard,
+  sewingOf,
+  sheetScenes,
+  stepSays,
+  stepScene,
+  testSquares,
+} from '@lattice/core';
+import { onPaper, type TakeJob } from '../job.ts';
+import type { PaperWriter } from './paper.ts';
+
+type Pages = (paper: PaperWriter, job: TakeJob) => void;
+
+const sizeOf = ({ unit }: Plan, { finished: { width, height } }: Quilt) =>
+  formatSize(width.value, height.value, unit);
+
+/** The picture, the sizes, the cloths: what one hands over first. */
+const cover: Pages = (paper, { plan, quilt, made }) => {
+  paper.heading(plan.title);
+  paper.says(`${sizeOf(plan, quilt)} finished · ${onPaper(made)}`, { soft: true });
+  const { width, height } = quilt.finished;
+  const says = {
+    width: formatWithUnit(width.value, plan.unit),
+    height: formatWithUnit(height.value, plan.unit),
+  };
+  paper.drawing(measuredScene(plan, quilt, says), `The quilt, ${sizeOf(plan, quilt)}`, 380);
+  const { layers, edge } = quilt;
+  paper.pairs([
+    [
+      'Blocks',
+      `${formatSize(plan.block.width, plan.block.height, plan.unit)} finished, ${plan.grid.across} across, ${plan.grid.down} down`,
+    ],
+    ...(layers
+      ? ([
+          ['Backing', formatSize(layers.backing.width.value, layers.backing.height.value, plan.unit)],
+          [
+            'Batting',
+            `${formatSize(layers.batting.width.value, layers.batting.height.value, plan.unit)}${layers.chosenBatting ? `: ${layers.chosenBatting.text}` : ''}`,
+          ],
+        ] as const)
+      : []),
+    ...(edge.binding
+      ? ([
+          [
+            'Binding',
+            `${numberOf(edge.binding.strips.value, 'strip')} of ${formatWithUnit(edge.binding.stripWidth, plan.unit)}`,
+          ],
+        ] as const)
+      : []),
+    ...quilt.fabrics.map(({ fabric, buy }) => [fabric.name, buy.text] as const),
+  ]);
+};
+
+/** Where every block goes. */
+const layout: Pages = (paper, { plan, quilt }) => {
+  paper.heading('The layout');
+  paper.drawing(placesScene(plan, quilt), 'Every block with the row it is sewn in and its number there', 560);
+};
+
+/** How high a cloth is drawn at most, in points. */
+const CLOTH_HIGH = 300;
+
+/** Each cloth as it is cut: where everything lies, and step by step. */
+const cuts: Pages = (paper, { plan, quilt }) => {
+  paper.heading('Cutting');
+  paper.says('Close the blade whenever you put it down; cut away from yourself.', { soft: true });
+  for (const cloth of quilt.fabrics) {
+    if (cloth.pieces.length + cloth.runs.length === 0) continue;
+    const { fabric, needed, buy } = cloth;
+    const drawn = clothScene(plan, cloth);
+    paper.heading(fabric.name, 2, paper.heightOf(drawn, CLOTH_HIGH) + 40);
+    paper.says(
+      `${buy.text}, ${formatWithUnit(fabric.usableWidth, plan.unit)} usable; cutting takes ${formatWithUnit(needed.value, plan.unit)} of it. The dashed lines lie a seam inside the cut ones.`,
+    );
+    paper.drawing(drawn, `${fabric.name} as it is cut`, CLOTH_HIGH);
+    for (const step of cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty').steps)
+      paper.tick(stepSays(step, plan.unit));
+  }
+};
+
+/** What to buy and what to cut, with boxes to tick. */
+const shopping: Pages = (paper, { plan, quilt }) => {
+  paper.heading('To buy');
+  for (const { fabric, buy, notes } of quilt.fabrics) {
+    paper.tick(`${buy.text} of ${fabric.name}, ${formatWithUnit(fabric.usableWidth, plan.unit)} usable`);
+    for (const note of notes) paper.says(note, { soft: true, indent: 18, size: 9 });
+  }
+  paper.heading('To cut', 2);
+  for (const line of [...quilt.pieces, ...quilt.besides]) {
+    const { cut, squares, count, name, fabric } = line;
+    const of = fabricById(plan, fabric).name;
+    const size =
+      cut.shape === 'rectangle'
+        ? formatSize(cut.width.value, cut.length.value, plan.unit)
+        : `from ${numberOf(squares!.count.value, 'square')} of ${formatWithUnit(cut.side.value, plan.unit)}, cut ${cut.shape === 'quarter-square' ? 'twice' : 'once'} corner to corner`;
+    paper.tick(`${count.value} ${name.toLowerCase()}: ${size}, ${of}`);
+  }
+};
+
+/** Every step of the sewing with its picture, by the best way there is. */
+const steps: Pages = (paper, { plan, quilt }) => {
+  paper.heading('Sewing');
+  const sewing = sewingOf(plan, quilt.layout);
+  const way = sewing.ways.find(({ method }) => method.id === sewing.best?.id);
+  if (!way) {
+    paper.says(sewing.hindered ?? 'Nothing is to be sewn.');
+    return;
+  }
+  paper.says(`${way.method.name}. ${way.method.says}`);
+  guideOf(plan, quilt, sewing, way).forEach((step, i) => {
+    paper.heading(`${i + 1}. ${step.title}`, 2, step.seams.length > 0 ? 150 : 60);
+    if (step.seams.length > 0)
+      paper.drawing(stepScene(sewing, way, i, plan.unit), `${step.title}: what is joined now stands out`, 96);
+    for (const line of [step.pick, ...step.does]) paper.says(line);
+    if (step.measures)
+      paper.says(
+        `${step.measures.what} now measures ${formatSize(step.measures.width, step.measures.height, plan.unit)}, raw edge to raw edge.`,
+      );
+    if (step.caution) paper.says(step.caution, { soft: true, size: 9 });
+    paper.tick('Done');
+  });
+};
+
+/** Templates true to size, over as many sheets as they take, with squares to check the printing by. */
+const templates: Pages = (paper, { plan, quilt }) => {
+  paper.heading('Templates, true to size');
+  paper.says(
+    'Print at 100 %, not fitted to the page. Measure both squares before you cut: 1 inch and 3 centimetres.',
+  );
+  const { y } = paper.doc;
+  testSquares().forEach((square, i) => paper.drawing(square, square.name, null, { x: i * 110, y }));
+  paper.doc.y = y + 100;
+  const cards = templatesOf(plan, quilt);
+  if (cards.length === 0)
+    paper.says('Nothing here is small enough for a card: everything is cut by the ruler.');
+  for (const template of cards) {
+    const sheets = sheetScenes(template, plan.unit);
+    sheets.forEach((sheet, i) => {
+      if (i > 0) paper.page();
+      else paper.heading(template.name, 2, paper.heightOf(sheet, null) + 30);
+      if (i === 0) paper.says(`${template.says}. Cut along the outer line; the inner one is the seam.`);
+      if (sheets.length > 1)
+        paper.says(`Sheet ${i + 1} of ${sheets.length}: tape edge to edge where the letters meet.`, {
+          size: 9,
+          soft: true,
+        });
+      paper.drawing(sheet, `${template.name}, sheet ${i + 1} of ${sheets.length}, true to size`, null);
+    });
+  }
+};
+
+/** The record card, and the label true to size. */
+const record: Pages = (paper, { plan, quilt, log, id }) => {
+  const card = recordCard(plan, quilt, log, id);
+  paper.heading('Record card');
+  paper.says(`${card.title}, ${card.size}`, { strong: true, size: 12 });
+  paper.pairs(card.lines.map(({ what, says }) => [what, says] as const));
+  for (const { who, blocks } of card.makers) paper.pairs([[who, blocks.join(', ')]]);
+  const label = quiltLabelScene(plan, card);
+  paper.room(label.box.height * 72 + 60);
+  paper.heading('Label, true to size', 2);
+  paper.drawing(label, 'A label to sew on the back; the outer line is cut', null);
+};
+
+/** What can be put on paper, and the pages of each. */
+export const PAPER_PAGES = {
+  booklet: [cover, layout, shopping, cuts, steps, templates, record],
+  layout: [cover, layout],
+  cuts: [cuts],
+  shopping: [shopping],
+  steps: [steps],
+  templates: [templates],
+} as const satisfies Readonly<Record<string, readonly Pages[]>>;
