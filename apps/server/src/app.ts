@@ -8,6 +8,7 @@ import { pinoHttp } from 'pino-http';
 import type { Backups } from './backup/backups.ts';
 import { backupRoutes } from './backup/routes.ts';
 import type { Database } from './database/open.ts';
+import { describeRoutes } from './describe/routes.ts';
 import { answerErrors, Refusal } from './errors.ts';
 import { jsonBody } from './gate/body.ts';
 import { gate, isLoopback } from './gate/gate.ts';
@@ -111,8 +112,9 @@ function apiRoutes(app: Express, { database, outside, workshop, backups, sharedA
   const snapshots = new SnapshotRepository(database);
   const pictures = new PictureRepository(knex);
   const shop = workshop ?? new Workshop();
-  const service = new QuiltService(quilts, snapshots, outside);
+  const service = new QuiltService(quilts, snapshots, outside, log);
   app.use('/api/pictures', pictureRoutes(pictures, shop, outside));
+  app.use('/api', describeRoutes());
   app.use(
     '/api',
     parcelRoutes(new ParcelService({ quilts: service, log, pictures, workshop: shop, outside })),

@@ -4,8 +4,8 @@ import { z } from 'zod';
 import { parseBody } from '../parse-body.ts';
 import type { LogRepository } from './repository.ts';
 
-const addBody = z.strictObject({ entries: z.array(logEntrySchema).max(LOG_BATCH) });
-const sinceQuery = z.object({
+export const addBody = z.strictObject({ entries: z.array(logEntrySchema).max(LOG_BATCH) });
+export const sinceQuery = z.object({
   since: z.coerce.number().int().min(0).default(0),
   quilt: z.string().max(64).optional(),
 });

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { ID } from '../made-elsewhere.ts';
 import { parseBody } from '../parse-body.ts';
+import { readingBody } from './reading.ts';
 import { type Sort, SORTS } from './repository.ts';
 import type { QuiltService } from './service.ts';
 
@@ -10,12 +11,12 @@ const WHAT = 'The request lacks a plan or its revision.';
 /** What a device calls itself: "Kitchen tablet". */
 const device = z.string().trim().max(60).default('');
 /** A new quilt may bring an id made where it was: sent twice, it is one quilt. */
-const addBody = z.object({ plan: z.unknown(), id: ID.optional(), by: device });
-const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown(), by: device });
+export const addBody = z.object({ plan: z.unknown(), id: ID.optional(), by: device });
+export const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown(), by: device });
 
 /** Cards on a page of the shelf. */
 const A_PAGE = 48;
-const listQuery = z.object({
+export const listQuery = z.object({
   after: z
     .string()
     .regex(/^.{1,120} \S{1,64}$/)
@@ -56,6 +57,11 @@ export function quiltRoutes(quilts: QuiltService): Router {
   router.put('/:id', async (request, response) => {
     const { revision, plan, by } = parseBody(saveBody, request.body, WHAT);
     response.json(await quilts.save(request.params.id, revision, plan, by));
+  });
+  router.post('/:id/readings', async (request, response) => {
+    const why = 'A reading names a block and what it measured: {block, width, height}.';
+    const reading = parseBody(readingBody, request.body, why);
+    response.status(201).json(await quilts.read(request.params.id, reading));
   });
   router.delete('/:id', async (request, response) => {
     await quilts.remove(request.params.id);

@@ -1,6 +1,16 @@
-import { type Plan, type Problem, type Random, readPlan, readPlanShape, writePlanJson } from '@lattice/core';
+import {
+  type Plan,
+  planChangesBetween,
+  type Problem,
+  type Random,
+  readPlan,
+  readPlanShape,
+  writePlanJson,
+} from '@lattice/core';
 import { Refusal } from '../errors.ts';
+import type { LogRepository } from '../log/repository.ts';
 import type { SnapshotRepository } from '../snapshots/repository.ts';
+import { type Reading, withReading } from './reading.ts';
 import { cardOf, type UnreadableCard, unreadableCard } from './card.ts';
 import { type Asked, type ListedRow, type QuiltRepository, type QuiltRow, SORTS } from './repository.ts';
 
@@ -37,6 +47,7 @@ export class QuiltService {
     private readonly rows: QuiltRepository,
     private readonly snapshots: SnapshotRepository,
     private readonly outside: Surroundings,
+    private readonly log: Pick<LogRepository, 'add'>,
   ) {}
 
   /**
@@ -134,6 +145,36 @@ export class QuiltService {
       `This quilt was changed elsewhere: it is at revision ${latest.revision}, and this change was made to revision ${revision}. Nothing was overwritten.`,
       latest,
     );
+  }
+
+  /**
+   * What a block measured, said from outside the app: kept in the plan, and in the journal as any other measurement.
+   * Where the quilt is changed in the same moment it is said again to what it has become.
+   */
+  async read(id: string, reading: Reading) {
+    for (let tries = 0; ; tries += 1) {
+      const { plan, revision, problems } = await this.get(id);
+      if (problems.length > 0)
+        throw new Refusal(422, 'not-sound', `This quilt has to be mended first: ${problems[0]!.message}`);
+      const { plan: changed, verdict } = withReading(plan, reading);
+      try {
+        const saved = await this.save(id, revision, changed, reading.by);
+        const changes = planChangesBetween(plan, changed);
+        if (changes.length > 0)
+          await this.log.add([
+            {
+              id: this.outside.newId(),
+              quilt: id,
+              at: saved.updatedAt,
+              kind: 'plan-changed',
+              body: { changes },
+            },
+          ]);
+        return { revision: saved.revision, ...verdict };
+      } catch (error) {
+        if (!(error instanceof Refusal) || error.code !== 'stale' || tries === 2) throw error;
+      }
+    }
   }
 
   async remove(id: string): Promise<void> {

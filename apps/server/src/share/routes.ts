@@ -4,7 +4,10 @@ import { z } from 'zod';
 import { parseBody } from '../parse-body.ts';
 import type { Links } from './links.ts';
 
-const makeBody = z.strictObject({ name: z.string().trim().min(1).max(60), may: z.enum(['view', 'edit']) });
+export const makeBody = z.strictObject({
+  name: z.string().trim().min(1).max(60),
+  may: z.enum(['view', 'edit']),
+});
 
 /** Links over HTTP, for whoever sits at the machine. `address` is the app's on the local network; null while it is not shared. */
 export function linkRoutes(links: Links, address: () => string | null): Router {

@@ -7,11 +7,11 @@ import type { LongArmBookings } from './long-arm-bookings.ts';
 const NO_JOB = 'The finishing service cannot read this job: it needs the sizes of top, backing and batting.';
 const NOT_ASKED = 'Say for which quilt, and with which entry of the log.';
 
-const asked = z.object({
+export const asked = z.object({
   quilt: z.string().min(1).max(64),
   entry: z.string().regex(/^[0-9A-Za-z-]{8,64}$/),
 });
-const bookBody = asked.extend({ job: longArmJobSchema });
+export const bookBody = asked.extend({ job: longArmJobSchema });
 
 /** The simulated finishing service over HTTP: what it says of a job, booking it, and taking a booking back. */
 export function longArmRoutes(bookings: LongArmBookings): Router {

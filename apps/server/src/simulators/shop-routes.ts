@@ -8,11 +8,11 @@ const NO_LIST = 'The shop cannot read this list: each cloth has its name, colour
 const NO_ORDER = 'The shop cannot read this order: each line has its bolt and its length.';
 const NOT_ASKED = 'Say for which quilt, and with which entry of the log.';
 
-const asked = z.object({
+export const asked = z.object({
   quilt: z.string().min(1).max(64),
   entry: z.string().regex(/^[0-9A-Za-z-]{8,64}$/),
 });
-const holdBody = asked.extend({ order: shopOrderSchema });
+export const holdBody = asked.extend({ order: shopOrderSchema });
 
 /** The simulated shop over HTTP, as docs/shop.md tells it: what it has for a list, holding an order, letting it go. */
 export function shopRoutes(holds: ShopHolds): Router {

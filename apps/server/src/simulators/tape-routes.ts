@@ -4,8 +4,8 @@ import { Refusal } from '../errors.ts';
 import { parseBody } from '../parse-body.ts';
 import type { Tape } from './tape.ts';
 
-const squeezeBody = z.object({ millimetres: z.number().positive().max(6000) });
-const carryBody = z.object({ inReach: z.boolean() });
+export const squeezeBody = z.object({ millimetres: z.number().positive().max(6000) });
+export const carryBody = z.object({ inReach: z.boolean() });
 const NONSENSE = 'The tape was asked for something it cannot do.';
 const outOfReach = () =>
   new Refusal(

@@ -4,7 +4,7 @@ import { ID } from '../made-elsewhere.ts';
 import { parseBody } from '../parse-body.ts';
 import type { SnapshotService } from './service.ts';
 
-const makeBody = z.strictObject({ name: z.string().trim().min(1).max(80), id: ID.optional() });
+export const makeBody = z.strictObject({ name: z.string().trim().min(1).max(80), id: ID.optional() });
 
 /** Snapshots of a quilt over HTTP, under its address. */
 export function snapshotRoutes(snapshots: SnapshotService): Router {
