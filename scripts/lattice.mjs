@@ -55,6 +55,10 @@ const COMMANDS = {
     'write a plan as pdf, svg, dxf, csv, png, html, zip, …  PLAN.json --to FORMAT [--what PART] [--paper letter] [--out FILE]',
     () => import('./commands/core.mjs'),
   ],
+  import: [
+    'take a plan, whole quilts, a table or a palette in  FILE [--server ADDRESS]',
+    () => import('./commands/core.mjs'),
+  ],
   fit: [
     'find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]',
     () => import('./commands/core.mjs'),

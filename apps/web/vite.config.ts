@@ -28,7 +28,7 @@ const SHARED_BY_STAGES = [
       [
         'core/src/(beginning|block|cutting|finder|layer|pile|placing|progress|quilt|refusal|shopping|soundness|table|target)/',
         'core/src/(border/spacer|colour/(colour|main))',
-        'core/src/format/(blocks-csv|plan-json)',
+        'core/src/format/(blocks-csv|plan-json|stash-csv|table-csv)',
         'core/src/edge/(cuts|edge-advice|edge-words|finishes|points-at-edge|together)',
         'core/src/log/(cut-record|sew-record|stash\.ts)',
         'core/src/plan/(cloth-shape|convert|edge-shape|fields|layer-shape|migrations|shape|start)',
@@ -87,7 +87,7 @@ export default defineConfig({
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        globPatterns: ['**/*.{js,css,html,svg,woff,woff2}'],
         // Letters of alphabets this app is not written in stay where they are until they are asked for.
         globIgnores: ['**/*-{vietnamese,cyrillic,greek,latin-ext}*'],
         navigateFallback: '/index.html',

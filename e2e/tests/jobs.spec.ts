@@ -164,8 +164,8 @@ const JOBS: readonly Job[] = [
   },
 ];
 
-const run = (by: By) => {
-  for (const { name, most, does } of JOBS)
+const run = (by: By, jobs = JOBS) => {
+  for (const { name, most, does } of jobs)
     test(`${name}: at most ${most[by]} acts`, async ({ page, server }) => {
       await start(page, server);
       const acts = new Acts(page, by);
@@ -182,5 +182,9 @@ test.describe('from the shelf to a drawn quilt and its pieces, by mouse', () => 
 test.describe('the same by keyboard alone', () => run('keyboard'));
 test.describe('the same by touch on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
-  run('touch');
+  // What a finger does otherwise than a mouse shows in some of each kind: of blocks, of a whole quilt, on its edge.
+  run(
+    'touch',
+    [0, 4, 6, 7, 9].map((job) => JOBS[job]!),
+  );
 });

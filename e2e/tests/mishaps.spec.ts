@@ -141,7 +141,10 @@ test('a plan file goes out and comes in the same; a bad one is refused with its 
   await openCopy(page, server);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Download the plan file' }).click(),
+    page
+      .getByRole('dialog')
+      .getByRole('button', { name: /^The plan file/ })
+      .click(),
   ]);
   const kept = path.join(folder, 'kept.plan.json');
   await download.saveAs(kept);

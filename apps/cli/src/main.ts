@@ -4,6 +4,7 @@ import { ask } from './ask.ts';
 import { compute } from './compute.ts';
 import { cut, type CutFlags } from './cut.ts';
 import type { ExportFlags } from './export.ts';
+import type { ImportFlags } from './import.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
 import { sew, type SewFlags } from './sew.ts';
@@ -104,6 +105,18 @@ program
     // What writes files is large; questions at the counter do not wait for it.
     const { exportPlan } = await import('./export.ts');
     process.exitCode = await exportPlan(file, options, around);
+  });
+
+program
+  .command('import')
+  .description(
+    'Takes a file in: a plan or whole quilts onto the shelf of the running app; tables and palettes are told.',
+  )
+  .argument('<file>', 'a .json, .zip, .csv or .gpl')
+  .option('--server <address>', 'where the app runs', 'http://127.0.0.1:4173/')
+  .action(async (file: string, options: ImportFlags) => {
+    const { importFile } = await import('./import.ts');
+    process.exitCode = await importFile(file, options, around);
   });
 
 const counter = program

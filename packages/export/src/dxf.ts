@@ -1,5 +1,7 @@
 import type { Path, Scene, SceneItem } from '@lattice/core';
 import Drawing from 'dxf-writer';
+// @ts-expect-error -- The writer's running number is the only part of it that its types leave out.
+import Handle from 'dxf-writer/src/Handle.js';
 
 /** An arc is drawn in so many straight steps a full turn: a side bends away from it by less than 1/1000 of its radius. */
 const STEPS_A_TURN = 72;
@@ -54,6 +56,8 @@ const COLOURS = { cut: 1, seam: 5, other: 7 } as const;
  * machines read straight lines best: arcs are drawn in short ones. Up is up: the format counts from below.
  */
 export function sceneDxf({ unit, box, layers }: Scene): string {
+  // The writer numbers what it writes on and on: a drawing is to be the same whatever was drawn before it.
+  (Handle as { seed: number }).seed = 0;
   const drawing = new Drawing();
   drawing.setUnits(unit === 'in' ? 'Inches' : 'Centimeters');
   const top = box.y + box.height;

@@ -11,7 +11,7 @@ import {
   sewingOf,
   stepSays,
 } from '@lattice/core';
-import { onPaper, type TakeJob } from './job.ts';
+import { FACE_PIXELS, faceAddresses, onPaper, type TakeJob } from './job.ts';
 
 /** Words as a page shows them, whatever stands in them. */
 const escaped = (text: string): string =>
@@ -41,7 +41,8 @@ th, td { padding: .25rem .8rem .25rem 0; border-bottom: 1px solid #8886; text-al
  *
  * @param missing pictures that were named and could not be had, to be told
  */
-export function htmlPage({ plan, quilt, made }: TakeJob, missing: readonly string[] = []): string {
+export async function htmlPage(job: TakeJob, missing: readonly string[] = []): Promise<string> {
+  const { plan, quilt, made } = job;
   const { unit, title } = plan;
   const { width, height } = quilt.finished;
   const size = formatSize(width.value, height.value, unit);
@@ -51,10 +52,10 @@ export function htmlPage({ plan, quilt, made }: TakeJob, missing: readonly strin
     all.map((cells) => `<tr>${cells.map((cell) => `<td dir="auto">${cell}</td>`).join('')}</tr>`).join('\n');
   const sewing = sewingOf(plan, quilt.layout);
   const way = sewing.ways.find(({ method }) => method.id === sewing.best?.id);
-  const picture = sceneSvg(quiltScene(plan, quilt.layout, quilt.joins)).replace(
-    '<svg ',
-    `<svg role="img" aria-label="${escaped(`The quilt, ${size}`)}" `,
-  );
+  const picture = sceneSvg(
+    quiltScene(plan, quilt.layout, quilt.joins),
+    await faceAddresses(job, FACE_PIXELS),
+  ).replace('<svg ', `<svg role="img" aria-label="${escaped(`The quilt, ${size}`)}" `);
   const cut = quilt.fabrics
     .filter(({ pieces, runs }) => pieces.length + runs.length > 0)
     .map(
@@ -82,7 +83,7 @@ export function htmlPage({ plan, quilt, made }: TakeJob, missing: readonly strin
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
-<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'">
+<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'; img-src data:">
 <title>${escaped(title)}</title>
 <style>${STYLE}</style>
 </head>

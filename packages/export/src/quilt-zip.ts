@@ -36,7 +36,7 @@ export async function quiltFiles(job: TakeJob, folder = '', page = true): Promis
     else missing.push(one);
   }
   return [
-    ...(page ? [{ path: `${folder}index.html`, bytes: textBytes(htmlPage(job, missing)) }] : []),
+    ...(page ? [{ path: `${folder}index.html`, bytes: textBytes(await htmlPage(job, missing)) }] : []),
     {
       path: `${folder}about.json`,
       bytes: textBytes(

@@ -29,7 +29,7 @@ import {
 import { calendarFile } from './calendar.ts';
 import { sceneDxf } from './dxf.ts';
 import { htmlPage } from './html.ts';
-import type { TakeJob } from './job.ts';
+import { FACE_PIXELS, faceAddresses, facesOf, type TakeJob } from './job.ts';
 import type { PAPER_PAGES } from './pdf/pages.ts';
 import { quiltFiles } from './quilt-zip.ts';
 import { fileName, textBytes, zipOf } from './zip.ts';
@@ -88,12 +88,13 @@ type PaperWhat = keyof typeof PAPER_PAGES;
 const pdf = (what: PaperWhat, name: string, says: string): Takeaway => ({
   ...{ to: 'pdf', what, name, says },
   write: async (job) => {
-    const [{ PaperWriter }, { PAPER_PAGES: pages }, letters] = await Promise.all([
+    const [{ PaperWriter }, { PAPER_PAGES: pages }, letters, faces] = await Promise.all([
       import('./pdf/paper.ts'),
       import('./pdf/pages.ts'),
       job.letters(),
+      facesOf(job, FACE_PIXELS),
     ]);
-    const paper = new PaperWriter(job.plan.title, job.paper, letters, job.made);
+    const paper = new PaperWriter(job.plan.title, job.paper, letters, job.made, faces);
     pages[what].forEach((write, i) => {
       if (i > 0) paper.page();
       write(paper, job);
@@ -111,7 +112,10 @@ const SCENES: Readonly<Record<'layout' | 'cuts' | 'templates', (job: TakeJob) =>
 type SceneWhat = keyof typeof SCENES;
 const svg = (what: SceneWhat, name: string, says: string): Takeaway => ({
   ...{ to: 'svg', what, name, says },
-  write: async (job) => textBytes(sceneSvg(SCENES[what](job))),
+  write: async (job) =>
+    textBytes(
+      sceneSvg(SCENES[what](job), what === 'layout' ? await faceAddresses(job, FACE_PIXELS) : undefined),
+    ),
 });
 const dxf = (what: SceneWhat, name: string, says: string): Takeaway => ({
   ...{ to: 'dxf', what, name, says },
@@ -168,7 +172,7 @@ export const TAKEAWAYS: readonly Takeaway[] = [
       const { width, height } = job.quilt.finished;
       const scale = PICTURE_PIXELS / Math.max(width.value, height.value);
       return job.draw(
-        sceneSvg(SCENES.layout(job)),
+        sceneSvg(SCENES.layout(job), await faceAddresses(job, 2 * FACE_PIXELS)),
         Math.round(width.value * scale),
         Math.round(height.value * scale),
       );
@@ -181,7 +185,7 @@ export const TAKEAWAYS: readonly Takeaway[] = [
       name: 'One page to share',
       says: 'Picture, lists and steps; opens anywhere, without a network',
     },
-    write: async (job) => textBytes(htmlPage(job)),
+    write: async (job) => textBytes(await htmlPage(job)),
   },
   {
     ...{

@@ -3,8 +3,7 @@ import { type Operation, OPERATIONS, SCHEMAS } from './operations.ts';
 
 /** A schema as it stands inside another document: without its own heading. */
 function inside(schema: object): object {
-  const { $schema: _schema, $id: _id, ...rest } = schema as { $schema?: string; $id?: string };
-  return rest;
+  return Object.fromEntries(Object.entries(schema).filter(([key]) => key !== '$schema' && key !== '$id'));
 }
 const asJson = (schema: z.ZodType): object =>
   inside(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }));

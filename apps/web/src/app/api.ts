@@ -19,6 +19,11 @@ export interface StoredQuilt {
   readonly problems: readonly Problem[];
 }
 
+/** What came out of a zip of quilts. */
+interface Arrived {
+  readonly quilts: readonly { readonly id: string; readonly title: string; readonly copy: boolean }[];
+}
+
 /** What the server answers to a save. */
 export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
 
@@ -121,6 +126,15 @@ export const api = createApi({
     // Under an id made here: sent again after a lost answer, it is the same quilt.
     addQuilt: build.mutation<StoredQuilt, { id: string; plan: Plan }>({
       query: (body) => ({ url: '/quilts', method: 'POST', body: { ...body, by: deviceName() } }),
+      invalidatesTags: ['shelf'],
+    }),
+    addParcel: build.mutation<Arrived, Blob>({
+      query: (body) => ({
+        url: '/parcels',
+        method: 'POST',
+        body,
+        headers: { 'Content-Type': 'application/octet-stream' },
+      }),
       invalidatesTags: ['shelf'],
     }),
     saveQuilt: build.mutation<Saved, { id: string; revision: number; plan: Plan }>({

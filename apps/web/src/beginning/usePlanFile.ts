@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../app/store.ts';
+import { api, serverError } from '../app/api.ts';
+import { hearOthers } from '../outbox/hearOthers.ts';
 import { addQuilt } from '../quilt/newQuilts.ts';
 
-/** Opening a plan file: its quilt goes on the shelf and lies open; what is wrong with it is said. */
+/** Opening a plan file, or whole quilts in a zip: they go on the shelf, and one alone lies open; what is wrong is said. */
 export function usePlanFile() {
   const [problem, setProblem] = useState<string | null>(null);
   const dispatch = useAppDispatch();
@@ -11,6 +13,17 @@ export function usePlanFile() {
   const open = async (files: FileList | null) => {
     const file = files?.[0];
     if (!file) return;
+    if (/\.zip$/i.test(file.name)) {
+      const arrived = await dispatch(api.endpoints.addParcel.initiate(file));
+      if (arrived.error !== undefined)
+        return setProblem(`${file.name} was not taken. ${serverError(arrived.error).message}`);
+      // What came with the quilts is in the server's log.
+      await dispatch(hearOthers());
+      const { quilts } = arrived.data;
+      setProblem(null);
+      await navigate(quilts.length === 1 ? `/quilts/${quilts[0]!.id}/setting` : '/');
+      return;
+    }
     const { readPlanJson } = await import('../shelf/readPlanFile.ts');
     const read = readPlanJson(await file.text());
     if (read.ok) {

@@ -1,5 +1,4 @@
-import { writePlanJson } from '@lattice/core';
-import { Download, History, Keyboard, Moon, Printer, Redo2, Sun, Undo2 } from 'lucide-react';
+import { History, Luggage, Keyboard, Moon, Printer, Redo2, Sun, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { useStore } from 'react-redux';
@@ -12,8 +11,8 @@ import { Button } from '../design/controls/Button.tsx';
 import { planChanged, redo, undo } from './planSlice.ts';
 import { SavingNote } from './SavingNote.tsx';
 import { selectKeptPlan, selectPlan } from './selectors.ts';
-import { download } from './download.ts';
 
+const TakeSheet = lazy(async () => ({ default: (await import('../taking/TakeSheet.tsx')).TakeSheet }));
 const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet.tsx')).KeysSheet }));
 const VersionsSheet = lazy(async () => ({
   default: (await import('../versions/VersionsSheet.tsx')).VersionsSheet,
@@ -107,6 +106,7 @@ export function TopBar() {
   const store = useStore<RootState>();
   const [theme, toggleTheme] = useTheme();
   const versions = useSheet('versions');
+  const taking = useSheet('take');
   const keys = useSheet('keys');
   useKeysKey(keys.show);
   /** A name being typed; null while nobody does. */
@@ -150,12 +150,9 @@ export function TopBar() {
           <History size={16} aria-hidden />
           <span className="word">Versions</span>
         </Button>
-        <Button
-          aria-label="Download the plan file"
-          onPress={() => download(`${plan.title}.plan.json`, writePlanJson(plan), 'application/json')}
-        >
-          <Download size={16} aria-hidden />
-          <span className="word">Plan file</span>
+        <Button aria-label="Take it with you" onPress={() => taking.show()}>
+          <Luggage size={16} aria-hidden />
+          <span className="word">Take it with you</span>
         </Button>
         <ToPaper to={`/quilts/${id}/paper`} aria-label="On paper">
           <Printer size={16} aria-hidden />
@@ -170,6 +167,11 @@ export function TopBar() {
           {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
         </Button>
       </div>
+      {taking.open !== null && (
+        <Suspense>
+          <TakeSheet onClose={taking.close} />
+        </Suspense>
+      )}
       {keys.open !== null && (
         <Suspense>
           <KeysSheet onClose={keys.close} />

@@ -16,6 +16,7 @@ import {
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { freeName } from '../beginning/makeQuilt.ts';
+import { useFilesHere } from './useFilesHere.ts';
 import { PlanFileButton } from '../beginning/PlanFileButton.tsx';
 import { usePlanFile } from '../beginning/usePlanFile.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -58,6 +59,7 @@ export function Shelf() {
   const [tagged, setTagged] = useState<ListedQuilt | null>(null);
   const [theme, toggleTheme] = useTheme();
   const file = usePlanFile();
+  useFilesHere(file.open);
 
   const ask = (change: Partial<ShelfAsked>) =>
     setParams(

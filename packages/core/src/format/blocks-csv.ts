@@ -77,7 +77,15 @@ export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
       points: points ? 'yes' : '',
     }),
   );
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\n`;
+  const fields = [
+    'name',
+    'maker',
+    'pattern',
+    ...['width', 'height', ...EDGES].map((what) => `${what} (${unit})`),
+  ];
+  const marked = ['colour 1', 'colour 2', 'colour 3', 'value', 'one-way', 'points'];
+  const columns = [...fields, ...marked];
+  return `${Papa.unparse(rows.length > 0 ? rows : { fields: columns, data: [] }, { escapeFormulae: true, columns })}\n`;
 }
 
 /**

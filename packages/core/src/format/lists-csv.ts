@@ -92,6 +92,7 @@ export const logCsv = (log: readonly LogEntry[], quilt: string, marks?: Marks): 
       id,
     })),
     marks,
+    ['at', 'kind', 'body', 'id'],
   );
 
 /** Time sat at a quilt, a line for each sitting. */
@@ -106,4 +107,5 @@ export const timeCsv = (sittings: readonly Sitting[], marks?: Marks): string =>
       counts: struck ? 'no' : 'yes',
     })),
     marks,
+    ['start', 'work', 'minutes', 'steps', 'written down', 'counts'],
   );

@@ -21,9 +21,14 @@ const BROKEN: Readonly<Record<LineKind, readonly number[]>> = {
 
 /**
  * A scene as an SVG drawing, true to size in its own unit, a group for each layer with its name, so that it opens in
- * a drawing program as it is meant. Pictures, which live on a server, are left as their ground.
+ * a drawing program as it is meant.
+ *
+ * @param faces pictures of blocks by their ids, as data addresses; a block whose picture is not among them is its ground
  */
-export function sceneSvg({ unit, box, layers }: Scene): string {
+export function sceneSvg(
+  { unit, box, layers }: Scene,
+  faces: ReadonlyMap<string, string> = new Map(),
+): string {
   const hair = fromInches(HAIRLINE_INCHES, unit);
   const lineOf = (kind: LineKind) => {
     const dashes = BROKEN[kind].map((n) => n * hair).join(' ');
@@ -38,12 +43,16 @@ export function sceneSvg({ unit, box, layers }: Scene): string {
       }
       case 'block': {
         const { ground, patches } = item.look;
-        const faces = patches.map(({ colour, outlines }) => {
+        const drawnPatches = patches.map(({ colour, outlines }) => {
           const data = outlines.map((o) => `M${o.map((at) => at.join(' ')).join('L')}Z`).join('');
           return `<path d="${data}" fill="${colour}"/>`;
         });
-        const square = `<rect width="1" height="1" fill="${ground}"/>`;
-        return `<g id="${escaped(item.id)}" transform="${ontoCorners(item.corners)}">${square}${faces.join('')}</g>`;
+        const photo = faces.get(item.look.picture ?? '');
+        const square =
+          photo === undefined
+            ? `<rect width="1" height="1" fill="${ground}"/>`
+            : `<image href="${photo}" width="1" height="1" preserveAspectRatio="none"/>`;
+        return `<g id="${escaped(item.id)}" transform="${ontoCorners(item.corners)}">${square}${drawnPatches.join('')}</g>`;
       }
       case 'text': {
         const anchor = item.align === 'middle' ? ' text-anchor="middle"' : '';

@@ -25,7 +25,20 @@ export function writeStashCsv(stash: readonly StashPiece[], unit: Unit): string 
       from,
     }),
   );
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\n`;
+  const sizes = ['width', 'length'].map((what) => `${what} (${unit})`);
+  const columns = [
+    'name',
+    'kind',
+    ...sizes,
+    'count',
+    'colour',
+    'direction',
+    'sides alike',
+    'washed',
+    'price',
+    'from',
+  ];
+  return `${Papa.unparse(rows.length > 0 ? rows : { fields: columns, data: [] }, { escapeFormulae: true, columns })}\n`;
 }
 
 /** A table of cloth as it was understood; each problem names its line. */

@@ -11,18 +11,21 @@ type Cell = string | number | null;
  * would take for a formula are made harmless with an apostrophe before them.
  *
  * @param rows every row by the same headings; numbers are written to six places
+ * @param heads the headings, for a table that may have no rows
  */
-export function writeTable(rows: readonly Readonly<Record<string, Cell>>[], marks: Marks = 'point'): string {
+export function writeTable(
+  rows: readonly Readonly<Record<string, Cell>>[],
+  marks: Marks = 'point',
+  heads: readonly string[] = Object.keys(rows[0] ?? {}),
+): string {
   const said = (cell: Cell) => {
     if (typeof cell !== 'number') return cell ?? '';
     const plain = String(Math.round(cell * 1e6) / 1e6);
     return marks === 'comma' ? plain.replace('.', ',') : plain;
   };
-  const table = rows.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([head, cell]) => [head, said(cell)])),
-  );
+  const data = rows.map((row) => heads.map((head) => said(row[head] ?? null)));
   const delimiter = marks === 'comma' ? ';' : ',';
-  return `${Papa.unparse(table, { delimiter, newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+  return `${Papa.unparse({ fields: [...heads], data }, { delimiter, newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }
 
 /** What a spreadsheet reckons with: a number below nothing is none of it. */

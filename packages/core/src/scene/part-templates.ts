@@ -28,10 +28,7 @@ function laidLevel(outline: readonly Point[]): Point[] {
  * A card for each kind of piece of the top that goes on paper: what is cut, with the seam in it, and what is sewn. Pieces
  * of one shape share a card. True outlines: where the trade cuts a triangle's square a little larger, it is trimmed to this.
  */
-function partTemplates(
-  { seam, unit }: Pick<Plan, 'seam' | 'unit'>,
-  { parts, pieces }: Layout,
-): Template[] {
+function partTemplates({ seam, unit }: Pick<Plan, 'seam' | 'unit'>, { parts, pieces }: Layout): Template[] {
   const most = fromInches(LONGEST_INCHES, unit);
   const cards = new Map<string, { names: string[]; count: number; sewn: Point[] }>();
   for (const part of Object.values(parts)) {

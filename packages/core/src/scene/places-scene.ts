@@ -36,7 +36,7 @@ export function placesScene(plan: Plan, { layout, joins }: Quilt): Scene {
 export function measuredScene(plan: Plan, quilt: Quilt, says: { width: string; height: string }): Scene {
   const scene = quiltScene(plan, quilt.layout, quilt.joins);
   const { width, height } = scene.box;
-  const away = Math.max(width, height) / 24;
+  const away = Math.max(width, height) / 14;
   const items: SceneItem[] = [
     { what: 'dimension', from: { x: 0, y: -away / 2 }, to: { x: width, y: -away / 2 }, text: says.width },
     {

@@ -41,6 +41,7 @@ export class PaperWriter {
   private readonly root: PDFKit.PDFStructureElement;
 
   /**
+   * @param faces pictures of blocks by their ids, as JPEG
    * @param made when it is written, 2026-11-27T10:00:00Z: the same document of the same moment is the same file
    */
   constructor(
@@ -48,6 +49,7 @@ export class PaperWriter {
     paper: PaperName,
     letters: Letters,
     made: string,
+    private readonly faces: ReadonlyMap<string, Uint8Array> = new Map(),
   ) {
     const day = new Date(made);
     this.doc = new PDFDocument({
@@ -171,7 +173,7 @@ export class PaperWriter {
     if (at.y === undefined) this.room(Math.min(height * scale, this.bottom - MARGIN));
     const [x, y] = [MARGIN + (at.x ?? 0), at.y ?? this.doc.y];
     const draw = () =>
-      drawScene(this.doc, scene, { x, y, scale }, (text, place, size, middle, strong) => {
+      drawScene(this.doc, scene, { x, y, scale }, this.faces, (text, place, size, middle, strong) => {
         this.doc
           .fillColor(INK)
           .font(strong ? 'strong' : 'plain')
@@ -245,12 +247,15 @@ export class PaperWriter {
 
   /** Words in the signs the letters have: right-to-left, emoji and the like are told by a question mark each. */
   private writable(text: string): string {
-    return [
+    const signs = [
       ...text
+        .slice(0, MOST)
         .normalize('NFC')
         .replace(FRACTION, `$1${STROKE}$2`)
-        .replace(/[\p{Cc}\p{Cf}\p{Zl}\p{Zp}]+/gu, ' '),
-    ]
+        .replace(/[\p{Cc}\p{Cf}\p{Zl}\p{Zp}]+/gu, ' ')
+        .replace(UNBROKEN, '$& '),
+    ];
+    return [...signs, ...(text.length > MOST ? ['…'] : [])]
       .map((sign) => {
         const plain = INSTEAD[sign] ?? sign;
         if ([...plain].every((one) => this.known.hasGlyphForCodePoint(one.codePointAt(0)!))) return plain;
@@ -262,6 +267,9 @@ export class PaperWriter {
   }
 }
 
+/** Longer words and texts take ever longer to be broken into lines: nobody reads them on paper. */
+const MOST = 1500;
+const UNBROKEN = /\S{60}/g;
 const FEATURES: PDFKit.Mixins.OpenTypeFeatures[] = ['kern', 'liga'];
 /** Halves to sixty-fourths are set as fractions: the letters have figures for both sides of a fraction's own stroke. */
 const FRACTION = /(?<![\d/])(\d{1,2})\/(2|3|4|8|16|32|64)(?![\d/])/g;

@@ -28,12 +28,13 @@ export function drawScene(
   doc: PDFKit.PDFDocument,
   { box, layers }: Scene,
   { x, y, scale }: At,
+  faces: ReadonlyMap<string, Uint8Array>,
   write: (text: string, at: { x: number; y: number }, size: number, middle: boolean, strong: boolean) => void,
 ): void {
   doc.save();
   doc.rect(x - HAIR, y - HAIR, box.width * scale + 2 * HAIR, box.height * scale + 2 * HAIR).clip();
   doc.transform(scale, 0, 0, scale, x - box.x * scale, y - box.y * scale);
-  for (const { items } of layers) for (const item of items) drawItem(doc, item, scale, write);
+  for (const { items } of layers) for (const item of items) drawItem(doc, item, scale, faces, write);
   doc.restore();
 }
 
@@ -41,7 +42,8 @@ function drawItem(
   doc: PDFKit.PDFDocument,
   item: SceneItem,
   scale: number,
-  write: Parameters<typeof drawScene>[3],
+  faces: ReadonlyMap<string, Uint8Array>,
+  write: Parameters<typeof drawScene>[4],
 ): void {
   const line = (kind: LineKind) => {
     const broken = BROKEN[kind];
@@ -66,7 +68,9 @@ function drawItem(
         .split(' ')
         .map(Number) as [number, number, number, number, number, number];
       doc.transform(a, b, c, d, e, f);
-      doc.rect(0, 0, 1, 1).fill(item.look.ground);
+      const photo = faces.get(item.look.picture ?? '');
+      if (photo) doc.image(photo as Buffer, 0, 0, { width: 1, height: 1 });
+      else doc.rect(0, 0, 1, 1).fill(item.look.ground);
       for (const { colour, outlines } of item.look.patches) {
         const rounds = outlines.map((points): Path => {
           const [from, ...rest] = points.map(([px, py]) => ({ x: px, y: py }));

@@ -35,5 +35,6 @@ export const jobOf = (plan: Plan, more: Partial<TakeJob> = {}): TakeJob => ({
   draw: (svg, width, height) =>
     Promise.resolve(new TextEncoder().encode(`${width} × ${height}: ${svg.length}`)),
   picture: () => Promise.resolve(null),
+  jpeg: (picture) => Promise.resolve(picture),
   ...more,
 });

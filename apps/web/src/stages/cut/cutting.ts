@@ -6,7 +6,6 @@ import {
   stepEntry,
   type TableCloth,
 } from '@lattice/core';
-import { hearLog } from '../../outbox/wiring.ts';
 import { writeLog } from '../../outbox/writeLog.ts';
 import { selectPlan } from '../../quilt/selectors.ts';
 import type { Thunk } from '../../quilt/thunk.ts';
@@ -37,11 +36,4 @@ export const cutLost =
   (body: Extract<LogEntry, { kind: 'cut-lost' }>['body']): Thunk<Promise<void>> =>
   async (dispatch) => {
     await dispatch(writeLog([{ kind: 'cut-lost', body }]));
-  };
-
-/** Hears what other devices and tabs have done since. */
-export const hearOthers =
-  (): Thunk<Promise<void>> =>
-  async (dispatch, _getState, { keeping }) => {
-    await hearLog(keeping, dispatch);
   };

@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { type ChosenWay, wayKey } from '../../quilt/viewSlice.ts';
 import { selectStash } from '../../stash/stash.ts';
-import { hearOthers } from './cutting.ts';
+import { hearOthers } from '../../outbox/hearOthers.ts';
 
 /** How often other devices are listened for while one cuts. */
 const LISTEN_MS = 20_000;
