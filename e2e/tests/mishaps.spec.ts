@@ -139,6 +139,7 @@ test('a plan file goes out and comes in the same; a bad one is refused with its 
   server,
 }) => {
   await openCopy(page, server);
+  await page.getByRole('button', { name: 'Take it with you' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page
@@ -148,6 +149,7 @@ test('a plan file goes out and comes in the same; a bad one is refused with its 
   ]);
   const kept = path.join(folder, 'kept.plan.json');
   await download.saveAs(kept);
+  await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Dapper Lattice' }).click();
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   await page.setInputFiles('input[type=file]', kept);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { numberOf, readBlocksCsv, readPalette, readStashCsv } from '@lattice/core';
+import { numberOf, readBlocksCsv, readPalette, readStashCsv, textOf } from '@lattice/core';
 import type { Surroundings } from './open-plan.ts';
 import { readPlanText } from './read-plan-text.ts';
 
@@ -53,7 +53,7 @@ function understood(file: string, bytes: Buffer): Read {
   const ending = path.extname(file).toLowerCase();
   if (ending === '.zip')
     return { goes: true, to: '/api/parcels', type: 'application/octet-stream', body: new Uint8Array(bytes) };
-  const text = bytes.toString('utf8');
+  const text = textOf(bytes);
   if (ending === '.json') {
     const read = readPlanText(text);
     if (read.ok)

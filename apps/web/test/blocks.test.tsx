@@ -202,22 +202,25 @@ describe('the tape', () => {
 });
 
 describe('a table from a file', () => {
-  const files = (file: { name: string; size: number; text: () => Promise<string> }) =>
+  const files = (file: { name: string; size: number; arrayBuffer: () => Promise<Uint8Array> }) =>
     [file] as unknown as FileList;
   test('none, too large, unreadable, good', async () => {
     expect(await readTable(null, 'in')).toBeNull();
     expect(
-      (await readTable(files({ name: 'a.csv', size: 9e6, text: async () => '' }), 'in'))!.problems[0],
+      (await readTable(files({ name: 'a.csv', size: 9e6, arrayBuffer: async () => new Uint8Array() }), 'in'))!
+        .problems[0],
     ).toContain('larger than any table');
     expect(
       (await readTable(
-        files({ name: 'a.csv', size: 9, text: async () => Promise.reject(new Error('no')) }),
+        files({ name: 'a.csv', size: 9, arrayBuffer: async () => Promise.reject(new Error('no')) }),
         'in',
       ))!.problems[0],
     ).toContain('could not be read');
     expect(
-      (await readTable(files({ name: 'a.csv', size: 9, text: async () => 'width,height\n10,10' }), 'in'))!
-        .blocks,
+      (await readTable(
+        files({ name: 'a.csv', size: 9, arrayBuffer: async () => Buffer.from('width,height\n10,10') }),
+        'in',
+      ))!.blocks,
     ).toHaveLength(1);
   });
 });

@@ -19,6 +19,7 @@ import {
   readStashCsv,
   shoppingCsv,
   type StashPiece,
+  textOf,
   timeCsv,
   writeBlocksCsv,
   writePalette,
@@ -229,6 +230,36 @@ describe('tables', () => {
         );
       }),
     );
+  });
+});
+
+describe('the letters of a file, as spreadsheets of both worlds save it', () => {
+  const text = 'name;breite;höhe\r\nDrüben „A“;12,5;12,5\r\n';
+  const two = (order: 'le' | 'be', mark: boolean) => {
+    const bytes = Buffer.from(mark ? `\uFEFF${text}` : text, 'utf16le');
+    return order === 'le' ? bytes : bytes.swap16();
+  };
+  test('UTF-8 and UTF-16, with a mark at the beginning and without; and Windows’ own', () => {
+    for (const bytes of [
+      Buffer.from(text),
+      Buffer.from(`\uFEFF${text}`),
+      two('le', true),
+      two('be', true),
+      two('le', false),
+      two('be', false),
+    ])
+      expect(textOf(bytes)).toBe(text);
+    // By the table of the code page: ü is FC, „ is 84, “ is 93.
+    expect(textOf(Uint8Array.from([0x44, 0x72, 0xfc, 0x20, 0x84, 0x41, 0x93]))).toBe('Drü „A“');
+    expect(textOf(new Uint8Array())).toBe('');
+  });
+  test('a table with semicolons and decimal commas in UTF-16 is read as one in UTF-8', () => {
+    const table = (bytes: Uint8Array) => readBlocksCsv(textOf(bytes), 'cm').blocks;
+    const plain = 'name;width;height\r\nA;31,5;31,8\r\n';
+    expect(table(Buffer.from(`\uFEFF${plain}`, 'utf16le'))).toMatchObject([
+      { name: 'A', width: 31.5, height: 31.8 },
+    ]);
+    expect(table(Buffer.from(plain))).toMatchObject([{ name: 'A', width: 31.5, height: 31.8 }]);
   });
 });
 

@@ -164,7 +164,7 @@ describe('as one drawing', () => {
     expect(svg).toContain('d="M0.5 0.5L1.5 0.5L1.5 1.5L0.5 1.5Z"');
     const metric = svgOf(templates, 'cm').match(/id="check" d="([^"]+)"/)![1]!;
     const side = polygonOf(metric).map((p) => p.x);
-    expect(Math.max(...side) - Math.min(...side)).toBeCloseTo(2, 9);
+    expect(Math.max(...side) - Math.min(...side)).toBeCloseTo(3, 9);
   });
   test('cards lie below one another without touching; a half card says which edge is the fold', () => {
     const svg = svgOf(templates, 'in');

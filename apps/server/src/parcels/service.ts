@@ -5,6 +5,7 @@ import {
   LOG_BATCH,
   logEntrySchema,
   type Plan,
+  type Problem,
   readPlan,
   STASH,
 } from '@lattice/core';
@@ -178,7 +179,7 @@ function unpacked({ folder, about, plan, log }: Packed): Unpacked {
   const document = json('plan', plan);
   if (excessIn(document) !== null) throw fail('Its plan holds more than any quilt does.');
   const readHere = readPlan(document);
-  if (!readHere.ok) throw fail(`Its plan cannot be read: ${readHere.problems[0]!.message}`);
+  if (!readHere.ok) throw fail(`Its plan cannot be read: ${saidOf(readHere.problems[0]!)}`);
   const said = about === null ? null : aboutSchema.safeParse(json('page about itself', about));
   if (said && !said.success) throw fail('It is of a later kind than this app knows, or damaged.');
   return {
@@ -187,6 +188,10 @@ function unpacked({ folder, about, plan, log }: Packed): Unpacked {
     log: log === null ? [] : entriesOf(json('log', log), fail),
   };
 }
+
+/** What is wrong with a plan, and at which field. */
+const saidOf = ({ path, message }: Problem): string =>
+  path.length > 0 ? `${path.join('.')}: ${message}` : message;
 
 function entriesOf(document: unknown, fail: (why: string) => Refusal): LogEntry[] {
   if (!Array.isArray(document) || document.length > 200_000)

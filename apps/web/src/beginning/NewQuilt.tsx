@@ -35,6 +35,7 @@ import { Fitted } from './Fitted.tsx';
 import { beginHandInHand } from './handInHand.ts';
 import { makeQuilt } from './makeQuilt.ts';
 import { PileLineField } from './PileLineField.tsx';
+import { useFilesHere } from '../shelf/useFilesHere.ts';
 import { PlanFileButton } from './PlanFileButton.tsx';
 import { PlacesField, usePlaces } from './PlacesField.tsx';
 import { usePileLine } from './usePileLine.ts';
@@ -183,6 +184,7 @@ export function NewQuilt() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const file = usePlanFile();
+  useFilesHere(file.open);
 
   const wants = have === 'size' && forWhat === 'any' ? 'size' : forWhat;
   const target = useMemo<Target | null>(

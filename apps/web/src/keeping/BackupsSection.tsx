@@ -71,6 +71,12 @@ export function BackupsSection() {
         ))}
       </List>
       <p>
+        <a href="/api/shelf.zip" download>
+          The whole shelf as one file
+        </a>
+        : every quilt with its log and pictures, to be opened on another shelf.
+      </p>
+      <p>
         To go back to one, stop the app and run <code>./lattice restore FILE</code>. What is there then is
         kept too.
       </p>

@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { FileTrigger, Input, SearchField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { fileText } from '../app/fileText.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
@@ -132,7 +133,7 @@ export function StashPage() {
   const takeIn = async (files: FileList | null) => {
     const file = files?.[0];
     if (!file) return;
-    const read = readStashCsv(await file.text(), unit);
+    const read = readStashCsv(await fileText(file), unit);
     setWrong(read.problems);
     if (read.pieces.length > 0) await dispatch(putInStash(read.pieces));
   };

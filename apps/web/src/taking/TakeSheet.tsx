@@ -3,6 +3,7 @@ import { Palette } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
+import { fileText } from '../app/fileText.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
@@ -100,8 +101,8 @@ export function TakeSheet({ onClose }: { onClose: () => void }) {
     setBusy(null);
   };
   const bring = async (files: FileList | null) => {
-    const text = await files?.[0]?.text();
-    if (text !== undefined) setSays({ text: dispatch(coloursTaken(text)), wrong: false });
+    const file = files?.[0];
+    if (file) setSays({ text: dispatch(coloursTaken(await fileText(file))), wrong: false });
   };
   return (
     <Sheet title={`Take it with you: ${title}`} width={1080} isOpen onClose={onClose}>

@@ -1,3 +1,4 @@
+import { fileText } from '../../app/fileText.ts';
 import { readBlocksCsv, type ReadBlocks, type Unit } from '@lattice/core';
 
 /** More than this is no table of blocks; reading it would only stall the page. */
@@ -12,7 +13,7 @@ export async function readTable(files: FileList | null, unit: Unit): Promise<Rea
   if (file.size > FILE_LIMIT)
     return refused(`${file.name} is larger than any table of blocks. Nothing was taken.`);
   try {
-    return readBlocksCsv(await file.text(), unit);
+    return readBlocksCsv(await fileText(file), unit);
   } catch {
     return refused(`${file.name} could not be read. Nothing was taken.`);
   }
