@@ -1,10 +1,12 @@
+import fc from 'fast-check';
 import { unzipSync } from 'fflate';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { type LogEntry, type Plan, readPalette, readPlanJson } from '@lattice/core';
-import { fileName, take, TAKEAWAYS, takeaway, TYPES } from '../src/index.ts';
+import { fileName, quiltFiles, take, TAKEAWAYS, takeaway, TYPES, zipOf } from '../src/index.ts';
 import { ON_NODE } from '../src/node.ts';
+import { anyPlan } from '../../core/test/support/plans.ts';
 import { demoPlan, jobOf } from './support/job.ts';
 
 const text = (bytes: Uint8Array) => Buffer.from(bytes).toString('utf8');
@@ -137,3 +139,20 @@ describe('each comes out as what it is called, by readers that had no part in it
     expect(readPlanJson(text(await written(plan, 'json')))).toEqual({ ok: true, plan });
   }, 20_000);
 });
+
+test('any quilt and any notes: out as a zip and read again, nothing is lost', async () => {
+  const words = fc.string({ maxLength: 60, unit: 'binary' }).map((text) => `x${text}`);
+  await fc.assert(
+    fc.asyncProperty(anyPlan, fc.array(words, { maxLength: 5 }), async (plan, notes) => {
+      const log = notes.map((note, i): LogEntry => ({
+        ...{ id: `note-${i}-0001`, quilt: 'q1', at: '2026-11-27T10:00:00Z', kind: 'noted' },
+        body: { text: note, stage: '', about: {}, pictures: [] },
+      }));
+      const files = await quiltFiles(jobOf(plan, { log }), '', false);
+      const read = unzipSync(zipOf(files, '2026-11-27T10:00:00Z'));
+      expect(readPlanJson(text(read['quilt.plan.json']!))).toEqual({ ok: true, plan });
+      expect(JSON.parse(text(read['log.json']!))).toEqual(JSON.parse(JSON.stringify(log)));
+    }),
+    { numRuns: 40 },
+  );
+}, 30_000);
