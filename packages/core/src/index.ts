@@ -233,6 +233,7 @@ export { type BothChanged } from './merge/three-way.ts';
 export { nameOfField, sayValue } from './merge/words.ts';
 export { cuttingCsv, logCsv, placedCsv, shoppingCsv, timeCsv } from './format/lists-csv.ts';
 export { type Marks } from './format/table-csv.ts';
+export { asMarkup } from './format/markup.ts';
 export { textOf } from './format/text-of.ts';
 export { readPalette, writePalette } from './format/palette-gpl.ts';
 export { planSchema } from './format/plan-schema.ts';

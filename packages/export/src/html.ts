@@ -1,4 +1,5 @@
 import {
+  asMarkup,
   cuttingJob,
   cuttingWay,
   fabricById,
@@ -12,16 +13,6 @@ import {
   stepSays,
 } from '@lattice/core';
 import { FACE_PIXELS, faceAddresses, onPaper, type TakeJob } from './job.ts';
-
-/** Words as a page shows them, whatever stands in them. */
-const escaped = (text: string): string =>
-  text
-    .replace(/[\p{Cc}]+/gu, ' ')
-    .replace(/&/g, '&amp;')
-    .replace(/</g, '&lt;')
-    .replace(/>/g, '&gt;')
-    .replace(/"/g, '&quot;')
-    .replace(/'/g, '&#39;');
 
 const STYLE = `
 :root { color-scheme: light dark; }
@@ -47,7 +38,7 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
   const { width, height } = quilt.finished;
   const size = formatSize(width.value, height.value, unit);
   const list = (lines: readonly string[]) =>
-    `<ol>${lines.map((line) => `<li>${escaped(line)}</li>`).join('')}</ol>`;
+    `<ol>${lines.map((line) => `<li>${asMarkup(line)}</li>`).join('')}</ol>`;
   const rows = (all: readonly (readonly string[])[]) =>
     all.map((cells) => `<tr>${cells.map((cell) => `<td dir="auto">${cell}</td>`).join('')}</tr>`).join('\n');
   const sewing = sewingOf(plan, quilt.layout);
@@ -55,28 +46,28 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
   const picture = sceneSvg(
     quiltScene(plan, quilt.layout, quilt.joins),
     await faceAddresses(job, FACE_PIXELS),
-  ).replace('<svg ', `<svg role="img" aria-label="${escaped(`The quilt, ${size}`)}" `);
+  ).replace('<svg ', `<svg role="img" aria-label="${asMarkup(`The quilt, ${size}`)}" `);
   const cut = quilt.fabrics
     .filter(({ pieces, runs }) => pieces.length + runs.length > 0)
     .map(
       ({ fabric }) =>
-        `<h3 dir="auto">${escaped(fabric.name)}</h3>${list(cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty').steps.map((step) => stepSays(step, unit)))}`,
+        `<h3 dir="auto">${asMarkup(fabric.name)}</h3>${list(cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty').steps.map((step) => stepSays(step, unit)))}`,
     );
   const sewn = way
     ? guideOf(plan, quilt, sewing, way).map(
         ({ title: step, pick, does, caution }) =>
-          `<li><b>${escaped(step)}</b> ${escaped([pick, ...does, caution ?? ''].join(' '))}</li>`,
+          `<li><b>${asMarkup(step)}</b> ${asMarkup([pick, ...does, caution ?? ''].join(' '))}</li>`,
       )
     : [];
   const pieces = [...quilt.pieces, ...quilt.besides].map(({ name, fabric, count, cut: shape, squares }) => [
     String(count.value),
-    escaped(name),
-    escaped(
+    asMarkup(name),
+    asMarkup(
       shape.shape === 'rectangle'
         ? formatSize(shape.width.value, shape.length.value, unit)
         : `${numberOf(squares!.count.value, 'square')} of ${formatWithUnit(shape.side.value, unit)}, cut ${shape.shape === 'quarter-square' ? 'twice' : 'once'} corner to corner`,
     ),
-    escaped(fabricById(plan, fabric).name),
+    asMarkup(fabricById(plan, fabric).name),
   ]);
   return `<!doctype html>
 <html lang="en">
@@ -84,16 +75,16 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'; img-src data:">
-<title>${escaped(title)}</title>
+<title>${asMarkup(title)}</title>
 <style>${STYLE}</style>
 </head>
 <body>
-<h1 dir="auto">${escaped(title)}</h1>
-<p>${escaped(size)} finished. Written ${escaped(onPaper(made))} by Dapper Lattice.</p>
+<h1 dir="auto">${asMarkup(title)}</h1>
+<p>${asMarkup(size)} finished. Written ${asMarkup(onPaper(made))} by Dapper Lattice.</p>
 ${picture}
 <h2>To buy</h2>
 <table><tbody>
-${rows(quilt.fabrics.map(({ fabric, buy }) => [`<span class="cloth" style="background:${escaped(fabric.colour)}"></span>${escaped(fabric.name)}`, escaped(buy.text), escaped(`${formatWithUnit(fabric.usableWidth, unit)} usable`)]))}
+${rows(quilt.fabrics.map(({ fabric, buy }) => [`<span class="cloth" style="background:${asMarkup(fabric.colour)}"></span>${asMarkup(fabric.name)}`, asMarkup(buy.text), asMarkup(`${formatWithUnit(fabric.usableWidth, unit)} usable`)]))}
 </tbody></table>
 <h2>To cut</h2>
 <table><thead><tr><th>How many</th><th>What</th><th>As cut</th><th>Cloth</th></tr></thead><tbody>
@@ -103,8 +94,8 @@ ${rows(pieces)}
 <p>Close the blade whenever you put it down; cut away from yourself.</p>
 ${cut.join('\n')}
 <h2>Sewing, step by step</h2>
-${way ? `<ol>${sewn.join('\n')}</ol>` : `<p>${escaped(sewing.hindered ?? 'Nothing is to be sewn.')}</p>`}
-${missing.length > 0 ? `<p>${escaped(numberOf(missing.length, 'picture'))} could not be taken along: ${escaped(missing.join(', '))}.</p>` : ''}
+${way ? `<ol>${sewn.join('\n')}</ol>` : `<p>${asMarkup(sewing.hindered ?? 'Nothing is to be sewn.')}</p>`}
+${missing.length > 0 ? `<p>${asMarkup(numberOf(missing.length, 'picture'))} could not be taken along: ${asMarkup(missing.join(', '))}.</p>` : ''}
 </body>
 </html>
 `;

@@ -1,8 +1,6 @@
+import { asMarkup } from '@lattice/core';
 import { z } from 'zod';
 import { type Operation, OPERATIONS } from './operations.ts';
-
-const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 const STYLE = `
 :root { color-scheme: light dark; }
@@ -29,7 +27,7 @@ function fields(schema: z.ZodType): string {
       : type
         ? String(type)
         : 'see the schema';
-    return `<li><code>${escaped(name)}</code>${required.includes(name) ? '' : ' (may be left out)'}: ${escaped(kind)}</li>`;
+    return `<li><code>${asMarkup(name)}</code>${required.includes(name) ? '' : ' (may be left out)'}: ${asMarkup(kind)}</li>`;
   });
   return `<ul>${rows.join('')}</ul>`;
 }
@@ -37,12 +35,12 @@ function fields(schema: z.ZodType): string {
 function section({ method, path, says, query, body, sends, answers, curl }: Operation, base: string): string {
   const call = curl?.replace(/'(\/api[^']*)'$/, (_, address: string) => `'${base}${address}'`);
   return [
-    `<h3><span class="method">${method.toUpperCase()}</span> <code>${escaped(path)}</code></h3>`,
-    `<p>${escaped(says)} ${escaped(answers.says)}</p>`,
+    `<h3><span class="method">${method.toUpperCase()}</span> <code>${asMarkup(path)}</code></h3>`,
+    `<p>${asMarkup(says)} ${asMarkup(answers.says)}</p>`,
     query ? fields(query) : '',
     body ? fields(body) : '',
-    sends !== undefined ? `<p>Carries <code>${escaped(sends)}</code>.</p>` : '',
-    call !== undefined ? `<pre tabindex="0">curl ${escaped(call)}</pre>` : '',
+    sends !== undefined ? `<p>Carries <code>${asMarkup(sends)}</code>.</p>` : '',
+    call !== undefined ? `<pre tabindex="0">curl ${asMarkup(call)}</pre>` : '',
   ].join('\n');
 }
 

@@ -1,10 +1,8 @@
 import { pathData } from '../geometry/path.ts';
 import type { Point } from '../geometry/point.ts';
 import { fromInches } from '../length/unit.ts';
+import { asMarkup } from './markup.ts';
 import type { LineKind, Scene, SceneItem } from '../scene/scene.ts';
-
-const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
 
 /** A hairline, in inches; how each kind of line is broken, in hairlines. */
 const HAIRLINE_INCHES = 1 / 80;
@@ -39,7 +37,7 @@ export function sceneSvg(
       case 'shape': {
         const line = item.line === null ? '' : ` ${lineOf(item.line)}`;
         const data = item.paths.map(pathData).join('');
-        return `<path id="${escaped(item.id)}" d="${data}" fill="${item.fill ?? 'none'}"${line}/>`;
+        return `<path id="${asMarkup(item.id)}" d="${data}" fill="${item.fill ?? 'none'}"${line}/>`;
       }
       case 'block': {
         const { ground, patches } = item.look;
@@ -52,19 +50,19 @@ export function sceneSvg(
           photo === undefined
             ? `<rect width="1" height="1" fill="${ground}"/>`
             : `<image href="${photo}" width="1" height="1" preserveAspectRatio="none"/>`;
-        return `<g id="${escaped(item.id)}" transform="${ontoCorners(item.corners)}">${square}${drawnPatches.join('')}</g>`;
+        return `<g id="${asMarkup(item.id)}" transform="${ontoCorners(item.corners)}">${square}${drawnPatches.join('')}</g>`;
       }
       case 'text': {
         const anchor = item.align === 'middle' ? ' text-anchor="middle"' : '';
         const weight = item.strong ? ' font-weight="700"' : '';
         const { x, y } = item.at;
-        return `<text x="${x}" y="${y}" font-size="${item.size}"${anchor}${weight}>${escaped(item.text)}</text>`;
+        return `<text x="${x}" y="${y}" font-size="${item.size}"${anchor}${weight}>${asMarkup(item.text)}</text>`;
       }
       case 'dimension': {
         const { from, to, text } = item;
         const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
         const line = `<path d="M${from.x} ${from.y}L${to.x} ${to.y}" ${lineOf('outline')}/>`;
-        const words = `<text x="${middle.x}" y="${middle.y}" font-size="${12 * hair}" text-anchor="middle">${escaped(text)}</text>`;
+        const words = `<text x="${middle.x}" y="${middle.y}" font-size="${12 * hair}" text-anchor="middle">${asMarkup(text)}</text>`;
         return `${line}${words}`;
       }
     }
@@ -73,7 +71,7 @@ export function sceneSvg(
     .filter(({ items }) => items.length > 0)
     .map(({ id, name, items }) => {
       const inner = items.map((item) => `    ${drawn(item)}`).join('\n');
-      return `  <g id="layer-${escaped(id)}"><title>${escaped(name)}</title>\n${inner}\n  </g>`;
+      return `  <g id="layer-${asMarkup(id)}"><title>${asMarkup(name)}</title>\n${inner}\n  </g>`;
     });
   const { x, y, width, height } = box;
   return [
