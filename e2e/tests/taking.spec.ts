@@ -52,8 +52,6 @@ test('the whole quilt comes back in on the shelf, dropped there; a file that is 
   await openCopy(page, server);
   await open(page);
   const whole = await took(page, /^The whole quilt/);
-  await page.goto(server.address);
-  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   const drop = async (name: string, bytes: Buffer) => {
     const transfer = await page.evaluateHandle(
       ([file, content]) => {
@@ -63,8 +61,21 @@ test('the whole quilt comes back in on the shelf, dropped there; a file that is 
       },
       [name, bytes.toString('base64')] as const,
     );
-    await page.dispatchEvent('main', 'drop', { dataTransfer: transfer });
+    await page.dispatchEvent('body', 'drop', { dataTransfer: transfer });
   };
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^The blocks/ })
+    .waitFor();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Blocks' }).click();
+  await expect(page.getByRole('slider', { name: 'Cut all to' })).toBeVisible();
+  // A table dropped on the blocks is read as one, however a spreadsheet wrote its letters.
+  await drop('blocks.csv', Buffer.from('\uFEFFname;width;height\r\nDrüben;10,5;10 1/2\r\n', 'utf16le'));
+  await page.getByRole('dialog').getByRole('button', { name: 'Add them to the pile' }).click();
+  await expect(page.getByText(/of 31 blocks/).first()).toBeVisible();
+  await page.goto(server.address);
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   await drop('bad.zip', Buffer.from('no zip'));
   await expect(page.getByRole('alert')).toContainText('bad.zip was not taken. This file is not a zip');
   await drop('whole.zip', whole.bytes);

@@ -35,7 +35,7 @@ import { Fitted } from './Fitted.tsx';
 import { beginHandInHand } from './handInHand.ts';
 import { makeQuilt } from './makeQuilt.ts';
 import { PileLineField } from './PileLineField.tsx';
-import { useFilesHere } from '../shelf/useFilesHere.ts';
+import { useFilesHere } from '../app/useFilesHere.ts';
 import { PlanFileButton } from './PlanFileButton.tsx';
 import { PlacesField, usePlaces } from './PlacesField.tsx';
 import { usePileLine } from './usePileLine.ts';

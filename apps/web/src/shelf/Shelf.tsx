@@ -16,7 +16,7 @@ import {
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { freeName } from '../beginning/makeQuilt.ts';
-import { useFilesHere } from './useFilesHere.ts';
+import { useFilesHere } from '../app/useFilesHere.ts';
 import { PlanFileButton } from '../beginning/PlanFileButton.tsx';
 import { usePlanFile } from '../beginning/usePlanFile.ts';
 import { Button } from '../design/controls/Button.tsx';

@@ -20,6 +20,7 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useFilesHere } from '../../app/useFilesHere.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { useSheet } from '../../app/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -130,6 +131,12 @@ export function BlocksStage() {
   const [pointed, setPointed] = useState<string | null>(null);
   /** A table that was read, and the block the cursor was at. */
   const [read, setRead] = useState<{ table: ReadBlocks; from: number | null } | null>(null);
+  const takeTable = async (files: FileList | null) => {
+    const found = await readTable(files, unit);
+    setRead(found && { table: found, from: null });
+  };
+  // A table that is dropped here is of blocks.
+  useFilesHere(takeTable);
   const at = useRef<CellAt | null>(null);
   const table = useRef<TableHandle>(null);
 
@@ -202,9 +209,7 @@ export function BlocksStage() {
           </Button>
           <FileTrigger
             acceptedFileTypes={['.csv', '.tsv', '.txt', 'text/csv']}
-            onSelect={(files) =>
-              void readTable(files, unit).then((found) => setRead(found && { table: found, from: null }))
-            }
+            onSelect={(files) => void takeTable(files)}
           >
             <Button>
               <FileUp size={15} aria-hidden />
