@@ -1,5 +1,5 @@
 import { unzipSync, zipSync } from 'fflate';
-import { type LogEntry, type Plan, startPlan, writePlanJson } from '@lattice/core';
+import { type LogEntry, MAKER, type Plan, startPlan, writePlanJson } from '@lattice/core';
 import sharp from 'sharp';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
@@ -135,6 +135,20 @@ describe('a whole quilt, carried from one house to another', () => {
     expect(own.find((entry) => entry.kind === 'noted')!.body).toMatchObject({ pictures: ['picture-0002'] });
     expect((await logOf(here)).filter((entry) => entry.quilt === 'quilt-0001')).toHaveLength(3);
   }, 30_000);
+  test('what it says of other quilts on the shelf, or of the maker, is not taken', async () => {
+    const here = await filled();
+    const foreign = { ...log[2]!, id: 'sneaked-0001', quilt: 'quilt-0001' };
+    const hours = { ...log[3]!, id: 'sneaked-0002', quilt: MAKER };
+    const own = { ...log[3]!, id: 'own-000001', quilt: 'quilt-0002' };
+    const parcel = zipSync({
+      'about.json': Buffer.from(JSON.stringify({ version: 1, id: 'quilt-0002' })),
+      'quilt.plan.json': Buffer.from(writePlanJson(startPlan('sashed-sampler'))),
+      'log.json': Buffer.from(JSON.stringify([foreign, hours, own])),
+    });
+    const { body } = (await arrive(here, parcel).expect(201)) as { body: Arrived };
+    expect(body.entries).toBe(1);
+    expect((await logOf(here)).map(({ id }) => id)).toEqual([...log.map(({ id }) => id), 'own-000001']);
+  });
   test('a page in it reads by itself: no script, no address, names are words', async () => {
     const files = unzipSync(await taken(await filled(), '/api/quilts/quilt-0001/take?to=zip'));
     const page = Buffer.from(files['index.html']!).toString('utf8');

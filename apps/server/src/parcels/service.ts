@@ -4,7 +4,6 @@ import {
   type LogEntry,
   LOG_BATCH,
   logEntrySchema,
-  type Plan,
   type Problem,
   readPlan,
   STASH,
@@ -182,12 +181,20 @@ function unpacked({ folder, about, plan, log }: Packed): Unpacked {
   if (!readHere.ok) throw fail(`Its plan cannot be read: ${saidOf(readHere.problems[0]!)}`);
   const said = about === null ? null : aboutSchema.safeParse(json('page about itself', about));
   if (said && !said.success) throw fail('It is of a later kind than this app knows, or damaged.');
+  const id = said?.data?.id ?? '';
+  const entries = log === null ? [] : entriesOf(json('log', log), fail);
   return {
-    id: said?.data?.id ?? '',
-    plan: readHere.plan as Plan,
-    log: log === null ? [] : entriesOf(json('log', log), fail),
+    id,
+    plan: readHere.plan,
+    // Of other quilts that are on this shelf, of its maker's hours and practice a parcel has nothing to say.
+    log: entries.filter(
+      ({ quilt, kind }) => quilt === id || (quilt === STASH && STASH_KINDS_TAKEN.has(kind)),
+    ),
   };
 }
+
+/** What a parcel may tell of the stash: the cloth its quilt has set aside. */
+const STASH_KINDS_TAKEN: ReadonlySet<LogEntry['kind']> = new Set(['stash-put', 'stash-moved']);
 
 /** What is wrong with a plan, and at which field. */
 const saidOf = ({ path, message }: Problem): string =>
