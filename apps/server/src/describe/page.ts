@@ -36,7 +36,7 @@ function section({ method, path, says, query, body, sends, answers, curl }: Oper
   const call = curl?.replace(/'(\/api[^']*)'$/, (_, address: string) => `'${base}${address}'`);
   return [
     `<h3><span class="method">${method.toUpperCase()}</span> <code>${asMarkup(path)}</code></h3>`,
-    `<p>${asMarkup(says)} ${asMarkup(answers.says)}</p>`,
+    `<p>${asMarkup(says)}<br><small>Comes back: ${asMarkup(answers.says)}</small></p>`,
     query ? fields(query) : '',
     body ? fields(body) : '',
     sends !== undefined ? `<p>Carries <code>${asMarkup(sends)}</code>.</p>` : '',
