@@ -71,6 +71,16 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    files: ['packages/photo/src/**/*.ts'],
+    rules: walls(
+      {
+        regex: '^(?!\\.{1,2}/|@lattice/core$|ml-matrix$|ml-levenberg-marquardt$|linear-sum-assignment$)',
+        message: 'The camera knows the core, linear algebra and assignment, and nothing of page or disk.',
+      },
+      publicFace,
+    ),
+  },
   { files: ['apps/server/src/**/*.ts'], rules: walls(noWeb, publicFace) },
   {
     files: ['apps/cli/src/**/*.ts'],

@@ -12,10 +12,11 @@ const swc = [
 const shared = {
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
   // Modules in a form the test runner does not read as they are.
-  transformIgnorePatterns: ['/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb|ml-[a-z-]+|linear-sum-assignment|is-any-array|cheminfo-types)/)'],
   moduleNameMapper: {
     '^@lattice/core$': '<rootDir>/packages/core/src/index.ts',
     '^@lattice/export/node$': '<rootDir>/packages/export/src/node.ts',
+    '^@lattice/photo$': '<rootDir>/packages/photo/src/index.ts',
     '^@lattice/export$': '<rootDir>/packages/export/src/index.ts',
   },
   rootDir: import.meta.dirname,
@@ -35,6 +36,7 @@ export default {
   projects: [
     room('core', 'packages/core'),
     room('export', 'packages/export'),
+    room('photo', 'packages/photo'),
     room('server', 'apps/server'),
     room('cli', 'apps/cli'),
     {

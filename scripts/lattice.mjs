@@ -59,6 +59,10 @@ const COMMANDS = {
     'take a plan, whole quilts, a table or a palette in  FILE [--server ADDRESS]',
     () => import('./commands/core.mjs'),
   ],
+  measure: [
+    'measure a block by one photo of it  PHOTO [--reference letter|a4|WIDTHxHEIGHT] [--unit cm] [--json]',
+    () => import('./commands/core.mjs'),
+  ],
   fit: [
     'find designs of a size  PLAN.json --target 90x100 [--blocks 30] [--json]',
     () => import('./commands/core.mjs'),

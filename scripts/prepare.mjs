@@ -38,7 +38,7 @@ export function install() {
 export async function build() {
   await once(
     'build',
-    hashOf('apps/web', 'packages/core', 'packages/export', 'package-lock.json'),
+    hashOf('apps/web', 'packages/core', 'packages/export', 'packages/photo', 'package-lock.json'),
     async () => {
       console.error('Building the web app…');
       const { code, out } = quiet(bin('vite'), [
@@ -63,7 +63,7 @@ const COMMAND = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');
 export async function buildCommand() {
   await once(
     'command',
-    hashOf('apps/cli', 'packages/core', 'packages/export', 'package-lock.json'),
+    hashOf('apps/cli', 'packages/core', 'packages/export', 'packages/photo', 'package-lock.json'),
     async () => {
       const { code, out } = quiet(bin('vite'), ['build', 'apps/cli', '--config', 'apps/cli/vite.config.ts']);
       if (code !== 0 || !existsSync(COMMAND)) throw new Stop(`The command line could not be built.\n${out}`);

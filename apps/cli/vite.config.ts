@@ -10,6 +10,7 @@ export default defineConfig({
     alias: {
       '@lattice/core': path.resolve(import.meta.dirname, '../../packages/core/src/index.ts'),
       '@lattice/export/node': path.resolve(import.meta.dirname, '../../packages/export/src/node.ts'),
+      '@lattice/photo': path.resolve(import.meta.dirname, '../../packages/photo/src/index.ts'),
       '@lattice/export': path.resolve(import.meta.dirname, '../../packages/export/src/index.ts'),
     },
   },

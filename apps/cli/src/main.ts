@@ -5,6 +5,7 @@ import { compute } from './compute.ts';
 import { cut, type CutFlags } from './cut.ts';
 import type { ExportFlags } from './export.ts';
 import type { ImportFlags } from './import.ts';
+import type { MeasureFlags } from './measure.ts';
 import { fit, type FitFlags } from './fit.ts';
 import type { Surroundings } from './open-plan.ts';
 import { sew, type SewFlags } from './sew.ts';
@@ -117,6 +118,24 @@ program
   .action(async (file: string, options: ImportFlags) => {
     const { importFile } = await import('./import.ts');
     process.exitCode = await importFile(file, options, around);
+  });
+
+program
+  .command('measure')
+  .description('Measures a block by one photo of it beside or inside a reference.')
+  .argument('<photo>', 'a JPEG, PNG or WebP')
+  .option(
+    '--reference <kind>',
+    'letter or a4, the printed sheet; or WIDTHxHEIGHT of the rectangle round four cards',
+    'letter',
+  )
+  .option('--reference-corners <corners>', 'its outer corners in pixels, clockwise: "x,y x,y x,y x,y"')
+  .option('--block-corners <corners>', 'the block’s corners in pixels, clockwise')
+  .option('--unit <unit>', 'in or cm', 'in')
+  .option('--json', 'the lengths, the corners and what is unsure as data')
+  .action(async (file: string, options: MeasureFlags) => {
+    const { measure } = await import('./measure.ts');
+    process.exitCode = await measure(file, options, around);
   });
 
 const counter = program

@@ -1,0 +1,131 @@
+import type { Point } from '@lattice/core';
+import { measurePhoto, type PhotoAsked, type PhotoMeasured, type PhotoRefused } from '../../src/measure.ts';
+import type { Raster } from '../../src/raster.ts';
+import { fromTopLeft } from '../../src/reference.ts';
+import { inRow, sixLengths } from '../../src/six-lengths.ts';
+import { onFilm, photograph } from './photograph.ts';
+import { type Scene, sceneBy } from './scenes.ts';
+import { tableOf } from './table.ts';
+
+/** What one photo told, beside what is true. Lengths in inches, corners in pixels, begun at the top left. */
+export interface Told {
+  readonly refused: PhotoRefused | null;
+  readonly six: readonly number[];
+  readonly truth: readonly number[];
+  readonly uncertainty: number;
+  readonly doubts: readonly string[];
+  readonly bend: number;
+  readonly corners: readonly Point[];
+  readonly trueCorners: readonly Point[];
+  readonly reference: readonly Point[];
+  /** The rectangle's sides as it lies in the picture. */
+  readonly sides: readonly [number, number];
+}
+
+const shoot = (scene: Scene): Raster => photograph(tableOf(scene.laid), scene.shot);
+
+function told(scene: Scene, raster: Raster, asked: Partial<PhotoAsked> = {}): Told {
+  const found: PhotoMeasured | PhotoRefused = measurePhoto(raster, { reference: scene.reference, ...asked });
+  const seen = (p: Point) => onFilm(scene.shot, p);
+  const block = fromTopLeft(scene.block, seen);
+  const refused = typeof found === 'string' ? found : null;
+  const got = typeof found === 'string' ? null : found;
+  return {
+    refused,
+    six: got ? inRow(got.six) : [],
+    truth: inRow(sixLengths(block)),
+    uncertainty: got?.uncertainty ?? 0,
+    doubts: got?.doubts ?? [],
+    bend: got?.camera.values[3] ?? 0,
+    corners: got?.corners ?? [],
+    trueCorners: block.map(seen),
+    reference: got?.reference ?? [],
+    sides: [got?.found?.width ?? 0, got?.found?.height ?? 0],
+  };
+}
+
+const without = (scene: Scene, drop: readonly string[], laid: Partial<Scene['laid']> = {}): Scene => {
+  const next = { ...scene.laid, ...laid } as Record<string, unknown>;
+  for (const key of drop) delete next[key];
+  return { ...scene, laid: next as unknown as Scene['laid'] };
+};
+const bent = (): Scene => {
+  const scene = sceneBy(3, WIDTH);
+  return { ...scene, shot: { ...scene.shot, bend: 0.03 } };
+};
+
+const WIDTH = 1000;
+/** Where only a word is asked for, a smaller picture does. */
+const SMALL = 700;
+
+/** Photos the tests ask for, by name. */
+export const CASES: Readonly<Record<string, () => Told>> = {
+  bent: () => told(bent(), shoot(bent())),
+  'block corners given': () => {
+    const scene = sceneBy(9, WIDTH);
+    return told(scene, shoot(scene), { blockCorners: scene.block.map((p) => onFilm(scene.shot, p)) });
+  },
+  'four places given': () => {
+    const scene = without(sceneBy(9, WIDTH), ['sheet', 'cards']);
+    const around = [
+      { x: -1, y: -1 },
+      { x: 15, y: -1 },
+      { x: 15, y: 9 },
+      { x: -1, y: 9 },
+    ];
+    return told(scene, shoot(scene), {
+      reference: { kind: 'cards', sides: [10, 16] },
+      referenceCorners: around.map((p) => onFilm(scene.shot, p)),
+      rectangle: [16, 10],
+      blockCorners: scene.block.map((p) => onFilm(scene.shot, p)),
+    });
+  },
+  'no reference': () => {
+    const scene = without(sceneBy(2, SMALL), ['sheet', 'cards']);
+    return told(scene, shoot(scene));
+  },
+  'no block': () => {
+    const scene = without(sceneBy(2, SMALL), ['mat', 'shadow'], { blocks: [] });
+    return told(scene, shoot(scene));
+  },
+  'two blocks': () => {
+    const scene = without(sceneBy(2, SMALL), ['mat', 'shadow']);
+    const [first] = scene.laid.blocks;
+    const side =
+      Math.max(...first!.corners.map((p) => p.x)) - Math.min(...first!.corners.map((p) => p.x)) + 1;
+    const second = { ...first!, corners: first!.corners.map((p) => ({ x: p.x + side, y: p.y })) };
+    const [x, y, z] = scene.shot.stands;
+    const both: Scene = {
+      ...scene,
+      laid: { ...scene.laid, blocks: [first!, second] },
+      shot: {
+        ...scene.shot,
+        stands: [x + side / 2, y, 1.6 * z],
+        looksAt: { x: scene.shot.looksAt.x + side / 2, y: scene.shot.looksAt.y },
+      },
+    };
+    return told(both, shoot(both));
+  },
+  'far away': () => {
+    const scene = sceneBy(2, SMALL);
+    const [x, y, z] = scene.shot.stands;
+    const far: Scene = { ...scene, shot: { ...scene.shot, stands: [x, y, 2.6 * z] } };
+    return told(far, shoot(far));
+  },
+  'black and white': () => {
+    const scene = sceneBy(2, SMALL);
+    const raster = shoot(scene);
+    const data = Uint8ClampedArray.from(raster.data);
+    for (let i = 0; i < data.length; i += 4) data[i] = data[i + 2] = data[i + 1]!;
+    return told(scene, { ...raster, data });
+  },
+  ...Object.fromEntries(
+    Array.from({ length: 60 }, (_, seed) => [
+      `chance ${seed}`,
+      () => {
+        const scene = sceneBy(seed, WIDTH);
+        return told(scene, shoot(scene));
+      },
+    ]),
+  ),
+};
