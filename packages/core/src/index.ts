@@ -248,6 +248,7 @@ export { templatesOf } from './scene/part-templates.ts';
 export { measuredScene, placesScene } from './scene/places-scene.ts';
 export { quiltLabelScene, usualLabel } from './scene/quilt-label.ts';
 export { stepScene } from './scene/step-scene.ts';
+export { MEASURING_SHEETS, measuringSheetScene, SHEET_SQUARE } from './scene/measuring-sheet.ts';
 export { checkScene, checkSide, sheetScenes, templatesScene, testSquares } from './scene/template-scene.ts';
 export { type Work, WORK_WORDS, WORKS } from './choice/works.ts';
 export { forgottenClock, type Running, type Sitting, sittingsIn } from './clock/sittings.ts';

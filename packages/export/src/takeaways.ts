@@ -136,6 +136,7 @@ export const TAKEAWAYS: readonly Takeaway[] = [
   pdf('shopping', 'To buy and to cut', 'The lists, with boxes to tick'),
   pdf('steps', 'The sewing', 'Step by step, with pictures'),
   pdf('templates', 'Templates', 'True to size, with squares to check the printing by'),
+  pdf('measuring-sheet', 'The measuring sheet', 'Black squares to photograph a block beside, true to size'),
   svg('layout', 'The quilt, drawn', 'True to size, a layer for cloth, blocks and seams'),
   svg('cuts', 'The cut pieces, drawn', 'Each cloth, with and without seam allowance'),
   svg('templates', 'Templates, drawn', 'Cut line and seam line of each'),

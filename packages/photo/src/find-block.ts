@@ -1,9 +1,9 @@
 import type { Point } from '@lattice/core';
 import { boxesIn, laidOn } from './box-search.ts';
 import type { Camera } from './camera.ts';
-import { flattened } from './flat.ts';
+import { type Flat, flattened } from './flat.ts';
 import { groundOf, LIGHT_COUNTS, withoutThin } from './ground.ts';
-import { hiddenBy, rimOf } from './hidden.ts';
+import { hiddenBy, onSheet, rimOf } from './hidden.ts';
 import type { Raster } from './raster.ts';
 import { type FoundReference, rectangle } from './reference.ts';
 import { type RoughOutline, roughOutline } from './rough-edges.ts';
@@ -37,8 +37,17 @@ export function findBlock(
   about: readonly Point[] = found ? rectangle(found.width, found.height) : [],
 ): FoundBlock | null {
   const flat = flattened(raster, camera, about);
-  const hidden = hiddenBy(flat, found);
-  const rim = rimOf(flat, camera, raster.width, raster.height);
+  const beside = bestOn(flat, hiddenBy(flat, found), rimOf(flat, camera, raster.width, raster.height));
+  if (beside && beside.plain > PLAIN_ENOUGH) return asFound(beside);
+  // A small block may lie on the sheet itself.
+  const sheet = onSheet(flat, found);
+  const on = sheet && bestOn(flat, sheet.hidden, sheet.rim);
+  const best = [beside, on].filter((c) => c !== null).sort((a, b) => b.plain - a.plain)[0];
+  return best && best.plain > LEAST_PLAIN ? asFound(best) : null;
+}
+
+/** The most likely block on one ground. */
+function bestOn(flat: Flat, hidden: Uint8Array, rim: Uint8Array): Candidate | null {
   let best: Candidate | null = null;
   for (const light of LIGHT_COUNTS) {
     const ground = groundOf(flat, hidden, rim, light);
@@ -59,10 +68,10 @@ export function findBlock(
       if (!meant) continue;
       if (!best || meant.plain > best.plain + 0.02)
         best = { ...meant, others: seen.filter((c) => apart(c.rough.corners, meant.rough.corners)) };
-      if (best.plain > PLAIN) return asFound(best);
+      if (best.plain > PLAIN) return best;
     }
   }
-  return best && best.plain > LEAST_PLAIN ? asFound(best) : null;
+  return best;
 }
 
 /** Something that may be the block. */

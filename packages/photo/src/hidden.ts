@@ -1,6 +1,6 @@
 import type { Camera } from './camera.ts';
 import type { Flat } from './flat.ts';
-import type { FoundReference } from './reference.ts';
+import { type FoundReference, paperOf } from './reference.ts';
 
 /** How far round a sheet its shadow and its curl reach, in inches. */
 const ROUND_SHEET = 0.12;
@@ -17,11 +17,9 @@ export function hiddenBy(flat: Flat, found: FoundReference | null): Uint8Array {
   if (!found) return hidden;
   const { reference, width, height } = found;
   if (reference.kind === 'sheet') {
-    const paper = reference.paper ?? [width + 2, height + 2];
-    const [pw, ph] = width < height === paper[0] < paper[1] ? paper : [paper[1], paper[0]];
-    const mx = (pw - width) / 2 + ROUND_SHEET;
-    const my = (ph - height) / 2 + ROUND_SHEET;
-    eachIn(flat, -mx, -my, width + mx, height + my, (i) => (hidden[i] = 1));
+    const [from, , to] = paperOf(found);
+    const around = ROUND_SHEET;
+    eachIn(flat, from!.x - around, from!.y - around, to!.x + around, to!.y + around, (i) => (hidden[i] = 1));
     return hidden;
   }
   const corners = [
@@ -37,6 +35,34 @@ export function hiddenBy(flat: Flat, found: FoundReference | null): Uint8Array {
   });
   return hidden;
 }
+
+/**
+ * For a block that lies on the sheet itself: all but the paper hidden, and its squares; and where there is surely
+ * paper, along its edges. Null where the reference is no sheet.
+ */
+export function onSheet(
+  flat: Flat,
+  found: FoundReference | null,
+): { readonly hidden: Uint8Array; readonly rim: Uint8Array } | null {
+  if (!found || found.reference.kind !== 'sheet') return null;
+  const [a, , c] = paperOf(found);
+  const hidden = new Uint8Array(flat.width * flat.height).fill(1);
+  const rim = new Uint8Array(hidden.length);
+  const { width: w, height: h } = found;
+  eachIn(flat, a!.x + INSIDE_EDGE, a!.y + INSIDE_EDGE, c!.x - INSIDE_EDGE, c!.y - INSIDE_EDGE, (i, x, y) => {
+    const inSquare =
+      Math.min(Math.abs(x - 0.5), Math.abs(x - w + 0.5)) < 0.6 &&
+      Math.min(Math.abs(y - 0.5), Math.abs(y - h + 0.5)) < 0.6;
+    if (inSquare) return;
+    hidden[i] = 0;
+    if (Math.min(x - a!.x, c!.x - x, y - a!.y, c!.y - y) < SURELY_PAPER) rim[i] = 1;
+  });
+  return { hidden, rim };
+}
+
+/** So far within its edge the paper is looked at, and so far in there is surely paper, in inches. */
+const INSIDE_EDGE = 0.1;
+const SURELY_PAPER = 0.6;
 
 /** Marks a card: its square, and the white that hangs together with it. */
 function growCard(flat: Flat, hidden: Uint8Array, x: number, y: number): void {

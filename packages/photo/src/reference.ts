@@ -1,4 +1,4 @@
-import type { Point } from '@lattice/core';
+import { MEASURING_SHEETS, type Point, SHEET_SQUARE } from '@lattice/core';
 import { perspective, through } from './camera.ts';
 import { clockwise, type DarkSquare } from './squares.ts';
 
@@ -12,15 +12,14 @@ export interface Reference {
   readonly paper?: readonly [number, number];
 }
 
-/** The side of each black square, in inches. */
-export const SQUARE = 1;
-const MM = 1 / 25.4;
-
 /** The sheets the app prints. */
 export const SHEETS = {
-  letter: { kind: 'sheet', sides: [6.5, 9], paper: [8.5, 11] },
-  a4: { kind: 'sheet', sides: [170 * MM, 240 * MM], paper: [210 * MM, 297 * MM] },
+  letter: { kind: 'sheet', ...MEASURING_SHEETS.letter },
+  a4: { kind: 'sheet', ...MEASURING_SHEETS.a4 },
 } as const satisfies Record<string, Reference>;
+
+/** The side of each black square, in inches. */
+const SQUARE = SHEET_SQUARE;
 
 /** A reference as it was found in a photo. */
 export interface FoundReference {
@@ -164,4 +163,18 @@ export function squareAt(at: Point, k: number, angle: number, bleed = 0): Point[
     [SQUARE + bleed, SQUARE + bleed],
     [-bleed, SQUARE + bleed],
   ].map(([x, y]) => ({ x: at.x + x! * cos - y! * sin, y: at.y + x! * sin + y! * cos }));
+}
+
+/** The paper's corners beside its four squares, clockwise from the top left, in inches; a usual margin of an inch where it is not known. */
+export function paperOf({ reference, width, height }: FoundReference): readonly Point[] {
+  const [short, long] = reference.paper ?? [Math.min(width, height) + 2, Math.max(width, height) + 2];
+  const [pw, ph] = width < height ? [short, long] : [long, short];
+  const mx = (pw - width) / 2;
+  const my = (ph - height) / 2;
+  return [
+    { x: -mx, y: -my },
+    { x: width + mx, y: -my },
+    { x: width + mx, y: height + my },
+    { x: -mx, y: height + my },
+  ];
 }

@@ -15,6 +15,7 @@ const NAMED = [
   'bent',
   'block corners given',
   'four places given',
+  'on the sheet',
   'no reference',
   'no block',
   'two blocks',
@@ -103,6 +104,12 @@ function byFourCorners({ reference, trueCorners, sides }: Told): Point[] {
     return { x: (g[0]! * p.x + g[1]! * p.y + g[2]!) / z, y: (g[3]! * p.x + g[4]! * p.y + g[5]!) / z };
   });
 }
+
+it('a small block on the sheet itself', () => {
+  const told = photos.get('on the sheet')!;
+  expect(told.refused).toBeNull();
+  expect(Math.max(...errors(told))).toBeLessThan(1 / 32);
+});
 
 describe('pointed at', () => {
   it('measures between corners that are given', () =>

@@ -9,6 +9,8 @@ import {
   formatWithUnit,
   guideOf,
   measuredScene,
+  MEASURING_SHEETS,
+  measuringSheetScene,
   numberOf,
   type Plan,
   placesScene,
@@ -21,7 +23,8 @@ import {
   testSquares,
 } from '@lattice/core';
 import { onPaper, type TakeJob } from '../job.ts';
-import type { PaperWriter } from './paper.ts';
+import { MARGIN, type PaperWriter } from './paper.ts';
+import { POINTS } from './pen.ts';
 
 type Pages = (paper: PaperWriter, job: TakeJob) => void;
 
@@ -176,6 +179,16 @@ const record: Pages = (paper, { plan, quilt, log, id }) => {
   paper.drawing(label, 'A label to sew on the back; the outer line is cut', null);
 };
 
+/** The sheet to photograph a block beside: its squares in the middle of the paper, as the camera takes them to be. */
+const measuringSheet: Pages = (page, { paper }) => {
+  const { paper: size, sides } = MEASURING_SHEETS[paper];
+  const [x, y] = [0, 1].map((k) => ((size[k]! - sides[k]!) / 2) * POINTS.in) as [number, number];
+  page.drawing(measuringSheetScene(paper), 'Four black squares and a line of 4 inches', null, {
+    x: x - MARGIN,
+    y,
+  });
+};
+
 /** What can be put on paper, and the pages of each. */
 export const PAPER_PAGES = {
   booklet: [cover, layout, shopping, cuts, steps, templates, record],
@@ -184,4 +197,5 @@ export const PAPER_PAGES = {
   shopping: [shopping],
   steps: [steps],
   templates: [templates],
+  'measuring-sheet': [measuringSheet],
 } as const satisfies Readonly<Record<string, readonly Pages[]>>;

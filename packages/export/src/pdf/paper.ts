@@ -12,7 +12,8 @@ export interface Letters {
   readonly strong: Uint8Array;
 }
 
-const MARGIN = 40;
+/** White round a page, in points. */
+export const MARGIN = 40;
 const INK = '#1b2433';
 const SOFT = '#5d6674';
 /** Signs the letters lack, by those they have. */

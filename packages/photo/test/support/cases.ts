@@ -106,6 +106,26 @@ export const CASES: Readonly<Record<string, () => Told>> = {
     };
     return told(both, shoot(both));
   },
+  'on the sheet': () => {
+    const scene = without(sceneBy(2, WIDTH), ['mat']);
+    const { at, turn, width, height } = scene.laid.sheet!;
+    const middle = {
+      x: at.x + (width * Math.cos((turn * Math.PI) / 180) - height * Math.sin((turn * Math.PI) / 180)) / 2,
+      y: at.y + (width * Math.sin((turn * Math.PI) / 180) + height * Math.cos((turn * Math.PI) / 180)) / 2,
+    };
+    const block = [
+      [-2.1, -2.2],
+      [2.25, -2.1],
+      [2.2, 2.15],
+      [-2.2, 2.2],
+    ].map(([x, y]) => ({ x: middle.x + x!, y: middle.y + y! }));
+    const on: Scene = {
+      ...scene,
+      block,
+      laid: { ...scene.laid, blocks: [{ ...scene.laid.blocks[0]!, corners: block }] },
+    };
+    return told(on, shoot(on));
+  },
   'far away': () => {
     const scene = sceneBy(2, SMALL);
     const [x, y, z] = scene.shot.stands;
