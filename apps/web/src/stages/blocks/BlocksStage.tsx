@@ -15,8 +15,8 @@ import {
   wallOf,
   writeBlocksCsv,
 } from '@lattice/core';
-import { FileDown, FileUp, Plus } from 'lucide-react';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { Camera, FileDown, FileUp, Plus } from 'lucide-react';
+import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -55,6 +55,9 @@ import { SizeChart } from './SizeChart.tsx';
 import { SizeChoices } from './SizeChoices.tsx';
 import { TapePanel } from './TapePanel.tsx';
 import { theseOf, UnderstoodSheet } from './UnderstoodSheet.tsx';
+
+/** What a photo is read with is large, and fetched when one is. */
+const PhotoSheet = lazy(async () => ({ default: (await import('../../camera/PhotoSheet.tsx')).PhotoSheet }));
 
 const Work = styled.div`
   display: flex;
@@ -127,16 +130,21 @@ export function BlocksStage() {
   const [problem, setProblem] = useState<string | null>(null);
   const [kind, setKind] = useState<string | null>(null);
   const sheet = useSheet('block');
+  const photo = useSheet('photo');
   const id = useAppSelector((s) => s.saving.id)!;
   const [pointed, setPointed] = useState<string | null>(null);
   /** A table that was read, and the block the cursor was at. */
   const [read, setRead] = useState<{ table: ReadBlocks; from: number | null } | null>(null);
-  const takeTable = async (files: FileList | null) => {
-    const found = await readTable(files, unit);
-    setRead(found && { table: found, from: null });
-  };
+  const takeTable = useCallback(
+    async (files: FileList | null) => {
+      const found = await readTable(files, unit);
+      setRead(found && { table: found, from: null });
+    },
+    [unit],
+  );
   // A table that is dropped here is of blocks.
-  useFilesHere(takeTable);
+  const closed = photo.open === null;
+  useFilesHere(useCallback(async (files) => (closed ? takeTable(files) : undefined), [closed, takeTable]));
   const at = useRef<CellAt | null>(null);
   const table = useRef<TableHandle>(null);
 
@@ -223,6 +231,10 @@ export function BlocksStage() {
             <FileDown size={15} aria-hidden />
             To a CSV
           </Button>
+          <Button isDisabled={pile.length === 0} onPress={() => photo.show()}>
+            <Camera size={15} aria-hidden />
+            By photo
+          </Button>
         </div>
         {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setCutWidth} />}
         {pile.length === 0 ? (
@@ -304,6 +316,19 @@ export function BlocksStage() {
           }}
           onClose={sheet.close}
         />
+      )}
+      {photo.open !== null && (
+        <Suspense fallback={null}>
+          <PhotoSheet
+            plan={plan}
+            cut={cut}
+            onMeasured={(block, sizes) => {
+              setEdges(true);
+              change(block, { ...sizes, settled: undefined });
+            }}
+            onClose={photo.close}
+          />
+        </Suspense>
       )}
       <UnderstoodSheet
         read={read?.table ?? null}
