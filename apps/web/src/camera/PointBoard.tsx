@@ -135,6 +135,11 @@ export function PointBoard({
   const frame = useRef<HTMLDivElement>(null);
   const held = useRef<{ corner: number; from: Point; at: Point } | null>(null);
   const [active, setActive] = useState<number | null>(null);
+  const [grabbed, setGrabbed] = useState<number | null>(null);
+  const letGo = () => {
+    held.current = null;
+    setGrabbed(null);
+  };
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
     context?.drawImage(picture, 0, 0);
@@ -196,7 +201,7 @@ export function PointBoard({
           key={names[k]}
           type="button"
           aria-label={`${names[k]}: arrows move it`}
-          data-held={held.current?.corner === k}
+          data-held={grabbed === k}
           style={place(p)}
           onFocus={() => setActive(k)}
           onBlur={() => setActive((had) => (had === k ? null : had))}
@@ -210,11 +215,12 @@ export function PointBoard({
           onPointerDown={(event) => {
             event.currentTarget.setPointerCapture(event.pointerId);
             held.current = { corner: k, from: { x: event.clientX, y: event.clientY }, at: p };
+            setGrabbed(k);
             setActive(k);
           }}
           onPointerMove={drag}
-          onPointerUp={() => (held.current = null)}
-          onPointerCancel={() => (held.current = null)}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
         />
       ))}
       {active !== null && points[active] && (
