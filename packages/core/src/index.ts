@@ -204,7 +204,7 @@ export { mattress, startBed, targetSize, type TargetSize } from './target/size.t
 export { type Split, splitCounts, splitQuilt } from './finder/split.ts';
 export { type Random, randomFrom } from './random/random.ts';
 export { arrange, type ArrangeProgress } from './wall/arrange.ts';
-export { edgeColours, judgeContrast } from './wall/contrast.ts';
+export { type Contrast, edgeColours, judgeContrast } from './wall/contrast.ts';
 export { type Clash, type ClashReason, clashesOf, scoreOf, type WallScore } from './wall/costs.ts';
 export { type Crowd, crowdsOf } from './wall/crowds.ts';
 export { type Arrangement, type ArrangeRules, START_RULES, type WallJob } from './wall/job.ts';

@@ -52,7 +52,7 @@ const Handle = styled.button`
 `;
 const Loupe = styled.div`
   position: absolute;
-  top: 8px;
+  top: calc(50% - 74px);
   width: 148px;
   height: 148px;
   border: 3px solid #fff;
@@ -101,7 +101,7 @@ interface PointBoardProps {
   /** What is looked at, and how it is said. */
   readonly picture: ImageBitmap;
   readonly says: string;
-  /** Corners in the picture's dots, clockwise, and what each is called. */
+  /** Corners in the picture's dots, clockwise, or two places; and what each is called. */
   readonly points: readonly Point[];
   readonly names: readonly string[];
   /** How far an arrow moves one, in the picture's dots; ten times as far with Shift. */
@@ -174,23 +174,25 @@ export function PointBoard({
       }}
     >
       <canvas ref={canvas} width={picture.width} height={picture.height} role="img" aria-label={says} />
-      <svg viewBox={`0 0 ${picture.width} ${picture.height}`} preserveAspectRatio="none" aria-hidden>
-        <polygon
-          points={points.map((p) => `${p.x},${p.y}`).join(' ')}
-          fill="none"
-          stroke="#fff"
-          strokeWidth={4}
-          strokeOpacity={0.75}
-          vectorEffect="non-scaling-stroke"
-        />
-        <polygon
-          points={points.map((p) => `${p.x},${p.y}`).join(' ')}
-          fill="none"
-          stroke="var(--chalk)"
-          strokeWidth={2}
-          vectorEffect="non-scaling-stroke"
-        />
-      </svg>
+      {points.length > 2 && (
+        <svg viewBox={`0 0 ${picture.width} ${picture.height}`} preserveAspectRatio="none" aria-hidden>
+          <polygon
+            points={points.map((p) => `${p.x},${p.y}`).join(' ')}
+            fill="none"
+            stroke="#fff"
+            strokeWidth={4}
+            strokeOpacity={0.75}
+            vectorEffect="non-scaling-stroke"
+          />
+          <polygon
+            points={points.map((p) => `${p.x},${p.y}`).join(' ')}
+            fill="none"
+            stroke="var(--chalk)"
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
+        </svg>
+      )}
       {lengths.map(({ at, text, key }) => (
         <Length key={key} style={place(at)}>
           {text}

@@ -1,14 +1,20 @@
 import type { Point } from '@lattice/core';
 import {
   type Camera,
+  balanced,
   colourAt,
+  colourRound,
   KIND_WORDS,
+  type LayoutAsked,
   measurePhoto,
   type PhotoAsked,
+  paperIn,
   photoKindOf,
   type PhotoMeasured,
   type PhotoRefused,
   type Raster,
+  readLayout,
+  type ReadLayout,
   straightened,
 } from '@lattice/photo';
 
@@ -32,8 +38,9 @@ export type PhotoQuestion =
       readonly size: number;
     }
   | { readonly ask: 'face'; readonly corners: readonly Point[]; readonly size: number }
-  | { readonly ask: 'squares'; readonly quads: readonly (readonly Point[])[]; readonly size: number }
-  | { readonly ask: 'patch'; readonly quad: readonly Point[] };
+  | { readonly ask: 'layout'; readonly asked: LayoutAsked }
+  | { readonly ask: 'paper' }
+  | { readonly ask: 'swatch'; readonly cloth: Point; readonly paper: Point };
 
 /** A photo that lies open: its size, and a smaller picture of it to point at. */
 export interface OpenPhoto {
@@ -53,10 +60,11 @@ export interface PhotoAnswers {
   near: ImageBitmap;
   /** The block's face, straightened, as JPEG. */
   face: Blob;
-  /** Straightened squares, each as its pixels: red, green, blue, opacity. */
-  squares: readonly Uint8ClampedArray[];
-  /** Mean colour of a part of the photo, 0 to 255 each. */
-  patch: readonly [number, number, number];
+  layout: ReadLayout | null;
+  /** Where white paper lies, beside a black square; null where there is none. */
+  paper: Point | null;
+  /** The cloth’s colour, set against the paper’s white. */
+  swatch: string;
 }
 export type PhotoNews = { readonly id: number } & ({ readonly ok: unknown } | { readonly wrong: string });
 
@@ -65,6 +73,8 @@ const MOST_PIXELS = 16_000_000;
 /** The picture to point at, along its longer side. */
 const SHOWN = 1400;
 const VIEW_PIXELS = 900_000;
+/** How far round a place its colour is taken, as a share of the photo. */
+const SPOT = 0.012;
 
 let raster: (Raster & { data: Uint8ClampedArray<ArrayBuffer> }) | null = null;
 let camera: Camera | null = null;
@@ -175,13 +185,14 @@ async function answer(question: PhotoQuestion): Promise<unknown> {
       canvas.getContext('2d')!.putImageData(new ImageData(square, size, size), 0, 0);
       return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 });
     }
-    case 'squares':
-      return question.quads.map((quad) => straightened(held(), quad, question.size));
-    case 'patch': {
-      const data = straightened(held(), question.quad, 24);
-      const sum = [0, 0, 0];
-      for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) sum[c]! += data[i + c]!;
-      return sum.map((v) => (v * 4) / data.length);
+    case 'layout':
+      return readLayout(held(), question.asked);
+    case 'paper':
+      return paperIn(held());
+    case 'swatch': {
+      const { cloth, paper } = question;
+      const reach = SPOT * Math.max(held().width, held().height);
+      return balanced(colourRound(held(), cloth, reach), colourRound(held(), paper, reach / 2));
     }
   }
 }

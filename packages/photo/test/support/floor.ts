@@ -72,8 +72,14 @@ const unturned = (u: number, v: number, turn: number): readonly [number, number]
 
 const SIZE = 40;
 
-/** The demo’s blocks laid out by chance, photographed at a slant in uneven light, corners pointed at by finger. */
-export function floor(name: string, seed: number, width: number): FloorTold {
+/** Blocks of a quilt of the demo, laid out: those of its pile by chance, or as is said. */
+interface Lying {
+  readonly block: number;
+  readonly turn: number;
+}
+
+/** A demo quilt’s blocks on a floor, photographed at a slant in uneven light. */
+export function floorPhoto(name: string, seed: number, width: number, said?: readonly Lying[]) {
   const demo = path.join(import.meta.dirname, '../../../../demo', name);
   const parsed = readPlanJson(readFileSync(`${demo}.plan.json`, 'utf8'));
   if (!parsed.ok) throw new Error('no plan');
@@ -91,7 +97,8 @@ export function floor(name: string, seed: number, width: number): FloorTold {
     const k = Math.floor(random() * (i + 1));
     [order[i], order[k]] = [order[k]!, order[i]!];
   }
-  const truth = pieces.map((_, i) => ({ block: order[i] ?? -1, turn: Math.floor(random() * 4) }));
+  const truth: readonly Lying[] =
+    said ?? pieces.map((_, i) => ({ block: order[i] ?? -1, turn: Math.floor(random() * 4) }));
   const toInch = plan.unit === 'cm' ? 1 / 2.54 : 1;
   const places = pieces.map((p) => p.outline.map(({ x, y }) => ({ x: x * toInch, y: y * toInch })));
   const prints = grain(seed);
@@ -155,17 +162,27 @@ export function floor(name: string, seed: number, width: number): FloorTold {
     { x: box.right, y: box.bottom },
     { x: box.left, y: box.bottom },
   ];
-  const slip = 0.012 * width;
+  return {
+    raster,
+    faces,
+    truth,
+    places,
+    corners: corners.map((place) => ({ place, seen: onFilm(shot, place) })),
+  };
+}
+
+/** Such a photo read, its corners pointed at by finger. */
+export function floor(name: string, seed: number, width: number): FloorTold {
+  const { raster, faces, truth, places, corners } = floorPhoto(name, seed, width);
+  const random = randomFrom(seed * 31 + 5);
+  const slip = () => 0.024 * width * (random() - 0.5);
   const read = readLayout(raster, {
     places: places.map((q) => ({ corners: q })),
     blocks: faces.map((f) => squareOf(f, SIZE)),
     size: SIZE,
-    pointed: corners.map((place) => {
-      const seen = onFilm(shot, place);
-      return { place, seen: { x: seen.x + between(-slip, slip), y: seen.y + between(-slip, slip) } };
-    }),
+    pointed: corners.map(({ place, seen }) => ({ place, seen: { x: seen.x + slip(), y: seen.y + slip() } })),
     turns: [0, 1, 2, 3],
-    now: pieces.map(() => null),
+    now: places.map(() => null),
   });
   const small = faces.map((f) => squareOf(f, 12).map(Math.round));
   const FINE = 24;

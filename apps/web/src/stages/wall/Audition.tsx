@@ -8,11 +8,14 @@ import {
   type Plan,
   withFabric,
 } from '@lattice/core';
-import { useState } from 'react';
+import { Camera } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import styled from 'styled-components';
+import { useSheet } from '../../app/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Section } from '../../figures/Section.tsx';
+import { ContrastVerdict } from '../../design/ContrastVerdict.ts';
 
 const Cloths = styled.div`
   display: flex;
@@ -47,23 +50,10 @@ const Cloths = styled.div`
     }
   }
 `;
-const Verdict = styled.p`
-  padding: 7px 10px;
-  border-radius: 7px;
-  font-size: 13px;
-  background: var(--good-wash);
-  color: var(--good);
-  &[data-kind='disappears'] {
-    background: var(--wrong-wash);
-    color: var(--wrong);
-    font-weight: 650;
-  }
-  &[data-kind='close'],
-  &[data-kind='same-value'] {
-    background: var(--brass-wash);
-    color: var(--brass);
-  }
-`;
+/** What a photo is read with is large, and fetched when one is. */
+const SwatchSheet = lazy(async () => ({
+  default: (await import('../../camera/SwatchSheet.tsx')).SwatchSheet,
+}));
 
 /** Jobs whose cloth lies beside blocks, as they are named here. */
 function jobsOf(plan: Plan, layout: Layout): { id: string; name: string; says: string; use: FabricUse }[] {
@@ -135,6 +125,7 @@ interface AuditionProps {
 export function Audition({ plan, layout, blocks, tried, onTry, onTake }: AuditionProps) {
   const jobs = jobsOf(plan, layout);
   const [chosen, setChosen] = useState(jobs[0]?.id ?? '');
+  const photo = useSheet('swatch');
   const job = jobs.find((j) => j.id === chosen) ?? jobs[0];
   if (!job) return null;
   const own = fabricById(plan, fabricFor(plan, job.use));
@@ -171,9 +162,25 @@ export function Audition({ plan, layout, blocks, tried, onTry, onTake }: Auditio
           onChange={(event) => onTry({ use: job.use, fabric: null, colour: event.target.value })}
         />
       </Cloths>
-      <Verdict role="status" data-kind={contrast.kind} data-testid="contrast">
+      <Button onPress={() => photo.show()}>
+        <Camera size={15} aria-hidden />
+        By camera
+      </Button>
+      {photo.open !== null && (
+        <Suspense fallback={null}>
+          <SwatchSheet
+            judge={(seen) => judgeContrast(seen, blocks, job.says)}
+            onTake={(seen) => {
+              onTry({ use: job.use, fabric: null, colour: seen });
+              photo.close();
+            }}
+            onClose={photo.close}
+          />
+        </Suspense>
+      )}
+      <ContrastVerdict role="status" data-kind={contrast.kind} data-testid="contrast">
         {contrast.text}
-      </Verdict>
+      </ContrastVerdict>
       {tried && (
         <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
           <Button look="main" onPress={onTake}>

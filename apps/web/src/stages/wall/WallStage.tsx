@@ -16,11 +16,13 @@ import {
   withPlaced,
   withTurned,
 } from '@lattice/core';
-import { Lock, LockOpen, PackageOpen, Printer, RotateCw } from 'lucide-react';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Camera, Lock, LockOpen, PackageOpen, Printer, RotateCw } from 'lucide-react';
+import { lazy, memo, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useSheet } from '../../app/useInAddress.ts';
+import { withWallRead } from '../../camera/laid.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
@@ -44,6 +46,9 @@ import { placeWords, WallBoard } from './WallBoard.tsx';
 import { type ViewId, VIEWS } from './views.tsx';
 import { WallKeys } from './WallKeys.tsx';
 
+/** What a photo is read with is large, and fetched when one is. */
+const LaidSheet = lazy(async () => ({ default: (await import('../../camera/LaidSheet.tsx')).LaidSheet }));
+
 const Hanging = styled.div`
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
@@ -60,7 +65,7 @@ const Hanging = styled.div`
     background: var(--card);
   }
   .tools .said {
-    margin-right: auto;
+    flex: 1 1 200px;
     font-size: 14px;
   }
   @media (max-width: 760px) {
@@ -107,6 +112,7 @@ export function WallStage() {
   const [pointedClash, setPointedClash] = useState<Clash | null>(null);
   const [tried, setTried] = useState<Tried | null>(null);
   const [picked, setPicked] = useState(0);
+  const photo = useSheet('laid');
   const { state: arranging, start, stop, clear } = useArrange();
 
   const pieces = useMemo(
@@ -281,6 +287,10 @@ export function WallStage() {
             <PackageOpen size={15} aria-hidden />
             Park
           </Button>
+          <Button isDisabled={plan.pile.length === 0} onPress={() => photo.show()}>
+            <Camera size={15} aria-hidden />
+            From a photo
+          </Button>
         </div>
         <WallBoard
           plan={shown}
@@ -347,6 +357,20 @@ export function WallStage() {
         </Caution>
       </StageSide>
       <DragGhost handle={ghost} />
+      {photo.open !== null && (
+        <Suspense fallback={null}>
+          <LaidSheet
+            plan={plan}
+            layout={layout}
+            onTake={(places) => {
+              change(withWallRead(plan, places), '');
+              setSaid('The wall is as the photo shows it.');
+              photo.close();
+            }}
+            onClose={photo.close}
+          />
+        </Suspense>
+      )}
     </StageGrid>
   );
 }

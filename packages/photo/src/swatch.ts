@@ -1,0 +1,54 @@
+import type { Point } from '@lattice/core';
+import { addColour, lightOfRgb, type Raster } from './raster.ts';
+import { darkSquares } from './squares.ts';
+
+/** Red, green and blue from 0 to 255. */
+type Rgb = readonly [number, number, number];
+
+/** What white paper gives back of the light that falls on it (office paper; from memory). */
+const PAPER = 0.85;
+
+/**
+ * The colour of cloth under even white light, by white paper seen in the same light: each of red, green and blue
+ * is set against the paper's.
+ *
+ * @returns as #rrggbb
+ */
+export function balanced(cloth: Rgb, paper: Rgb): string {
+  const channel = (c: 0 | 1 | 2) => {
+    const light = (lightOfRgb(cloth[c]) / Math.max(1e-3, lightOfRgb(paper[c]))) * PAPER;
+    const v = Math.min(1, light);
+    return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
+  };
+  return `#${([0, 1, 2] as const).map((c) => channel(c).toString(16).padStart(2, '0')).join('')}`;
+}
+
+/** Dots looked at across and down a spot. */
+const ACROSS = 16;
+
+/** The mean colour round a place of a photo, mixed in light. */
+export function colourRound(raster: Raster, at: Point, reach: number): Rgb {
+  const rgb = new Float64Array(3);
+  const sum = [0, 0, 0];
+  for (let y = 0; y < ACROSS; y++)
+    for (let x = 0; x < ACROSS; x++) {
+      rgb.fill(0);
+      const off = (k: number) => ((k + 0.5) / ACROSS - 0.5) * 2 * reach;
+      addColour(raster, at.x + off(x), at.y + off(y), rgb, 0);
+      for (let c = 0; c < 3; c++) sum[c]! += lightOfRgb(rgb[c]!);
+    }
+  return sum.map((light) => {
+    const v = light / (ACROSS * ACROSS);
+    return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
+  }) as unknown as Rgb;
+}
+
+/** A place of white paper in a photo: beside the largest black square there is; null where there is none. */
+export function paperIn(raster: Raster): Point | null {
+  const [square] = darkSquares(raster).sort((a, b) => b.side - a.side);
+  if (!square) return null;
+  // A quarter of a side out from the middle of one side: there the paper is white all round the square.
+  const [a, b] = square.corners;
+  const out = { x: (a.x + b.x) / 2 - square.middle.x, y: (a.y + b.y) / 2 - square.middle.y };
+  return { x: square.middle.x + 1.4 * out.x, y: square.middle.y + 1.4 * out.y };
+}
