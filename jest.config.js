@@ -12,7 +12,9 @@ const swc = [
 const shared = {
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
   // Modules in a form the test runner does not read as they are.
-  transformIgnorePatterns: ['/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb|ml-[a-z-]+|linear-sum-assignment|is-any-array|cheminfo-types)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(?:culori|d3-[a-z-]+|internmap|idb|ml-[a-z-]+|linear-sum-assignment|is-any-array|cheminfo-types)/)',
+  ],
   moduleNameMapper: {
     '^@lattice/core$': '<rootDir>/packages/core/src/index.ts',
     '^@lattice/export/node$': '<rootDir>/packages/export/src/node.ts',

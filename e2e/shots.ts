@@ -1,3 +1,6 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM_FLAGS } from './support/chromium.ts';
@@ -6,6 +9,13 @@ import { DemoServer } from './support/server.ts';
 
 /** One picture of each main view, from the demo as it is seeded, at 1280 × 800. */
 const folder = path.resolve(import.meta.dirname, '../docs/screenshots');
+/** A block beside the printed sheet, taken by the tests' own camera. */
+const photo = path.join(mkdtempSync(path.join(tmpdir(), 'lattice-shot-')), 'block.jpg');
+spawnSync(
+  process.execPath,
+  ['--import', 'tsx', 'packages/photo/test/support/save.mts', photo, 'chance:2:1800'],
+  { cwd: path.resolve(import.meta.dirname, '..') },
+);
 const server = new DemoServer();
 await server.start();
 const browser = await chromium.launch({
@@ -45,22 +55,28 @@ await shot('new');
 await page.goto(`${server.address}ask/prairie-points`);
 await page.getByTestId('headline').waitFor();
 await shot('quick-answers');
-await page.goto(`${server.address}keeping`);
-await page
-  .getByText(/, of the day/)
-  .first()
-  .waitFor();
-await page.getByRole('button', { name: 'Back up now' }).click();
-await page
-  .getByText(/, asked for/)
-  .first()
-  .waitFor();
-await shot('keeping');
 await open(DEMO);
 await page.getByRole('link', { name: 'Blocks' }).click();
 await page.getByRole('slider', { name: 'Cut all to' }).waitFor();
 await page.getByRole('textbox', { name: 'Robin, width' }).hover();
 await shot('blocks');
+await page.getByRole('button', { name: 'By photo' }).click();
+const sheet = page.getByRole('dialog');
+await sheet.getByRole('button', { name: /Measured by/ }).click();
+await page.getByRole('option', { name: 'Printed sheet, A4' }).click();
+const [chooser] = await Promise.all([
+  page.waitForEvent('filechooser'),
+  sheet.getByRole('button', { name: 'Choose photos' }).click(),
+]);
+await chooser.setFiles(photo);
+await sheet.getByRole('button', { name: /^Take these for/ }).waitFor();
+await sheet.getByRole('button', { name: /^Top left corner/ }).focus();
+await page.waitForFunction(() => {
+  const loupe = document.querySelector<HTMLCanvasElement>('[aria-hidden] canvas');
+  return (loupe?.getContext('2d')?.getImageData(74, 74, 1, 1).data[3] ?? 0) > 0;
+});
+await shot('camera');
+await page.keyboard.press('Escape');
 await page.getByRole('link', { name: 'Wall' }).click();
 await page.getByRole('button', { name: 'Arrange for me' }).click();
 await page.getByRole('button', { name: 'Lay it out like this' }).waitFor();

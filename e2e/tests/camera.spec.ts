@@ -49,7 +49,10 @@ test('blocks measured by photos, one after another; corners moved by keys; what 
   const { file, truth } = take<Measured>('one.jpg', 'chance:2:1000');
   writeFileSync(path.join(folder, 'phone.heic'), Buffer.from('\0\0\0\x18ftypheic\0\0\0\0mif1heic', 'latin1'));
   await openCopy(page, server);
-  await page.getByRole('link', { name: /^Blocks/ }).first().click();
+  await page
+    .getByRole('link', { name: /^Blocks/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'By photo' }).click();
   const sheet = page.getByRole('dialog', { name: 'Measure by photo' });
   await expect(sheet).toContainText('Among four cards: the surest.');

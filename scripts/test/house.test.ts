@@ -179,6 +179,7 @@ test('every name on the public face of the core is used by somebody', () => {
       'e2e',
       'packages/core/test',
       'packages/export',
+      'packages/photo',
     ],
     {
       cwd: root,

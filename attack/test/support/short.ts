@@ -6,8 +6,8 @@ import { ATTACKS } from '../../src/attacks.ts';
  * one length, a test file each, so that they run side by side.
  */
 export const GROUPS = {
-  requests: { foreign: 1, csv: 1_000, slow: 20, plans: 400, bodies: 600, licences: 1 },
-  kills: { kill: 3, disk: 1, pictures: 40 },
+  requests: { foreign: 1, csv: 400, slow: 20, plans: 150, bodies: 250, licences: 1 },
+  kills: { kill: 3, disk: 1, pictures: 24 },
   starts: { start: 1 },
 } as const satisfies Readonly<Record<string, Readonly<Record<string, number>>>>;
 

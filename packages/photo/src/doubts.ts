@@ -95,7 +95,7 @@ const middleOf = (points: readonly Point[]): Point => ({
 });
 
 /** How far the camera looks from straight down, in degrees. */
-export function tiltOf(camera: Camera): number {
+function tiltOf(camera: Camera): number {
   const [x, y, z] = [camera.values[4]!, camera.values[5]!, camera.values[6]!];
   const angle = Math.hypot(x, y, z);
   if (angle < 1e-9) return 0;

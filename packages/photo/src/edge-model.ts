@@ -25,7 +25,7 @@ const REACHES = [0.015, 0.03, 0.06];
 /** Steps of the search for a place, in pixels. */
 const FINE = 0.5;
 /** One profile of so many is asked how edges of this side look. */
-const ASKED = 5;
+const ASKED = 7;
 
 /**
  * Where profiles across one side of a block have their edge. Each is taken as cloth of one colour within, ground outside
@@ -51,33 +51,37 @@ export function edgesBy(
     const n = Math.max(1, Math.round(within / by));
     return Array.from({ length: 2 * n + 1 }, (_, i) => (i - n) * by);
   };
-  const looks: Look[] = (roughly ? BLURS.slice(-1) : BLURS).flatMap((blur) => [
-    { blur, shade: 0, reach: 1 },
-    ...(roughly ? [] : SHADES).flatMap((shade) =>
-      REACHES.map((r) => ({ blur, shade, reach: Math.max(1.5, r * perInch) })),
-    ),
-  ]);
   const fades = Math.max(6, 0.7 * within);
   const coarse = places(1);
-  const asked = lights.filter((_, i) => i % ASKED === 2 % ASKED || lights.length < 2 * ASKED);
-  const bestLook = looks.reduce(
-    (best, look) => {
-      const shapes = coarse.map((e) => shapeOf(look, e, count, step, fades));
-      let sum = 0;
-      for (const light of asked) {
-        let least = Infinity;
-        for (const shape of shapes) {
-          const tried = left(light, shape, count);
-          least = Math.min(least, tried.left / Math.max(1e-9, tried.all));
-        }
-        sum += Math.min(least, MOST_LEFT);
+  const asked = lights.filter((_, i) => i % ASKED === 2 || lights.length < 2 * ASKED);
+  const unexplained = (look: Look): number => {
+    const shapes = coarse.map((e) => shapeOf(look, e, count, step, fades));
+    let sum = 0;
+    for (const light of asked) {
+      let least = Infinity;
+      for (const shape of shapes) {
+        const tried = left(light, shape, count);
+        least = Math.min(least, tried.left / Math.max(1e-9, tried.all));
       }
-      // A shadow must earn its place: it can explain a little of anything.
-      sum *= 1 + 0.02 * (look.shade > 0 ? 1 : 0);
-      return sum < best.sum ? { look, sum } : best;
-    },
-    { look: looks[0]!, sum: Infinity },
-  ).look;
+      sum += Math.min(least, MOST_LEFT);
+    }
+    // A shadow must earn its place: it can explain a little of anything.
+    return sum * (1 + 0.02 * (look.shade > 0 ? 1 : 0));
+  };
+  const bestOf = (looks: readonly Look[]): Look =>
+    looks
+      .map((look) => ({ look, sum: unexplained(look) }))
+      .reduce((best, one) => (one.sum < best.sum ? one : best)).look;
+  // First how far it is blurred, then what shadow lies outside it.
+  const bare = bestOf((roughly ? BLURS.slice(-1) : BLURS).map((blur) => ({ blur, shade: 0, reach: 1 })));
+  const bestLook = roughly
+    ? bare
+    : bestOf([
+        bare,
+        ...BLURS.filter((blur) => blur <= bare.blur && blur >= bare.blur / 2.5).flatMap((blur) =>
+          SHADES.flatMap((shade) => REACHES.map((r) => ({ blur, shade, reach: Math.max(1.5, r * perInch) }))),
+        ),
+      ]);
   const fine = places(FINE);
   const shapes = fine.map((e) => shapeOf(bestLook, e, count, step, fades));
   return lights.map((light) => {

@@ -27,7 +27,7 @@ export interface FineOutline {
 }
 
 /** Places along each edge. */
-const SAMPLES = 72;
+export const SAMPLES = 60;
 /** How far to either side of where it was last an edge is looked for, in inches. */
 const REACHES = [0.3, 0.1, 0.06];
 /** Within this a profile is taken as it is; where more is looked at, lines of a mat come in. */

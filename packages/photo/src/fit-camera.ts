@@ -18,17 +18,6 @@ export interface SeenLine {
   readonly sure: number;
 }
 
-/** Lines of a mat: two ways across each other, each at one distance from the next. */
-export interface SeenGrid {
-  /** For each point: where it is seen, in pixels, which way its line goes (0 or 1), and the line's number. */
-  readonly points: readonly { readonly at: Point; readonly way: 0 | 1; readonly line: number }[];
-  readonly sure: number;
-  /** First guess: the angle of the first way, in radians; the distance; and where line 0 of each way lies, in inches. */
-  readonly angle: number;
-  readonly spacing: number;
-  readonly begins: readonly [number, number];
-}
-
 /** What is known of a place on the table: where it lies, and where it is seen. */
 export interface KnownPlace {
   readonly place: Point;
@@ -43,15 +32,12 @@ export interface Evidence {
   readonly known: readonly KnownPlace[];
   readonly found: FoundReference | null;
   readonly lines: readonly SeenLine[];
-  readonly grid: SeenGrid | null;
 }
 
 /** The camera, and how surely it is known. */
 export interface FittedCamera {
   readonly camera: Camera;
   readonly fitted: Fitted;
-  /** How the fit draws on a grid, where there is one. */
-  readonly grid: SeenGrid | null;
 }
 
 /** Lenses of cameras people carry, as on a frame of 36 by 24 mm: most between 22 and 52 mm (common practice). */
@@ -65,19 +51,19 @@ const AXIS_SPREAD = 0.006;
 const BLEED_SPREAD = 0.004;
 
 /** The focal length in pixels of a lens as on a frame of 36 by 24 mm. */
-export const focalInPixels = (mm: number, width: number, height: number): number =>
+const focalInPixels = (mm: number, width: number, height: number): number =>
   (mm / Math.hypot(36, 24)) * Math.hypot(width, height);
 
 const STEPS = [0.01, 1, 1, 0.001, 0.001, 0.001, 0.001, 0.01, 0.01, 0.02];
 
 /**
- * The camera that explains best what a photo shows: places known, squares of one inch, lines that are straight, a grid.
+ * The camera that explains best what a photo shows: places known, squares of one inch and lines that are straight.
  * What it does not show (focal length, bend, axis) is held near what is usual.
  *
  * @param before an earlier fit to begin from
  */
 export function fitCamera(evidence: Evidence, before?: CameraValues): FittedCamera | null {
-  const { width, height, known, found, lines, grid } = evidence;
+  const { width, height, known, found, lines } = evidence;
   const usual = Math.log(focalInPixels(USUAL_FOCAL, width, height));
   const begin = before ?? firstGuess(evidence);
   if (!begin) return null;
@@ -94,11 +80,6 @@ export function fitCamera(evidence: Evidence, before?: CameraValues): FittedCame
     : [];
   const start = [...begin, ...(found ? [0] : []), ...angles];
   const steps = [...STEPS, ...(found ? [0.001] : []), ...angles.map(() => 0.002)];
-  const gridFrom = start.length;
-  if (grid) {
-    start.push(grid.angle, grid.spacing, ...grid.begins);
-    steps.push(0.001, 0.0005, 0.005, 0.005);
-  }
   const long = Math.max(width, height);
   const residuals = (v: readonly number[]): number[] => {
     const camera = cameraOf(v.slice(0, CAMERA_VALUES));
@@ -129,36 +110,11 @@ export function fitCamera(evidence: Evidence, before?: CameraValues): FittedCame
       const through = lineThrough(straight);
       for (const p of straight) out.push(through ? gently(offLine(through, p) / line.sure) : 0);
     }
-    if (grid) {
-      const turn = v[gridFrom]!;
-      const spacing = v[gridFrom + 1]!;
-      const cos = Math.cos(turn);
-      const sin = Math.sin(turn);
-      for (const { at, way, line } of grid.points) {
-        const p = camera.place(at);
-        const off =
-          (way === 0 ? -sin * p.x + cos * p.y : cos * p.x + sin * p.y) -
-          v[gridFrom + 2 + way]! -
-          line * spacing;
-        const perInch = Math.exp(v[0]!) / camera.away(p);
-        out.push(gently((off * perInch) / grid.sure));
-      }
-    }
     return out;
   };
   const fitted = leastSquares(residuals, start, steps);
   if (!fitted.values.every(Number.isFinite)) return null;
-  const v = fitted.values;
-  return {
-    camera: cameraOf(v.slice(0, CAMERA_VALUES)),
-    fitted,
-    grid: grid && {
-      ...grid,
-      angle: v[gridFrom]!,
-      spacing: v[gridFrom + 1]!,
-      begins: [v[gridFrom + 2]!, v[gridFrom + 3]!],
-    },
-  };
+  return { camera: cameraOf(fitted.values.slice(0, CAMERA_VALUES)), fitted };
 }
 
 /** Beyond three times what is expected a residual counts by its root only: strays do not pull (Huber). */

@@ -36,7 +36,9 @@ export function flattened(raster: Raster, camera: Camera, about: readonly Point[
   const middle = { x: left + wide / 2, y: top + tall / 2 };
   const a0 = camera.seen(middle);
   const a1 = camera.seen({ x: middle.x + 1 / perInch, y: middle.y });
-  const by = Math.max(1, Math.floor(Math.hypot(a1.x - a0.x, a1.y - a0.y)));
+  const dots = Math.floor(Math.hypot(a1.x - a0.x, a1.y - a0.y));
+  // An even number, so that its half, which the squares were looked for in, serves.
+  const by = Math.max(1, dots > 2 ? dots - (dots % 2) : dots);
   const small = shrunk(raster, by);
   const size = width * height;
   const flat = {

@@ -5,7 +5,7 @@ import { lightOfRgb } from './raster.ts';
 export type Look = Float64Array;
 
 /** Cells across and down: enough to tell patterns apart, few enough that a place a little off does not matter. */
-export const CELLS = 10;
+const CELLS = 10;
 /** Left out all round: seam allowances, which a face does not show, and neighbours that look in; a share of the side. */
 const RIM = 0.06;
 

@@ -2,8 +2,9 @@ import { Matrix } from 'ml-matrix';
 import type { Point } from '@lattice/core';
 import { type Camera, CAMERA_VALUES, cameraOf } from './camera.ts';
 import { findBlock } from './find-block.ts';
-import { type FineEdge, fineOutline } from './fine-edges.ts';
+import { type FineEdge, fineOutline, SAMPLES } from './fine-edges.ts';
 import { type Evidence, fitCamera, type FittedCamera, type KnownPlace, type SeenLine } from './fit-camera.ts';
+import { matLines } from './mat-lines.ts';
 import { paperEdges } from './paper-edges.ts';
 import type { Raster } from './raster.ts';
 import { findReference, type FoundReference, fromTopLeft, type Reference, rectangle } from './reference.ts';
@@ -60,9 +61,17 @@ const LINE_SURE = 0.35;
 export function measurePhoto(raster: Raster, asked: PhotoAsked): PhotoMeasured | PhotoRefused {
   const begun = beginCamera(raster, asked);
   if (typeof begun === 'string') return begun;
-  const { found, known } = begun;
-  let { fitted } = begun;
-  const base: Evidence = { width: raster.width, height: raster.height, known, found, lines: [], grid: null };
+  const { found } = begun;
+  let { known, fitted } = begun;
+  const base: Evidence = { width: raster.width, height: raster.height, known, found, lines: [] };
+
+  // Places that were pointed at lie on lines, of a mat or a ruler: those are found finer than they were pointed at.
+  const mat = found ? null : matLines(raster, fitted.camera, known);
+  if (mat) {
+    known = mat.known;
+    fitted = fitCamera({ ...base, known, lines: mat.lines }, fitted.camera.values) ?? fitted;
+  }
+  const ruled = mat?.lines ?? [];
 
   const about = found ? rectangle(found.width, found.height) : known.map((k) => k.place);
   const given = asked.blockCorners;
@@ -73,11 +82,12 @@ export function measurePhoto(raster: Raster, asked: PhotoAsked): PhotoMeasured |
   if (!outline && !given) return 'no-block';
 
   const papers = found?.reference.paper ? paperEdges(raster, fitted.camera, found) : [];
-  const lines = [...(outline?.edges ?? []), ...papers]
+  const straight = [...(outline?.edges ?? []), ...papers]
     .filter((e) => e !== null)
     .filter((e) => e.plain > 0.5)
     .map((e) => asLine(e, fitted.camera));
-  if (lines.length > 0) fitted = fitCamera({ ...base, lines }, fitted.camera.values) ?? fitted;
+  const lines = [...straight, ...ruled];
+  if (lines.length > 0) fitted = fitCamera({ ...base, known, lines }, fitted.camera.values) ?? fitted;
 
   const camera = fitted.camera;
   const edges = given
@@ -166,7 +176,6 @@ function beginCamera(
     known,
     found,
     lines: [],
-    grid: null,
   });
   return fitted ? { found, known, fitted } : 'not-flat';
 }
@@ -188,7 +197,7 @@ const asLine = (e: FineEdge, camera: Camera): SeenLine => ({
 });
 
 /** Pixels to the inch at a place: the geometric mean of both ways. */
-export function perInchOf(camera: Camera, p: Point): number {
+function perInchOf(camera: Camera, p: Point): number {
   const a = camera.seen(p);
   const b = camera.seen({ x: p.x + 0.5, y: p.y });
   const c = camera.seen({ x: p.x, y: p.y + 0.5 });
@@ -221,7 +230,7 @@ const EDGE_BIAS = 0.5;
 function edgeDoubt(edges: readonly FineEdge[], perInch: number): number {
   // Neighbouring places along an edge stray together: of each four, one counts.
   const each = edges.map((e) =>
-    Math.hypot(EDGE_BIAS / perInch, (2 * e.off) / Math.sqrt(Math.max(1, (e.plain * 72) / 4))),
+    Math.hypot(EDGE_BIAS / perInch, (2 * e.off) / Math.sqrt(Math.max(1, (e.plain * SAMPLES) / 4))),
   );
   return Math.SQRT2 * Math.max(...each);
 }

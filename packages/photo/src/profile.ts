@@ -69,7 +69,7 @@ export function withoutThinLines({ step, count, rgb }: Profile, wide: number): P
 }
 
 /** How bright each step of a profile is. */
-const brightnessOf = ({ rgb, count }: Profile): Float64Array =>
+export const brightnessOf = ({ rgb, count }: Profile): Float64Array =>
   Float64Array.from({ length: count }, (_, i) => brightness(rgb[3 * i]!, rgb[3 * i + 1]!, rgb[3 * i + 2]!));
 
 /** How much light comes from each step of a profile, 0 to 1. */

@@ -7,7 +7,7 @@ import type { Raster } from './raster.ts';
 import { straightened } from './straighten.ts';
 
 /** A place of the layout: its corners in the layout's own measure, clockwise from the one its block's upper left lies at. */
-export interface LayoutPlace {
+interface LayoutPlace {
   readonly corners: readonly Point[];
 }
 

@@ -15,9 +15,9 @@ export interface DarkSquare {
 }
 
 /** The longest side of the picture in which squares are looked for: a square of a far sheet is still a dozen pixels there. */
-const LOOKED_AT = 1300;
+const LOOKED_AT = 1050;
 /** Brightness below which something may be black, tried in turn: a sheet lies in light or in shadow. */
-const DARK = Array.from({ length: 13 }, (_, i) => 30 + 9 * i);
+const DARK = Array.from({ length: 10 }, (_, i) => 30 + 12 * i);
 const LEAST_AREA = 40;
 const MOST_SHARE = 0.06;
 

@@ -15,6 +15,7 @@ const NAMED = [
   'bent',
   'block corners given',
   'four places given',
+  'mat lines',
   'on the sheet',
   'no reference',
   'no block',
@@ -116,6 +117,12 @@ describe('pointed at', () => {
     expect(Math.max(...errors(photos.get('block corners given')!))).toBeLessThan(1 / 32));
   it('measures by four places of known distance where there are no squares', () =>
     expect(Math.max(...errors(photos.get('four places given')!))).toBeLessThan(1 / 16));
+});
+
+it('by the lines of a mat, crossings pointed at a few dots off', () => {
+  const told = photos.get('mat lines')!;
+  expect(told.refused).toBeNull();
+  expect(Math.max(...errors(told))).toBeLessThan(1 / 32);
 });
 
 describe('a word where it cannot, or hardly', () => {

@@ -80,6 +80,28 @@ export const CASES: Readonly<Record<string, () => Told>> = {
       blockCorners: scene.block.map((p) => onFilm(scene.shot, p)),
     });
   },
+  'mat lines': () => {
+    const scene = without(sceneBy(9, WIDTH), ['sheet', 'cards', 'shadow'], {
+      ground: '#2f4a3c',
+      mat: '#8fa39a',
+    });
+    const around = [
+      { x: 0, y: -2 },
+      { x: 16, y: -2 },
+      { x: 16, y: 10 },
+      { x: 0, y: 10 },
+    ];
+    // Pointed at a few dots off.
+    const slips = [3, -2, 2, -3];
+    return told(scene, shoot(scene), {
+      reference: { kind: 'cards', sides: [12, 16] },
+      referenceCorners: around.map((p, k) => {
+        const seen = onFilm(scene.shot, p);
+        return { x: seen.x + slips[k]!, y: seen.y - slips[(k + 1) % 4]! };
+      }),
+      rectangle: [16, 12],
+    });
+  },
   'no reference': () => {
     const scene = without(sceneBy(2, SMALL), ['sheet', 'cards']);
     return told(scene, shoot(scene));
