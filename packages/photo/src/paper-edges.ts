@@ -1,3 +1,4 @@
+import type { Point } from '@lattice/core';
 import type { Camera } from './camera.ts';
 import { fineEdge, type FineEdge } from './fine-edges.ts';
 import type { Raster } from './raster.ts';
@@ -16,7 +17,20 @@ export function paperEdges(
 ): readonly (FineEdge | null)[] {
   const paper = found.reference.paper ? paperOf(found) : [];
   return paper.map((a, k) => {
-    const edge = fineEdge(raster, camera, a, paper[(k + 1) % 4]!, 0.16);
+    const b = paper[(k + 1) % 4]!;
+    // A sheet printed too small or too large has its edges elsewhere: widely first, then finely where it was seen.
+    const seen = fineEdge(raster, camera, a, b, WIDELY);
+    if (!seen || seen.plain < PLAIN) return null;
+    const onto = (p: Point): Point => {
+      const { at, way } = seen.line;
+      const along = (p.x - at.x) * way.x + (p.y - at.y) * way.y;
+      return { x: at.x + along * way.x, y: at.y + along * way.y };
+    };
+    const edge = fineEdge(raster, camera, onto(a), onto(b), FINELY);
     return edge && edge.plain > PLAIN && edge.off < STRAIGHT ? edge : null;
   });
 }
+
+/** How far from where it should be a paper's edge is looked for, in inches; and then how far from where it was seen. */
+const WIDELY = 0.34;
+const FINELY = 0.06;

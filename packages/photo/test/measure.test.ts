@@ -17,6 +17,7 @@ const NAMED = [
   'four places given',
   'mat lines',
   'on the sheet',
+  'printed too small',
   'no reference',
   'no block',
   'two blocks',
@@ -130,6 +131,12 @@ describe('a word where it cannot, or hardly', () => {
     expect(photos.get(name)!.refused).toBe(name.replace(' ', '-')),
   );
   it('two blocks', () => expect(photos.get('two blocks')!.doubts).toContain('two-blocks'));
+  it('a sheet printed too small, by its own paper', () => {
+    expect(photos.get('printed too small')!.doubts).toContain('printed-small');
+    // The same scene on its own paper has no such doubt.
+    expect(photos.get('chance 2')!.doubts).not.toContain('printed-small');
+    expect(photos.get('chance 2')!.doubts).not.toContain('printed-large');
+  });
   it('too far away to judge an eighth', () => {
     const { doubts, refused } = photos.get('far away')!;
     expect(refused ?? doubts.join(' ')).toMatch(/come-closer|too-unsure|no-reference/);

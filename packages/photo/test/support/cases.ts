@@ -148,6 +148,17 @@ export const CASES: Readonly<Record<string, () => Told>> = {
     };
     return told(on, shoot(on));
   },
+  'printed too small': () => {
+    // The squares are what is measured by: a sheet printed at 96 % lies on paper that seems a twenty-fourth too large.
+    const scene = without(sceneBy(2, WIDTH), ['mat', 'shadow']);
+    const { sheet } = scene.laid;
+    const margins = [
+      (sheet!.width / 2 + sheet!.margins[0]) / 0.96 - sheet!.width / 2,
+      (sheet!.height / 2 + sheet!.margins[1]) / 0.96 - sheet!.height / 2,
+    ] as const;
+    const small: Scene = { ...scene, laid: { ...scene.laid, sheet: { ...sheet!, margins } } };
+    return told(small, shoot(small));
+  },
   'far away': () => {
     const scene = sceneBy(2, SMALL);
     const [x, y, z] = scene.shot.stands;
