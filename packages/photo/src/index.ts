@@ -1,6 +1,7 @@
 /** The whole public face of the camera: what a photo tells of blocks. Everything outside imports from here. */
 export { type Camera, cameraOf } from './camera.ts';
-export { measurePhoto, type PhotoAsked, type PhotoMeasured, type PhotoRefused } from './measure.ts';
+export { type PhotoAsked, type PhotoRefused } from './asked.ts';
+export { measurePhoto, type PhotoMeasured } from './measure.ts';
 export { type LayoutAsked, readLayout, type ReadLayout, type ReadPlace } from './read-layout.ts';
 export { type Raster } from './raster.ts';
 export { fromTopLeft, type Reference, SHEETS } from './reference.ts';

@@ -1,28 +1,17 @@
-import { Matrix } from 'ml-matrix';
 import type { Point } from '@lattice/core';
-import { type Camera, CAMERA_VALUES, cameraOf } from './camera.ts';
-import { findBlock } from './find-block.ts';
-import { type FineEdge, fineOutline, SAMPLES } from './fine-edges.ts';
-import { type Evidence, fitCamera, type FittedCamera, type KnownPlace, type SeenLine } from './fit-camera.ts';
-import { matLines } from './mat-lines.ts';
+import type { PhotoAsked, PhotoRefused } from './asked.ts';
+import { beginCamera, type BegunCamera, POINTED, withLines } from './begin-camera.ts';
+import type { Camera } from './camera.ts';
+import { type Doubt, doubtsOf } from './doubts.ts';
+import { findBlock, type FoundBlock } from './find-block.ts';
+import { type FineEdge, type FineOutline, fineOutline } from './fine-edges.ts';
+import type { SeenLine } from './fit-camera.ts';
 import { paperEdges } from './paper-edges.ts';
 import type { Raster } from './raster.ts';
-import { findReference, type FoundReference, fromTopLeft, type Reference, rectangle } from './reference.ts';
-import { inRow, offSquareBy, type SixLengths, sixLengths } from './six-lengths.ts';
-import { darkSquares } from './squares.ts';
+import { type FoundReference, fromTopLeft } from './reference.ts';
+import { offSquareBy, type SixLengths, sixLengths } from './six-lengths.ts';
 import { crossing, lineDespiteStrays } from './straight.ts';
-import { type Doubt, doubtsOf } from './doubts.ts';
-
-/** What is told beside the photo itself. */
-export interface PhotoAsked {
-  readonly reference: Reference;
-  /** The reference's corners in the picture, in pixels, clockwise; looked for when left out. */
-  readonly referenceCorners?: readonly Point[];
-  /** Width and height of the rectangle as it lies in the picture, in inches, where its corners are given. */
-  readonly rectangle?: readonly [number, number];
-  /** The block's corners in the picture, in pixels, clockwise; looked for when left out. */
-  readonly blockCorners?: readonly Point[];
-}
+import { cameraDoubt, edgeDoubt } from './uncertainty.ts';
 
 /** A block measured by a photo. */
 export interface PhotoMeasured {
@@ -45,13 +34,10 @@ export interface PhotoMeasured {
   readonly doubts: readonly Doubt[];
 }
 
-/** Why a photo cannot be measured. */
-export type PhotoRefused = 'no-reference' | 'no-block' | 'not-flat';
-
-/** How surely a corner pointed at is placed, in pixels of a picture 3000 across. */
-const POINTED = 1.2 / 3000;
 /** A line's points count as surely placed as this at best, in pixels: the eye of the camera is not finer. */
 const LINE_SURE = 0.35;
+/** An edge seen in fewer of its places than this tells nothing of the lens. */
+const TELLS = 0.5;
 
 /**
  * Measures a block by one photo.
@@ -61,134 +47,83 @@ const LINE_SURE = 0.35;
 export function measurePhoto(raster: Raster, asked: PhotoAsked): PhotoMeasured | PhotoRefused {
   const begun = beginCamera(raster, asked);
   if (typeof begun === 'string') return begun;
-  const { found } = begun;
-  let { known, fitted } = begun;
-  const base: Evidence = { width: raster.width, height: raster.height, known, found, lines: [] };
+  const block = outlineOf(raster, begun, asked.blockCorners ?? null);
+  if (!block) return 'no-block';
+  const { found, about, seen } = begun;
+  const { outline, given } = block;
+  const papers = found ? paperEdges(raster, begun.fitted.camera, found) : [];
+  const straight = [...(outline?.edges ?? []), ...papers].filter((e) => e !== null && e.plain > TELLS);
+  const fitted = withLines(
+    begun,
+    straight.map((e) => asLine(e!, begun.fitted.camera)),
+  );
+  const { camera } = fitted;
 
-  // Places that were pointed at lie on lines, of a mat or a ruler: those are found finer than they were pointed at.
-  const mat = found ? null : matLines(raster, fitted.camera, known);
-  if (mat) {
-    known = mat.known;
-    fitted = fitCamera({ ...base, known, lines: mat.lines }, fitted.camera.values) ?? fitted;
-  }
-  const ruled = mat?.lines ?? [];
-
-  const about = found ? rectangle(found.width, found.height) : known.map((k) => k.place);
-  const given = asked.blockCorners;
-  const seenBlock = given ? null : findBlock(raster, fitted.camera, found, about);
-  const rough = given ? given.map((p) => fitted.camera.place(p)) : seenBlock?.rough.corners;
-  if (!rough) return 'no-block';
-  const outline = fineOutline(raster, fitted.camera, rough);
-  if (!outline && !given) return 'no-block';
-
-  const papers = found?.reference.paper ? paperEdges(raster, fitted.camera, found) : [];
-  const straight = [...(outline?.edges ?? []), ...papers]
-    .filter((e) => e !== null)
-    .filter((e) => e.plain > 0.5)
-    .map((e) => asLine(e, fitted.camera));
-  const lines = [...straight, ...ruled];
-  if (lines.length > 0) fitted = fitCamera({ ...base, known, lines }, fitted.camera.values) ?? fitted;
-
-  const camera = fitted.camera;
-  const edges = given
-    ? null
-    : outline!.edges.map((e) =>
-        lineDespiteStrays(
-          e.seen.map((p) => camera.place(p)),
-          0.008,
-        ),
-      );
-  const crossed = edges?.map((e, k) => {
-    const before = edges[(k + 3) % 4];
-    return e && before ? crossing(before, e) : null;
-  });
-  const places0 =
-    crossed && crossed.every((p) => p !== null)
-      ? crossed
-      : given
-        ? given.map((p) => camera.place(p))
-        : outline!.corners;
-  const places = fromTopLeft(places0, (p) => camera.seen(p));
+  const places = fromTopLeft(given ? given.map((p) => camera.place(p)) : placedAgain(outline!, camera), (p) =>
+    camera.seen(p),
+  );
   const corners = places.map((p) => camera.seen(p));
-  const six = sixLengths(places);
-  const middle = { x: mean(places.map((p) => p.x)), y: mean(places.map((p) => p.y)) };
-  const perInch = perInchOf(camera, middle);
-  const uncertainty =
-    2 *
-    Math.hypot(
-      cameraDoubt(fitted, corners),
-      given ? (POINTED * raster.width) / perInch : edgeDoubt(outline!.edges, perInch),
-    );
+  const perInch = perInchOf(camera, middleOf(places));
+  const edgesBy = given ? (POINTED * raster.width) / perInch : edgeDoubt(outline!.edges, perInch);
+  const uncertainty = 2 * Math.hypot(cameraDoubt(fitted, corners), edgesBy);
+  const edges = outline?.edges ?? [];
   return {
-    six,
+    six: sixLengths(places),
     skew: offSquareBy(places),
-    reference: found?.corners ?? known.map((k) => k.seen),
-    corners,
-    places,
-    camera,
-    found,
-    uncertainty,
-    perInch,
+    reference: seen,
+    ...{ corners, places, camera, found, uncertainty, perInch },
     doubts: doubtsOf({
-      raster,
-      camera,
-      found,
-      about,
-      corners,
-      places,
-      perInch,
-      uncertainty,
-      edges: outline?.edges ?? [],
-      papers,
-      rough: seenBlock,
+      ...{ raster, camera, found, about, corners, places, perInch, uncertainty, edges, papers },
+      rough: block.seen,
     }),
   };
 }
 
-const mean = (list: readonly number[]): number => list.reduce((s, v) => s + v, 0) / list.length;
-
-/** The reference, by itself or where it was pointed at, and the camera it tells of. */
-function beginCamera(
+/** The block's outline: found, or near the corners that were given; null where there is none. */
+function outlineOf(
   raster: Raster,
-  { reference, referenceCorners, rectangle: sides }: PhotoAsked,
-): { found: FoundReference | null; known: readonly KnownPlace[]; fitted: FittedCamera } | PhotoRefused {
-  const squares = darkSquares(raster);
-  let found = findReference(squares, reference);
-  let known: KnownPlace[] = [];
-  if (referenceCorners) {
-    const pointed = fromTopLeft(referenceCorners, (p) => p);
-    const near =
-      found &&
-      pointed.every((p) =>
-        found!.corners.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < 0.012 * raster.width),
-      );
-    if (!near) {
-      found = null;
-      const [w, h] = sides ?? asItLies(reference.sides, pointed);
-      const outer = rectangle(w, h);
-      known = pointed.map((seen, k) => ({ seen, place: outer[k]!, sure: POINTED * raster.width }));
-    }
+  { fitted: { camera }, found, about }: BegunCamera,
+  given: readonly Point[] | null,
+): {
+  readonly given: readonly Point[] | null;
+  readonly seen: FoundBlock | null;
+  readonly outline: FineOutline | null;
+} | null {
+  if (given) {
+    const outline = fineOutline(
+      raster,
+      camera,
+      given.map((p) => camera.place(p)),
+    );
+    return { given, seen: null, outline };
   }
-  if (!found && known.length === 0) return 'no-reference';
-  const fitted = fitCamera({
-    width: raster.width,
-    height: raster.height,
-    known,
-    found,
-    lines: [],
-  });
-  return fitted ? { found, known, fitted } : 'not-flat';
+  const seen = findBlock(raster, camera, found, about);
+  const outline = seen && fineOutline(raster, camera, seen.rough.corners);
+  return outline && { given: null, seen, outline };
 }
 
-/** A rectangle's sides as it lies in the picture: the longer one along the longer way. */
-function asItLies(
-  [a, b]: readonly [number, number],
-  [p, q, r, s]: readonly Point[],
-): readonly [number, number] {
-  const long = (from: Point, to: Point) => Math.hypot(to.x - from.x, to.y - from.y);
-  const lying = long(p!, q!) + long(s!, r!) > long(q!, r!) + long(p!, s!);
-  return lying === a > b ? [a, b] : [b, a];
+/** How far an honest point of an edge may lie off it, in inches. */
+const HONEST = 0.008;
+
+/** An outline's corners, its edges laid again through where the photo shows them, by a camera that is better known. */
+function placedAgain({ edges, corners }: FineOutline, camera: Camera): readonly Point[] {
+  const lines = edges.map((e) =>
+    lineDespiteStrays(
+      e.seen.map((p) => camera.place(p)),
+      HONEST,
+    ),
+  );
+  const crossed = lines.map((line, k) => {
+    const before = lines[(k + 3) % 4];
+    return line && before ? crossing(before, line) : null;
+  });
+  return crossed.every((p) => p !== null) ? crossed : corners;
 }
+
+const middleOf = (points: readonly Point[]): Point => ({
+  x: points.reduce((s, p) => s + p.x, 0) / points.length,
+  y: points.reduce((s, p) => s + p.y, 0) / points.length,
+});
 
 /** An edge as a line that is straight: no surer than its own straying. */
 const asLine = (e: FineEdge, camera: Camera): SeenLine => ({
@@ -202,35 +137,4 @@ function perInchOf(camera: Camera, p: Point): number {
   const b = camera.seen({ x: p.x + 0.5, y: p.y });
   const c = camera.seen({ x: p.x, y: p.y + 0.5 });
   return 2 * Math.sqrt(Math.abs((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x)));
-}
-
-/** How unsure the lengths are because the camera is not wholly known: the greatest of the six, in inches. */
-function cameraDoubt({ camera, fitted }: FittedCamera, corners: readonly Point[]): number {
-  const lengths = (values: readonly number[]) => {
-    const at = cameraOf(values);
-    return inRow(sixLengths(corners.map((p) => at.place(p))));
-  };
-  const steps = [0.003, 0.5, 0.5, 0.0005, 0.0003, 0.0003, 0.0003, 0.003, 0.003, 0.01];
-  const slopes = new Matrix(6, CAMERA_VALUES);
-  steps.forEach((step, j) => {
-    const moved = (by: number) => lengths(camera.values.map((v, k) => (k === j ? v + by : v)));
-    const more = moved(step);
-    const less = moved(-step);
-    more.forEach((v, i) => slopes.set(i, j, (v - less[i]!) / (2 * step)));
-  });
-  const part = fitted.covariance.subMatrix(0, CAMERA_VALUES - 1, 0, CAMERA_VALUES - 1);
-  const spread = slopes.mmul(part).mmul(slopes.transpose());
-  return Math.sqrt(Math.max(...[0, 1, 2, 3, 4, 5].map((i) => Math.max(0, spread.get(i, i)))));
-}
-
-/** Where an edge may seem to lie beside where it does, for blur and shadow, in pixels. */
-const EDGE_BIAS = 0.5;
-
-/** How unsure the lengths are because the edges stray: in inches. */
-function edgeDoubt(edges: readonly FineEdge[], perInch: number): number {
-  // Neighbouring places along an edge stray together: of each four, one counts.
-  const each = edges.map((e) =>
-    Math.hypot(EDGE_BIAS / perInch, (2 * e.off) / Math.sqrt(Math.max(1, (e.plain * SAMPLES) / 4))),
-  );
-  return Math.SQRT2 * Math.max(...each);
 }

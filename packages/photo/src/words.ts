@@ -1,5 +1,5 @@
 import type { Doubt } from './doubts.ts';
-import type { PhotoRefused } from './measure.ts';
+import type { PhotoRefused } from './asked.ts';
 
 /** What each doubt means, and what to do about it. */
 export const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {

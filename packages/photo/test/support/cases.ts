@@ -1,5 +1,6 @@
 import type { Point } from '@lattice/core';
-import { measurePhoto, type PhotoAsked, type PhotoMeasured, type PhotoRefused } from '../../src/measure.ts';
+import type { PhotoAsked, PhotoRefused } from '../../src/asked.ts';
+import { measurePhoto, type PhotoMeasured } from '../../src/measure.ts';
 import type { Raster } from '../../src/raster.ts';
 import { fromTopLeft } from '../../src/reference.ts';
 import { inRow, sixLengths } from '../../src/six-lengths.ts';
