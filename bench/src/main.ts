@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import { cutting } from './cutting.ts';
 import { edge } from './edge.ts';
 import { fit } from './fit.ts';
+import { photo } from './photo.ts';
 import { pipeline } from './pipeline.ts';
 import { quick } from './quick.ts';
 import { besideBare } from './server/beside-bare.ts';
@@ -17,6 +18,7 @@ const CASES: Readonly<Record<string, () => Iterable<object> | AsyncIterable<obje
   cutting,
   sewing,
   wall,
+  photo,
   quick,
   server: besideBare,
   guild,

@@ -13,6 +13,7 @@ import {
   wallOf,
 } from '@lattice/core';
 import { fireEvent, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
 import userEvent from '@testing-library/user-event';
 import { Audition, withTried } from '../src/stages/wall/Audition.tsx';
 import { ArrangeSection } from '../src/stages/wall/ArrangeSection.tsx';
@@ -171,6 +172,7 @@ describe('a cloth auditioned', () => {
     const blocks = plan.pile;
     const { rerender } = render(
       <Audition plan={plan} layout={layout} blocks={blocks} tried={null} onTry={onTry} onTake={onTake} />,
+      { wrapper: MemoryRouter },
     );
     expect(screen.getByTestId('contrast').textContent).toContain(
       'This sash disappears beside all 5 of your blocks',

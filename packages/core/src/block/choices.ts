@@ -5,8 +5,8 @@ import type { PileBlock, Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import {
   type Difference,
-  fewEnough,
   isShort,
+  remakesTheShort,
   sizeAt,
   smallestDifference,
   type StraightBlocks,
@@ -145,7 +145,7 @@ function whereSomeAreShort(blocks: StraightBlocks, short: number): SizeChoice[] 
     `Keep ${size}, frame ${one ? 'one' : short}`,
     `Frame ${one ? 'the short one' : 'the short ones'} with coping strips and trim ${one ? 'it' : 'them'} back up to ${size}.`,
   );
-  return fewEnough(short, n)
+  return remakesTheShort(blocks)
     ? [keep, { ...trim, says: `No block is remade, and every other one loses up to ${down}.` }, cope]
     : [
         trim,

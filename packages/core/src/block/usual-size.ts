@@ -144,16 +144,23 @@ export function smallestDifference({ plan, straight, usual, oblong }: StraightBl
 }
 
 /** Few enough are short to be remade: one in ten, or one, and fewer than are left. */
-export const fewEnough = (short: number, all: number): boolean =>
+const fewEnough = (short: number, all: number): boolean =>
   short <= Math.max(1, Math.floor(all * MOST_REMADE)) && all - short > short;
+
+/**
+ * Whether the blocks that are short of the usual size are to be remade rather than all trimmed to the smallest: where they
+ * are few, and none of them is as large as the pattern wants it (rule BL-3).
+ */
+export function remakesTheShort({ straight, usual, ease }: StraightBlocks): boolean {
+  const short = straight.filter((b) => isShort(b, usual, ease));
+  const wanted = { width: 0, height: 0 };
+  return fewEnough(short.length, straight.length) && short.every((b) => isShort(b, wanted, ease));
+}
 
 /** The size the pile is proposed to be cut to; what was meant while nothing is measured. Every verdict on the pile is at this size. */
 export function proposedCut(plan: Plan): CutTo {
   const blocks = straightBlocks(plan);
   if (!blocks) return meantCut(plan);
   const short = blocks.straight.filter((b) => isShort(b, blocks.usual, blocks.ease)).length;
-  return sizeAt(
-    blocks,
-    short === 0 || fewEnough(short, blocks.straight.length) ? blocks.usual : smallestDifference(blocks),
-  );
+  return sizeAt(blocks, short === 0 || remakesTheShort(blocks) ? blocks.usual : smallestDifference(blocks));
 }

@@ -55,7 +55,7 @@ const bent = (): Scene => {
   return { ...scene, shot: { ...scene.shot, bend: 0.03 } };
 };
 
-const WIDTH = 1000;
+const WIDTH = 900;
 /** Where only a word is asked for, a smaller picture does. */
 const SMALL = 700;
 
