@@ -3,6 +3,7 @@ import type { Camera } from './camera.ts';
 import type { FineEdge } from './fine-edges.ts';
 import type { FoundBlock } from './find-block.ts';
 import type { Raster } from './raster.ts';
+import { middleOf } from './straight.ts';
 import type { FoundReference } from './reference.ts';
 
 /** Something that makes a measurement by photo unsure. */
@@ -88,11 +89,6 @@ function isGrey({ data, width, height }: Raster): boolean {
   }
   return coloured < LOOKED_AT / 200;
 }
-
-const middleOf = (points: readonly Point[]): Point => ({
-  x: points.reduce((s, p) => s + p.x, 0) / points.length,
-  y: points.reduce((s, p) => s + p.y, 0) / points.length,
-});
 
 /** How far the camera looks from straight down, in degrees. */
 function tiltOf(camera: Camera): number {

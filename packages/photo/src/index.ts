@@ -7,5 +7,5 @@ export { type Raster } from './raster.ts';
 export { fromTopLeft, type Reference, SHEETS } from './reference.ts';
 export { inRow, offSquareBy, type SixLengths, sixLengths } from './six-lengths.ts';
 export { colourAt, straightened } from './straighten.ts';
-export { balanced, colourRound, paperIn } from './swatch.ts';
+export { paperIn, swatchOf } from './swatch.ts';
 export { DOUBT_WORDS, KIND_WORDS, photoKindOf, REFUSED_WORDS } from './words.ts';

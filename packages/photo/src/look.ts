@@ -1,5 +1,5 @@
 import { labOfRgb } from './flat.ts';
-import { lightOfRgb } from './raster.ts';
+import { lightOfRgb, storedOf } from './raster.ts';
 
 /** A block as it looks, coarsely: the light of so many cells across and down, red, green and blue. */
 export type Look = Float64Array;
@@ -49,15 +49,11 @@ export function turnedLook(look: Look, quarters: number): Look {
 /** The look as CIELAB, after its light was multiplied by a gain for each of red, green and blue. */
 export function asLab(look: Look, gain: readonly [number, number, number]): Float64Array {
   const lab = new Float64Array(look.length);
-  const stored = (light: number) => {
-    const v = Math.min(1, Math.max(0, light));
-    return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
-  };
   for (let i = 0; i < look.length; i += 3) {
     const [l, a, b] = labOfRgb(
-      stored(look[i]! * gain[0]),
-      stored(look[i + 1]! * gain[1]),
-      stored(look[i + 2]! * gain[2]),
+      storedOf(look[i]! * gain[0]),
+      storedOf(look[i + 1]! * gain[1]),
+      storedOf(look[i + 2]! * gain[2]),
     );
     lab[i] = LIGHT_COUNTS * l;
     lab[i + 1] = a;

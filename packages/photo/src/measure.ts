@@ -10,7 +10,7 @@ import { paperEdges } from './paper-edges.ts';
 import type { Raster } from './raster.ts';
 import { type FoundReference, fromTopLeft } from './reference.ts';
 import { offSquareBy, type SixLengths, sixLengths } from './six-lengths.ts';
-import { crossing, lineDespiteStrays } from './straight.ts';
+import { crossing, lineDespiteStrays, middleOf } from './straight.ts';
 import { cameraDoubt, edgeDoubt } from './uncertainty.ts';
 
 /** A block measured by a photo. */
@@ -119,11 +119,6 @@ function placedAgain({ edges, corners }: FineOutline, camera: Camera): readonly 
   });
   return crossed.every((p) => p !== null) ? crossed : corners;
 }
-
-const middleOf = (points: readonly Point[]): Point => ({
-  x: points.reduce((s, p) => s + p.x, 0) / points.length,
-  y: points.reduce((s, p) => s + p.y, 0) / points.length,
-});
 
 /** An edge as a line that is straight: no surer than its own straying. */
 const asLine = (e: FineEdge, camera: Camera): SeenLine => ({

@@ -25,6 +25,12 @@ export function lightOfRgb(v: number): number {
   return LIGHT[low]! + (Math.min(255, Math.max(0, v)) - low) * (LIGHT[low + 1]! - LIGHT[low]!);
 }
 
+/** The stored number, 0 to 255, that stands for so much light (IEC 61966-2-1); light beyond white is white. */
+export function storedOf(light: number): number {
+  const v = Math.min(1, Math.max(0, light));
+  return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
+}
+
 /** The picture made smaller by a whole number: each pixel is the mean of a square of them. What is left over at the right and below is dropped. */
 export function shrunk(raster: Raster, by: number): Raster {
   if (by <= 1) return raster;

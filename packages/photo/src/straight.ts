@@ -115,3 +115,9 @@ export function crossing(a: Straight, b: Straight): Point | null {
   const along = ((b.at.x - a.at.x) * b.way.y - (b.at.y - a.at.y) * b.way.x) / turn;
   return { x: a.at.x + along * a.way.x, y: a.at.y + along * a.way.y };
 }
+
+/** The middle of some points. */
+export const middleOf = (points: readonly Point[]): Point => ({
+  x: points.reduce((s, p) => s + p.x, 0) / points.length,
+  y: points.reduce((s, p) => s + p.y, 0) / points.length,
+});

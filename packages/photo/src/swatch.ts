@@ -1,5 +1,5 @@
 import type { Point } from '@lattice/core';
-import { addColour, lightOfRgb, type Raster } from './raster.ts';
+import { addColour, lightOfRgb, type Raster, storedOf } from './raster.ts';
 import { darkSquares } from './squares.ts';
 
 /** Red, green and blue from 0 to 255. */
@@ -14,11 +14,10 @@ const PAPER = 0.85;
  *
  * @returns as #rrggbb
  */
-export function balanced(cloth: Rgb, paper: Rgb): string {
+function balanced(cloth: Rgb, paper: Rgb): string {
   const channel = (c: 0 | 1 | 2) => {
     const light = (lightOfRgb(cloth[c]) / Math.max(1e-3, lightOfRgb(paper[c]))) * PAPER;
-    const v = Math.min(1, light);
-    return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
+    return Math.round(storedOf(light));
   };
   return `#${([0, 1, 2] as const).map((c) => channel(c).toString(16).padStart(2, '0')).join('')}`;
 }
@@ -27,7 +26,7 @@ export function balanced(cloth: Rgb, paper: Rgb): string {
 const ACROSS = 16;
 
 /** The mean colour round a place of a photo, mixed in light. */
-export function colourRound(raster: Raster, at: Point, reach: number): Rgb {
+function colourRound(raster: Raster, at: Point, reach: number): Rgb {
   const rgb = new Float64Array(3);
   const sum = [0, 0, 0];
   for (let y = 0; y < ACROSS; y++)
@@ -37,10 +36,7 @@ export function colourRound(raster: Raster, at: Point, reach: number): Rgb {
       addColour(raster, at.x + off(x), at.y + off(y), rgb, 0);
       for (let c = 0; c < 3; c++) sum[c]! += lightOfRgb(rgb[c]!);
     }
-  return sum.map((light) => {
-    const v = light / (ACROSS * ACROSS);
-    return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
-  }) as unknown as Rgb;
+  return sum.map((light) => storedOf(light / (ACROSS * ACROSS))) as unknown as Rgb;
 }
 
 /** A place of white paper in a photo: beside the largest black square there is; null where there is none. */
@@ -51,4 +47,17 @@ export function paperIn(raster: Raster): Point | null {
   const [a, b] = square.corners;
   const out = { x: (a.x + b.x) / 2 - square.middle.x, y: (a.y + b.y) / 2 - square.middle.y };
   return { x: square.middle.x + 1.4 * out.x, y: square.middle.y + 1.4 * out.y };
+}
+
+/** How far round its place cloth is looked at, and paper: a share of the photo's longer side. Paper beside a square is narrow, and ink would darken it. */
+const CLOTH_SPOT = 0.012;
+const PAPER_SPOT = 0.002;
+
+/** The colour of the cloth at one place, set against the white paper at another; as #rrggbb. */
+export function swatchOf(raster: Raster, cloth: Point, paper: Point): string {
+  const long = Math.max(raster.width, raster.height);
+  return balanced(
+    colourRound(raster, cloth, CLOTH_SPOT * long),
+    colourRound(raster, paper, PAPER_SPOT * long),
+  );
 }

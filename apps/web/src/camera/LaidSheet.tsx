@@ -12,28 +12,10 @@ import { Sheet } from '../design/Sheet.tsx';
 import { FACE_SQUARE, faceSquares } from './faceSquares.ts';
 import { hasBetween, laidPlaces, liesNow, placesOf, pointedPlaces, wallAsRead } from './laid.ts';
 import { PointBoard } from './PointBoard.tsx';
+import { Halves } from './sheetStyles.ts';
 import { usePhotos } from './usePhotos.ts';
 
-const Halves = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 20px;
-  align-items: start;
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    margin: 10px 0;
-  }
-  .says {
-    margin: 4px 0 8px;
-    font-size: 14px;
-    color: var(--soft);
-  }
-  .wrong {
-    color: var(--wrong);
-    font-size: 14px;
-  }
+const Body = styled(Halves)`
   .empty {
     display: grid;
     place-items: center;
@@ -60,9 +42,6 @@ const Halves = styled.div`
   li[data-unsure='true'] {
     border-color: var(--brass);
     background: var(--brass-wash);
-  }
-  @media (max-width: 820px) {
-    grid-template-columns: minmax(0, 1fr);
   }
 `;
 const Shown = styled.div`
@@ -186,7 +165,7 @@ export function LaidSheet({ plan, layout, onTake, onClose }: LaidSheetProps) {
   const asking = read ? read.places.filter((p) => p.unsure).length : 0;
   return (
     <Sheet title="The layout, from a photo" width={1180} isOpen onClose={onClose}>
-      <Halves>
+      <Body>
         <div>
           {!photo && (
             <p className="empty">
@@ -291,7 +270,7 @@ export function LaidSheet({ plan, layout, onTake, onClose }: LaidSheetProps) {
             </>
           )}
         </div>
-      </Halves>
+      </Body>
     </Sheet>
   );
 }

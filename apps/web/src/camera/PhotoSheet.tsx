@@ -28,28 +28,14 @@ import type { MeasuredPhoto } from '../workers/photo.worker.ts';
 import { HowToLay } from './HowToLay.tsx';
 import { PointBoard } from './PointBoard.tsx';
 import { type MeasuredBy, ReferenceChoice, referenceOf, usualReference } from './ReferenceChoice.tsx';
+import { Halves } from './sheetStyles.ts';
 import { usePhotos } from './usePhotos.ts';
 
-const Halves = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
-  gap: 20px;
-  align-items: start;
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    margin: 10px 0;
-  }
+const Body = styled(Halves)`
   .state {
     margin: 8px 0 0;
     font-size: 13px;
     color: var(--soft);
-  }
-  .wrong {
-    margin: 8px 0;
-    font-size: 14px;
-    color: var(--wrong);
   }
   .doubts {
     margin: 6px 0;
@@ -62,9 +48,6 @@ const Halves = styled.div`
       background: var(--brass-wash);
       margin-bottom: 4px;
     }
-  }
-  @media (max-width: 820px) {
-    grid-template-columns: minmax(0, 1fr);
   }
 `;
 const Table = styled.table`
@@ -186,7 +169,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
   };
   return (
     <Sheet title="Measure by photo" width={1180} isOpen onClose={onClose}>
-      <Halves>
+      <Body>
         <div>
           {!photo && <HowToLay />}
           {photo && measured && <TableBoard measured={measured} unit={unit} onMove={move} ask={ask} />}
@@ -297,7 +280,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
             </>
           )}
         </div>
-      </Halves>
+      </Body>
     </Sheet>
   );
 }

@@ -1,6 +1,7 @@
 import { fromInches, type Unit } from '@lattice/core';
 import { type Reference, SHEETS } from '@lattice/photo';
 import styled from 'styled-components';
+import { usualPaper } from '../app/device.ts';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 
@@ -34,7 +35,7 @@ const SAYS: Readonly<Record<MeasuredBy['kind'], string>> = {
 
 /** As it is used where this device is. */
 export const usualReference = (): MeasuredBy => ({
-  kind: /^en-(US|CA)|^es-MX|^fr-CA/.test(navigator.language) ? 'letter' : 'a4',
+  kind: usualPaper(),
   sides: [12, 16],
 });
 

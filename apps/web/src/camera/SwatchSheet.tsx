@@ -8,24 +8,11 @@ import { ContrastVerdict } from '../design/ContrastVerdict.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { PointBoard } from './PointBoard.tsx';
+import { saidAndDone } from './sheetStyles.ts';
 import { usePhotos } from './usePhotos.ts';
 
 const Body = styled.div`
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px;
-    margin: 10px 0;
-  }
-  .says {
-    font-size: 14px;
-    color: var(--soft);
-  }
-  .wrong {
-    color: var(--wrong);
-    font-size: 14px;
-  }
+  ${saidAndDone}
   .swatch {
     width: 64px;
     height: 64px;

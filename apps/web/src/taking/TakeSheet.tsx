@@ -3,6 +3,7 @@ import { Palette } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
+import { usualPaper } from '../app/device.ts';
 import { fileText } from '../app/fileText.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -73,9 +74,9 @@ const FOR: readonly {
   { name: 'For other programs', formats: ['ics', 'gpl', 'schema'] },
 ];
 
-/** As it is usual where this device is: letter paper in the north of America, a decimal comma where numbers have one. */
+/** As it is usual where this device is: its paper, and a decimal comma where numbers have one. */
 const usual = (): Wish => ({
-  paper: /^en-(US|CA)|^es-MX|^fr-CA/.test(navigator.language) ? 'letter' : 'a4',
+  paper: usualPaper(),
   comma: (1.5).toLocaleString(navigator.language).includes(','),
 });
 

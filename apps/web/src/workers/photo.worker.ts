@@ -1,9 +1,7 @@
 import type { Point } from '@lattice/core';
 import {
   type Camera,
-  balanced,
   colourAt,
-  colourRound,
   KIND_WORDS,
   type LayoutAsked,
   measurePhoto,
@@ -16,6 +14,7 @@ import {
   readLayout,
   type ReadLayout,
   straightened,
+  swatchOf,
 } from '@lattice/photo';
 
 /** A view of the table from above: its picture, and where on the table that lies, in inches. */
@@ -73,8 +72,6 @@ const MOST_PIXELS = 16_000_000;
 /** The picture to point at, along its longer side. */
 const SHOWN = 1400;
 const VIEW_PIXELS = 900_000;
-/** How far round a place its colour is taken, as a share of the photo. */
-const SPOT = 0.012;
 
 let raster: (Raster & { data: Uint8ClampedArray<ArrayBuffer> }) | null = null;
 let camera: Camera | null = null;
@@ -189,11 +186,8 @@ async function answer(question: PhotoQuestion): Promise<unknown> {
       return readLayout(held(), question.asked);
     case 'paper':
       return paperIn(held());
-    case 'swatch': {
-      const { cloth, paper } = question;
-      const reach = SPOT * Math.max(held().width, held().height);
-      return balanced(colourRound(held(), cloth, reach), colourRound(held(), paper, reach / 2));
-    }
+    case 'swatch':
+      return swatchOf(held(), question.cloth, question.paper);
   }
 }
 
