@@ -5,6 +5,7 @@ const report = process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'];
 
 export default defineConfig({
   testDir: './tests',
+  globalSetup: '../scripts/test/support/built.mjs',
   outputDir: '../test-results',
   fullyParallel: false,
   workers: 2,

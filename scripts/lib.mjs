@@ -63,10 +63,10 @@ export function hashOf(...places) {
   return hash.digest('hex');
 }
 
-/** Does `work` unless it was done already for the same `mark`. Remembers only what succeeded. */
-export async function once(name, mark, work) {
+/** Does `work` unless it was done already for the same `mark` and what it `makes` is there. Remembers only what succeeded. */
+export async function once(name, mark, work, makes = root) {
   const stamp = path.join(root, 'node_modules', '.lattice', name);
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === mark) return;
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === mark && existsSync(makes)) return;
   await work();
   mkdirSync(path.dirname(stamp), { recursive: true });
   writeFileSync(stamp, mark);

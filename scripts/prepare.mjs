@@ -54,24 +54,28 @@ export async function build() {
   );
 }
 
-const COMMAND = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');
-
-/**
- * Builds the command line into one file, when its sources or the core's have changed; answers its path. The file is
- * marked as of now, so that what is older than it is known to be in it.
- */
-export async function buildCommand() {
-  await once(
-    'command',
-    hashOf('apps/cli', 'packages/core', 'packages/export', 'packages/photo', 'package-lock.json'),
-    async () => {
-      const { code, out } = quiet(bin('vite'), ['build', 'apps/cli', '--config', 'apps/cli/vite.config.ts']);
-      if (code !== 0 || !existsSync(COMMAND)) throw new Stop(`The command line could not be built.\n${out}`);
-    },
-  );
-  utimesSync(COMMAND, new Date(), new Date());
-  return COMMAND;
+/** Builds what runs in Node into files of its own, when its sources have changed; answers the path of what is started. */
+async function bundle(name, folder, rooms, started) {
+  const file = path.join(root, 'node_modules/.lattice', started);
+  const build = () => {
+    const { code, out } = quiet(bin('vite'), ['build', folder, '--config', `${folder}/vite.config.ts`]);
+    if (code !== 0 || !existsSync(file)) throw new Stop(`The ${name} could not be built.\n${out}`);
+  };
+  await once(name, hashOf(folder, ...rooms, 'package-lock.json'), build, file);
+  return file;
 }
+
+/** Builds the command line; its file is marked as of now, so that what is older than it is known to be in it. */
+export async function buildCommand() {
+  const rooms = ['packages/core', 'packages/export', 'packages/photo'];
+  const command = await bundle('command', 'apps/cli', rooms, 'cli/lattice.mjs');
+  utimesSync(command, new Date(), new Date());
+  return command;
+}
+
+/** Builds the server, with the maker of pictures and the backup by command beside it. */
+export const buildServer = () =>
+  bundle('started server', 'apps/server', ['packages/core', 'packages/export'], 'server/server.mjs');
 
 const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];
 

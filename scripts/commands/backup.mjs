@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { show, Stop, stopped } from '../lib.mjs';
-import { install } from '../prepare.mjs';
+import { buildServer, install } from '../prepare.mjs';
 
 const stands = process.env.LATTICE_CALLED_FROM ?? '.';
 
@@ -18,12 +18,6 @@ export const run = stopped(async (args, name) => {
   const files = positionals.map((file) => path.resolve(stands, file));
   const data = values.data === undefined ? [] : ['--data', path.resolve(stands, values.data)];
   await install();
-  return show(process.execPath, [
-    '--import',
-    'tsx',
-    'apps/server/src/backup/main.ts',
-    name,
-    ...files,
-    ...data,
-  ]);
+  const beside = path.dirname(await buildServer());
+  return show(process.execPath, [path.join(beside, 'backup.mjs'), name, ...files, ...data]);
 });

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { show, Stop, stopped } from '../lib.mjs';
-import { build, buildCommand, install } from '../prepare.mjs';
+import { build, buildCommand, buildServer, install } from '../prepare.mjs';
 import { SERVER } from '../../apps/server/start.mjs';
 
 /** Flags of `demo`, and which of them name a file or folder as seen from where one stands. */
@@ -36,6 +36,7 @@ export const run = stopped(async (args) => {
   );
   await install();
   await build();
+  await buildServer();
   await buildCommand();
   return show(process.execPath, [...SERVER, '--demo', ...flags]);
 });

@@ -1,9 +1,10 @@
 import { show, stopped } from '../lib.mjs';
-import { build, chromium, install } from '../prepare.mjs';
+import { build, buildServer, chromium, install } from '../prepare.mjs';
 
 export const run = stopped(async () => {
   await install();
   const LATTICE_CHROMIUM = chromium();
   await build();
+  await buildServer();
   return show(process.execPath, ['--import', 'tsx', 'e2e/hand.ts'], { LATTICE_CHROMIUM });
 });

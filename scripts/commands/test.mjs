@@ -2,7 +2,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { beside, bin, root, show, stopped } from '../lib.mjs';
-import { build, buildCommand, chromium, install } from '../prepare.mjs';
+import { build, buildCommand, buildServer, chromium, install } from '../prepare.mjs';
 
 /** Rooms that know no page are one program: what they share is read once. */
 const TYPES = [
@@ -47,6 +47,7 @@ async function report(name, file, command, args, env, count) {
 export const run = stopped(async () => {
   await install();
   await buildCommand();
+  await buildServer();
   const LATTICE_CHROMIUM = chromium();
   const results = [
     ...(await checks([

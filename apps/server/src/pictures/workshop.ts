@@ -18,8 +18,14 @@ interface Job {
   readonly reject: (refusal: Refusal) => void;
 }
 
-/** Loads TypeScript in the process that makes pictures, as in this one. */
-const LOADER = path.resolve(import.meta.dirname, '../../../../node_modules/tsx/dist/loader.mjs');
+/** The process that makes pictures: built beside this one, or loaded from its source as this one is. */
+const MAKER = import.meta.filename.endsWith('.ts')
+  ? [
+      '--import',
+      path.resolve(import.meta.dirname, '../../../../node_modules/tsx/dist/loader.mjs'),
+      path.join(import.meta.dirname, 'maker.ts'),
+    ]
+  : [path.join(import.meta.dirname, 'maker.mjs')];
 
 /**
  * Pictures are decoded one at a time, in a process of their own with a limit to its memory and its time: a picture
@@ -69,7 +75,7 @@ export class Workshop {
   }
 
   private open(): ChildProcess {
-    const run = [process.execPath, '--import', LOADER, path.join(import.meta.dirname, 'maker.ts')];
+    const run = [process.execPath, ...MAKER];
     // The limit is the system's own, of what is written to and not of what is only reserved; where there is no shell to set it, time and pixels are what is left.
     const limited =
       process.platform === 'win32'
