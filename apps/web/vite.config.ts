@@ -1,51 +1,10 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { sharedParts } from './build/shared-parts.ts';
 
 /** Kept so long, and so many, for opening without the network. */
 const MONTH_S = 30 * 24 * 3600;
-
-/**
- * What the stages of a quilt share lies in two files: as eighty small ones it took longer to fetch than to run. The first
- * screen takes none of it; a browser test holds what that may weigh.
- */
-const SHARED_BY_STAGES = [
-  {
-    name: 'controls',
-    test: new RegExp(
-      [
-        'react-(aria|stately)/dist/private/(?!(button|collections|flags|focus|i18n|interactions|label|live-announcer|progress|ssr|utils)/)[a-z-]+/',
-        'react-aria/dist/private/button/useToggle',
-        'react-aria-components/dist/private/(?!Button|FileTrigger|Input|Label|ProgressBar|utils)',
-      ].join('|'),
-    ),
-    minShareCount: 2,
-    includeDependenciesRecursively: false,
-  },
-  {
-    name: 'quilt',
-    test: new RegExp(
-      [
-        'core/src/(beginning|block|cutting|finder|layer|pile|placing|progress|quilt|refusal|shopping|soundness|table|target)/',
-        'core/src/(border/spacer|colour/(colour|main))',
-        'core/src/format/(blocks-csv|plan-json|stash-csv|table-csv)',
-        'core/src/edge/(cuts|edge-advice|edge-words|finishes|points-at-edge|together)',
-        'core/src/log/(cut-record|sew-record|stash\.ts)',
-        'core/src/plan/(cloth-shape|convert|edge-shape|fields|layer-shape|migrations|shape|start)',
-        'web/src/(figures|paper|shop|stash)/',
-        'web/src/app/(Calm|use(Follows|InAddress))',
-        'web/src/beginning/(AddByLine|beginWithBlocks|handInHand|PileLineField|SpareOffers|usePileLine)',
-        'web/src/design/(cardStyles|Leaf|Paper|SettingCard|Sheet|controls/(?!Button))',
-        'web/src/drawing/(Board|Bubble|marks|paths|QuiltBoard|QuiltInWords|ScaledBoard|SettingSample|Tape|useRoom)',
-        'web/src/quilt/(borderEdits|download|selectors|useEdit|useMoveBand)',
-        'web/src/stages/(stageLayout|StageWithBoard|blocks/(readTable|UnderstoodSheet)|borders/BordersSection|borders/RepeatFields)',
-        'node_modules/(culori|papaparse)/',
-      ].join('|'),
-    ),
-    minShareCount: 2,
-    includeDependenciesRecursively: false,
-  },
-];
 
 /** Files that need each other come up half made, and what they hold is missing now and then: such a build is refused. */
 const noCircles: Plugin = {
@@ -67,11 +26,31 @@ const noCircles: Plugin = {
   },
 };
 
-export default defineConfig({
+/** The app itself is asked for by the page, beside the small file that asks for it. */
+const startAhead: Plugin = {
+  name: 'start-ahead',
+  transformIndexHtml: {
+    order: 'post',
+    handler(_, { bundle }) {
+      const start = Object.values(bundle ?? {}).find(
+        (part) => part.type === 'chunk' && part.facadeModuleId?.endsWith('/app/start.tsx'),
+      );
+      if (start?.type !== 'chunk') return [];
+      return [start.fileName, ...start.imports].map((file) => ({
+        tag: 'link',
+        attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+        injectTo: 'head' as const,
+      }));
+    },
+  },
+};
+
+export default defineConfig(async ({ command }) => ({
   root: import.meta.dirname,
   plugins: [
     react(),
     noCircles,
+    startAhead,
     VitePWA({
       // A newer app is offered, and taken when the quilter says so.
       registerType: 'prompt',
@@ -117,6 +96,16 @@ export default defineConfig({
     target: 'es2022',
     chunkSizeWarningLimit: 600,
     assetsInlineLimit: 0,
-    rolldownOptions: { output: { codeSplitting: { groups: SHARED_BY_STAGES } } },
+    rolldownOptions:
+      command === 'build'
+        ? {
+            output: {
+              codeSplitting: {
+                groups: [{ name: await sharedParts(import.meta.dirname) }],
+                includeDependenciesRecursively: false,
+              },
+            },
+          }
+        : {},
   },
-});
+}));

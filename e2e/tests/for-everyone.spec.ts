@@ -1,6 +1,6 @@
 import { notToldApart, saidIn, saidTwice } from '../support/said.ts';
 import type { Request } from '@playwright/test';
-import { expect, openCopy, tab, test } from '../support/quilt.ts';
+import { addCopy, expect, openCopy, size, tab, test } from '../support/quilt.ts';
 
 for (const width of [320, 760, 2560]) {
   test(`nothing runs off the side at ${width} pixels`, async ({ page, server }) => {
@@ -85,6 +85,24 @@ test('first screen: at most 250 kB of script, compressed', async ({ page, server
   console.log(`first screen: ${bytes} bytes of script in ${scripts.length} files`);
   expect(bytes).toBeGreaterThan(50_000);
   expect(bytes).toBeLessThanOrEqual(250_000);
+  // As eighty small files they took longer to fetch than to run.
+  expect(scripts.length).toBeLessThanOrEqual(15);
+});
+
+test('a quilt’s own script is asked for beside the app, in few files', async ({ page, server }) => {
+  const id = await addCopy(page, server, 'Asked for at once');
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    if (request.resourceType() === 'script') asked.push(new URL(request.url()).pathname);
+  });
+  // The app itself is held back until the quilt's page has been asked for: that does not wait for it.
+  await page.route(/\/app-packages-/, async (route) => {
+    await expect.poll(() => asked.filter((file) => /QuiltPage|SettingStage/.test(file))).toHaveLength(2);
+    await route.continue();
+  });
+  await page.goto(`${server.address}quilts/${id}/setting`, { waitUntil: 'networkidle' });
+  await expect(size(page)).toBeVisible();
+  expect(asked.length).toBeLessThanOrEqual(30);
 });
 
 test('four hundred blocks are drawn, and a dragged sash follows', async ({ page, server }) => {

@@ -25,7 +25,7 @@ const BREAKERS = {
       "import { useState } from 'react';",
       "import fs from 'node:fs';",
       "import knex from 'knex';",
-      "import { a } from '../../../../apps/web/src/main.tsx';",
+      "import { a } from '../../../../apps/web/src/app/start.tsx';",
       "import { z } from 'zod';",
       "import { near } from '../length/tolerance.ts';",
       'export const b = [useState, fs, knex, a, z, near, Date.now(), Math.random(), document.title];',

@@ -1,7 +1,8 @@
 import { applyFit, type FitRequest, type Plan, startRequest } from '@lattice/core';
-import { useState } from 'react';
+import { lazy, useState } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
+import { ChartFrame } from '../charts/ChartFrame.tsx';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
@@ -13,8 +14,9 @@ import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { Asking } from './Asking.tsx';
 import { DesignWords } from './DesignWords.tsx';
-import { TradeOff } from './TradeOff.tsx';
 import { useFits } from './useFits.ts';
+
+const TradeOff = lazy(async () => ({ default: (await import('../charts/TradeOff.tsx')).TradeOff }));
 
 const Halves = styled.div`
   display: grid;
@@ -156,7 +158,9 @@ export function Finder({ onClose }: { onClose: () => void }) {
             )}
           </State>
           {best.length > 0 && (
-            <TradeOff fits={best} aimed={request.target !== null} chosen={chosen} onChoose={setChosen} />
+            <ChartFrame height={190}>
+              <TradeOff fits={best} aimed={request.target !== null} chosen={chosen} onChoose={setChosen} />
+            </ChartFrame>
           )}
           <Grid aria-label="Designs found">
             {best.map((fit, i) => (

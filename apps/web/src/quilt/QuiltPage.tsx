@@ -4,13 +4,14 @@ import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
 import { Calm } from '../app/Calm.tsx';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { useFollows } from '../app/useFollows.ts';
 import { HandInHand } from '../beginning/HandInHand.tsx';
 import { Button } from '../design/controls/Button.tsx';
 import type { Unreadable } from '../mend/UnreadablePage.tsx';
-import { Rail } from './Rail.tsx';
+import { Rail, RailToCome } from './Rail.tsx';
 import { StagePaper, stageToPrint, usePrinting } from '../paper/StagePaper.tsx';
 import { openQuilt } from './saving.ts';
-import { TopBar } from './TopBar.tsx';
+import { TopBar, TopBarToCome } from './TopBar.tsx';
 
 const MendPage = lazy(async () => ({ default: (await import('../mend/MendPage.tsx')).MendPage }));
 const UnreadablePage = lazy(async () => ({
@@ -141,11 +142,26 @@ export function QuiltPage() {
       </Waiting>
     );
   if (!/\/quilts\/[^/]+\/./.test(pathname)) return <Navigate to="setting" replace />;
+  return <Opened printing={printing} />;
+}
+
+/** The quilt of the stage at work, and round it what follows its drawing. */
+function Opened({ printing }: { printing: boolean }) {
+  const follows = useFollows();
   return (
     <Page>
       <Calm>
-        <TopBar />
-        <Rail />
+        {follows ? (
+          <>
+            <TopBar />
+            <Rail />
+          </>
+        ) : (
+          <>
+            <TopBarToCome />
+            <RailToCome />
+          </>
+        )}
       </Calm>
       <main>
         <Calm>

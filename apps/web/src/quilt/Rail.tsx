@@ -50,6 +50,7 @@ const Wool = styled.nav`
   @media (max-width: 760px) {
     flex-direction: row;
     align-items: center;
+    min-height: 48px;
     padding: 0 0 0 12px;
     overflow-x: auto;
     ul {
@@ -166,6 +167,9 @@ function useTopSewn(layout: Layout | undefined): boolean {
     return sewn.length >= layout.pieces.length - 1;
   }, [layout, log, id, unit]);
 }
+
+/** Its place, before it is there. */
+export const RailToCome = () => <Wool aria-hidden />;
 
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {

@@ -96,6 +96,9 @@ const ToPaper = styled(Link)`
   }
 `;
 
+/** Its place, before it is there. */
+export const TopBarToCome = () => <Bar aria-hidden />;
+
 /** Over every stage: the quilt's name, how it is saved, undo and redo, a file of it, the light. */
 export function TopBar() {
   const dispatch = useAppDispatch();

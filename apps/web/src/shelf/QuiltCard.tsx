@@ -97,13 +97,17 @@ const Card = styled.li`
 /** A quilt on the shelf: drawn, its name, its own size, its setting, and where the work stands. */
 export function QuiltCard({
   quilt,
-  looking,
+  tools,
+  first,
   onCopy,
   onTags,
   onRemove,
 }: {
   quilt: ListedQuilt;
-  looking: boolean;
+  /** Whether it can be tagged, duplicated, taken off. */
+  tools: boolean;
+  /** Among the first, and so in sight at once. */
+  first: boolean;
   onCopy: () => void;
   onTags: () => void;
   onRemove: () => void;
@@ -113,7 +117,7 @@ export function QuiltCard({
   const unreadable = 'unreadable' in card;
   return (
     <Card data-unreadable={unreadable || undefined}>
-      <div className="art">{!unreadable && <CardArt id={id} revision={quilt.revision} />}</div>
+      <div className="art">{!unreadable && <CardArt id={id} revision={quilt.revision} first={first} />}</div>
       <div className="words">
         <Link
           className="title"
@@ -139,7 +143,7 @@ export function QuiltCard({
           </p>
         )}
       </div>
-      {!looking && (
+      {tools && (
         <div className="tools">
           {!unreadable && (
             <>
@@ -161,9 +165,9 @@ export function QuiltCard({
 }
 
 /** The quilt drawn on its card, from its plan: fetched when the card is come near to, and then known for opening it. */
-function CardArt({ id, revision }: { id: string; revision: number }) {
+function CardArt({ id, revision, first }: { id: string; revision: number; first: boolean }) {
   const place = useRef<HTMLDivElement>(null);
-  const [near, setNear] = useState(typeof IntersectionObserver === 'undefined');
+  const [near, setNear] = useState(first || typeof IntersectionObserver === 'undefined');
   useEffect(() => {
     if (near || !place.current) return;
     const watch = new IntersectionObserver(

@@ -14,6 +14,7 @@ import {
   useShelfInfiniteQuery,
 } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { useSettled } from '../app/useSettled.ts';
 import { useTheme } from '../app/useTheme.ts';
 import { freeName } from '../beginning/makeQuilt.ts';
 import { useFilesHere } from '../app/useFilesHere.ts';
@@ -51,6 +52,7 @@ export function Shelf() {
   const tags = data?.pages[0]?.tags ?? [];
   const { who, readOnly } = useAppSelector((s) => s.house);
   const looking = who === 'view';
+  const settled = useSettled();
   const dispatch = useAppDispatch();
   const [removeQuilt] = useRemoveQuiltMutation();
   const [restoreQuilt] = useRestoreQuiltMutation();
@@ -178,11 +180,12 @@ export function Shelf() {
           <p>The shelf is empty. Press New quilt and say what you have, or open a plan file.</p>
         )}
         <Cards>
-          {quilts?.map((quilt) => (
+          {quilts?.map((quilt, i) => (
             <QuiltCard
               key={quilt.id}
               quilt={quilt}
-              looking={looking}
+              tools={settled && !looking}
+              first={i < IN_SIGHT}
               onCopy={() => void copy(quilt).catch(failed)}
               onTags={() => setTagged(quilt)}
               onRemove={() => void remove(quilt)}
@@ -218,5 +221,7 @@ export function Shelf() {
   );
 }
 
+/** So many cards a screen shows at once, or nearly. */
+const IN_SIGHT = 8;
 /** With more than these their number is worth saying. */
 const SOME = 12;

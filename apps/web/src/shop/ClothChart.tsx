@@ -1,18 +1,11 @@
 import type { Quilt } from '@lattice/core';
-import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { useMemo } from 'react';
-import { Bar } from 'react-chartjs-2';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
-import { useThemeColour } from '../figures/Bars.tsx';
+import { Bars } from '../charts/Bars.tsx';
 import { Section } from '../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 
-Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
-
-const Frame = styled.div<{ $rows: number }>`
-  height: ${({ $rows }) => 34 * $rows + 60}px;
-`;
 const Words = styled.ul`
   font-size: 13px;
   color: var(--soft);
@@ -22,53 +15,24 @@ const Words = styled.ul`
 export function ClothChart() {
   const quilt = useAppSelector(selectQuilt);
   const { unit } = useAppSelector(selectPlan);
-  const soft = useThemeColour('--soft');
   const cloths = useMemo(() => quilt.fabrics.map((cut) => ({ cut, uses: usesOf(cut) })), [quilt.fabrics]);
   const areaUnit = unit === 'in' ? 'square yards' : 'square metres';
   const whole = unit === 'in' ? 36 * 36 : 10_000;
-  const most = Math.max(0, ...cloths.map(({ uses }) => uses.length));
   if (cloths.length === 0) return null;
   return (
     <Section title="What the cloth goes into">
-      <Frame $rows={cloths.length}>
-        <Bar
-          role="img"
-          aria-label={`Cloth by use, in ${areaUnit}; the list below says the same`}
-          data={{
-            labels: cloths.map(({ cut }) => cut.fabric.name),
-            datasets: Array.from({ length: most }, (_, i) => ({
-              data: cloths.map(({ uses }) => (uses[i]?.area ?? 0) / whole),
-              backgroundColor: cloths.map(({ cut }) => cut.fabric.colour),
-              // Lighter by turns, so that uses are told apart on one cloth.
-              borderColor: soft,
-              borderWidth: 1,
-              label: String(i),
-            })),
-          }}
-          options={{
-            indexAxis: 'y',
-            animation: false,
-            maintainAspectRatio: false,
-            scales: {
-              x: {
-                stacked: true,
-                ticks: { color: soft },
-                title: { display: true, text: areaUnit, color: soft },
-              },
-              y: { stacked: true, ticks: { color: soft } },
-            },
-            plugins: {
-              legend: { display: false },
-              tooltip: {
-                callbacks: {
-                  label: ({ dataIndex, datasetIndex, parsed }) =>
-                    `${cloths[dataIndex]?.uses[datasetIndex]?.name ?? ''} ${(parsed.x ?? 0).toFixed(2)}`,
-                },
-              },
-            },
-          }}
-        />
-      </Frame>
+      <Bars
+        label="Cloth by use"
+        unit={areaUnit}
+        bars={cloths.map(({ cut, uses }) => ({
+          name: cut.fabric.name,
+          parts: uses.map(({ name, area }) => ({
+            value: area / whole,
+            says: `${name.toLowerCase()} ${(area / whole).toFixed(2)}`,
+            colour: cut.fabric.colour,
+          })),
+        }))}
+      />
       <Words>
         {cloths.map(({ cut, uses }) => (
           <li key={cut.fabric.id}>

@@ -20,6 +20,7 @@ import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { ChartFrame } from '../../charts/ChartFrame.tsx';
 import { useFilesHere } from '../../app/useFilesHere.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { useSheet } from '../../app/useInAddress.ts';
@@ -51,11 +52,11 @@ import { BlockTable, type CellAt, EDGES, SIZES, type TableHandle } from './Block
 import { KindsSection } from './KindsSection.tsx';
 import { readTable } from './readTable.ts';
 import { SeamTest } from './SeamTest.tsx';
-import { SizeChart } from './SizeChart.tsx';
 import { SizeChoices } from './SizeChoices.tsx';
 import { TapePanel } from './TapePanel.tsx';
 import { theseOf, UnderstoodSheet } from './UnderstoodSheet.tsx';
 
+const SizeChart = lazy(async () => ({ default: (await import('./SizeChart.tsx')).SizeChart }));
 /** What a photo is read with is large, and fetched when one is. */
 const PhotoSheet = lazy(async () => ({ default: (await import('../../camera/PhotoSheet.tsx')).PhotoSheet }));
 
@@ -236,7 +237,11 @@ export function BlocksStage() {
             By photo
           </Button>
         </div>
-        {pile.length > 0 && <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setCutWidth} />}
+        {pile.length > 0 && (
+          <ChartFrame height={190}>
+            <SizeChart {...{ pile, meant, cut, unit, seam }} onCut={setCutWidth} />
+          </ChartFrame>
+        )}
         {pile.length === 0 ? (
           <>
             <EmptyPile autoFocus />

@@ -23,15 +23,11 @@ import { useMemo, useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import { Bar } from 'react-chartjs-2';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useThemeColours } from '../../charts/useThemeColours.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 
 Chart.register(BarController, BarElement, LinearScale, Tooltip, Legend);
 
-const Frame = styled.div`
-  position: relative;
-  height: 190px;
-`;
 const Cut = styled.div`
   position: absolute;
   width: 24px;
@@ -98,7 +94,6 @@ interface SizeChartProps {
  * ways), coloured by what is to be done with them; the cut line can be dragged or moved with the arrow keys.
  */
 export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProps) {
-  const theme = useAppSelector((s) => s.view.theme);
   const [area, setArea] = useState<ChartArea | null>(null);
   const step = rulerStep(unit) === 0.5 ? 0.2 : 1 / 16;
   const off = (b: PileBlock): number | null => {
@@ -112,20 +107,15 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
   const reach =
     Math.ceil((Math.max(unit === 'in' ? 0.5 : 1.2, ...offs.map(Math.abs), Math.abs(by)) + step) / mark) *
     mark;
-  const colours = useMemo(() => {
-    const style = getComputedStyle(document.documentElement);
-    const token = (name: string) => style.getPropertyValue(name).trim();
-    return {
-      theme,
-      small: token('--wrong'),
-      crooked: token('--soft'),
-      ease: token('--brass'),
-      fine: token('--good'),
-      trim: token('--chalk'),
-      soft: token('--soft'),
-      line: token('--line'),
-    };
-  }, [theme]);
+  const { wrong, soft, brass, good, chalk, line } = useThemeColours(
+    'wrong',
+    'soft',
+    'brass',
+    'good',
+    'chalk',
+    'line',
+  );
+  const colours = { small: wrong, crooked: soft, ease: brass, fine: good, trim: chalk };
   const counted = KINDS.map((kind) => {
     const counts = new Map<number, number>();
     for (const b of pile) {
@@ -156,7 +146,7 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
     Math.abs(value) < 1e-9 ? 'as meant' : `${value > 0 ? '+' : '−'}${formatWithUnit(Math.abs(value), unit)}`;
   const tall = Math.max(1, ...offs.map((o) => offs.filter((other) => Math.abs(other - o) < 1e-9).length));
   return (
-    <Frame>
+    <>
       <Bar
         role="img"
         aria-label={`Sizes of ${offs.length} measured blocks: ${counted.map(({ kind, counts }) => `${[...counts.values()].reduce((a, b) => a + b, 0)} ${VERDICT_NAMES[kind].toLowerCase()}`).join(', ')}`}
@@ -180,26 +170,26 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
               type: 'linear',
               min: -reach,
               max: reach,
-              grid: { color: colours.line },
-              ticks: { color: colours.soft, stepSize: mark, callback: (value) => heading(Number(value)) },
+              grid: { color: line },
+              ticks: { color: soft, stepSize: mark, callback: (value) => heading(Number(value)) },
               stacked: true,
             },
             y: {
               stacked: true,
               max: tall + 1,
               grid: { display: false },
-              ticks: { color: colours.soft, precision: 0 },
-              title: { display: true, text: 'Blocks', color: colours.soft },
+              ticks: { color: soft, precision: 0 },
+              title: { display: true, text: 'Blocks', color: soft },
             },
           },
           plugins: {
-            legend: { position: 'bottom', labels: { boxWidth: 12, color: colours.soft } },
+            legend: { position: 'bottom', labels: { boxWidth: 12, color: soft } },
             tooltip: { callbacks: { title: ([item]) => heading(item!.parsed.x ?? 0) } },
           },
         }}
       />
       {area && <CutLine {...{ area, by, reach, unit, cut }} onCut={(to) => onCut(meant.width + to)} />}
-    </Frame>
+    </>
   );
 }
 

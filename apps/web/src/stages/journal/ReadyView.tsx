@@ -1,23 +1,13 @@
-import { dueIn, type Forecast, LIKELY, type LeftThen, type Milestone, sayMinutes } from '@lattice/core';
-import {
-  CategoryScale,
-  Chart,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-} from 'chart.js';
-import { Line } from 'react-chartjs-2';
+import { dueIn, type Forecast, LIKELY, type Milestone, sayMinutes } from '@lattice/core';
+import { lazy } from 'react';
 import styled from 'styled-components';
 import { todayHere } from '../../app/todayHere.ts';
 import { useAppSelector } from '../../app/store.ts';
-import { useThemeColour } from '../../figures/Bars.tsx';
+import { ChartFrame } from '../../charts/ChartFrame.tsx';
 import type { ForecastState } from './useForecast.ts';
 import { sayDate } from './useJournal.ts';
 
-Chart.register(CategoryScale, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip);
+const Burn = lazy(async () => ({ default: (await import('./Burn.tsx')).Burn }));
 
 const Page = styled.div`
   h1 {
@@ -31,9 +21,6 @@ const Page = styled.div`
   h2 {
     margin: 22px 0 6px;
     font-size: 15px;
-  }
-  .chart {
-    height: 220px;
   }
   small {
     color: var(--soft);
@@ -149,7 +136,9 @@ export function ReadyView({ heard }: { heard: ForecastState }) {
         ))}
       </Way>
       <h2>Work left</h2>
-      <Burn forecast={forecast} back={back} />
+      <ChartFrame height={220}>
+        <Burn forecast={forecast} back={back} />
+      </ChartFrame>
       {forecast.weeks.length > 0 && (
         <>
           <h2>If a week falls out</h2>
@@ -229,54 +218,5 @@ function WayPoint({ name, what, likely, by, minutes }: Milestone) {
             : `by ${sayDate(by)}${late ? ', late' : ''}`}
       </b>
     </li>
-  );
-}
-
-/** Work that was left and that will be: what was, then the middle of all tellings with one in ten either way. */
-function Burn({ forecast: { burn }, back }: { forecast: Forecast; back: readonly LeftThen[] }) {
-  const soft = useThemeColour('--soft');
-  const chalk = useThemeColour('--chalk');
-  const wash = useThemeColour('--chalk-wash');
-  const thread = useThemeColour('--thread');
-  const past = back.filter(({ date }) => date < (burn[0]?.date ?? ''));
-  const labels = [...past.map(({ date }) => date), ...burn.map(({ date }) => date)].map(sayDate);
-  const hours = (minutes: number) => Math.round(minutes / 6) / 10;
-  const later = (at: 0 | 1 | 2) => [...past.map(() => null), ...burn.map(({ left }) => hours(left[at]))];
-  const end = burn.findIndex(({ left }) => left[1] < 1);
-  const says = `${sayMinutes(burn[0]!.left[1])} now${end < 0 ? '' : `, none by about ${sayDate(burn[end]!.date)}`}`;
-  return (
-    <div className="chart">
-      <Line
-        role="img"
-        aria-label={`Work left: ${says}`}
-        data={{
-          labels,
-          datasets: [
-            {
-              data: [...past.map(({ minutes }) => hours(minutes)), hours(burn[0]!.left[1])],
-              borderColor: thread,
-              pointRadius: 2,
-              borderWidth: 2,
-            },
-            { data: later(2), borderColor: 'transparent', pointRadius: 0, fill: '+1', backgroundColor: wash },
-            { data: later(0), borderColor: 'transparent', pointRadius: 0 },
-            { data: later(1), borderColor: chalk, borderDash: [6, 4], pointRadius: 0, borderWidth: 2 },
-          ],
-        }}
-        options={{
-          animation: false,
-          maintainAspectRatio: false,
-          scales: {
-            x: { ticks: { color: soft, maxTicksLimit: 10, maxRotation: 0 } },
-            y: {
-              beginAtZero: true,
-              ticks: { color: soft },
-              title: { display: true, text: 'hours left', color: soft },
-            },
-          },
-          plugins: { legend: { display: false }, tooltip: { enabled: true } },
-        }}
-      />
-    </div>
   );
 }

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
-import { Bars, type OneBar } from '../../figures/Bars.tsx';
+import { Bars, type OneBar } from '../../charts/Bars.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { sayDate } from './useJournal.ts';
 
@@ -179,9 +179,7 @@ export function RecordCard() {
             unit="as bought"
             bars={priced.map(({ name, colour, cost }) => ({
               name,
-              colour,
-              value: cost!,
-              says: cost!.toFixed(2),
+              parts: [{ value: cost!, says: cost!.toFixed(2), colour }],
             }))}
           />
         </div>
@@ -229,8 +227,12 @@ function offPlan({ layout: { sizes } }: Quilt, unit: Unit): OneBar[] {
         const off = formatWithUnit(Math.abs(value), unit);
         return {
           name: `${top}, ${way === 'width' ? 'across' : 'down'}`,
-          value,
-          says: Math.abs(value) < 1e-6 ? 'as planned' : `${off} ${value > 0 ? 'more' : 'less'}`,
+          parts: [
+            {
+              value,
+              says: Math.abs(value) < 1e-6 ? 'as planned' : `${off} ${value > 0 ? 'more' : 'less'}`,
+            },
+          ],
         };
       });
     });

@@ -6,7 +6,7 @@ import { selectSittings, timeStruck } from '../../clock/clock.ts';
 import { selectPaces } from '../../clock/paces.ts';
 import { HowLong } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
-import { Bars } from '../../figures/Bars.tsx';
+import { Bars } from '../../charts/Bars.tsx';
 import { whenOf } from './useJournal.ts';
 
 const Page = styled.div`
@@ -130,7 +130,7 @@ export function TimeView() {
     const minutes = counted.reduce((sum, one) => (one.work === work ? sum + one.minutes : sum), 0);
     return minutes === 0
       ? []
-      : [{ name: WORK_WORDS[work].name, value: minutes / 60, says: sayMinutes(minutes) }];
+      : [{ name: WORK_WORDS[work].name, parts: [{ value: minutes / 60, says: sayMinutes(minutes) }] }];
   });
   const byStep = timeByStep(own);
   return (
@@ -139,7 +139,7 @@ export function TimeView() {
       <p>
         {own.length === 0
           ? 'Start the clock when you sit down, here, at the table or at the machine; or write time down afterwards.'
-          : bars.map(({ name, says }) => `${name.toLowerCase()} ${says}`).join(', ')}
+          : bars.map(({ name, parts }) => `${name.toLowerCase()} ${parts[0]!.says}`).join(', ')}
       </p>
       {bars.length > 0 && <Bars label="Time by kind of work" unit="hours" bars={bars} />}
       {byStep.length > 0 && (
