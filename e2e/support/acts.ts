@@ -5,7 +5,7 @@ export type By = 'mouse' | 'touch' | 'keyboard';
 
 /**
  * What a maker does, counted: a press of the mouse or a finger is one act, and so is every key. By keyboard alone, one
- * gets everywhere by Tab and arrows, each of them counted too.
+ * gets everywhere by F6 (the next part of the page), Tab and arrows, each of them counted too.
  */
 export class Acts {
   count = 0;
@@ -67,9 +67,18 @@ export class Acts {
   }
 
   private async goTo(what: Locator): Promise<void> {
+    await this.partOf(what);
     if ((await what.getAttribute('role')) !== 'tab') return this.tabTo(what);
     await this.tabTo(what.locator('xpath=ancestor::*[@role="tablist"]'));
     for (let i = 0; i < 6 && !(await has(what)); i++) await this.key('ArrowRight');
+  }
+
+  /** Goes to the part of the page it lies in, where that is another: the bar, the stages, the work, its figures. */
+  private async partOf(what: Locator): Promise<void> {
+    const part = what.locator(
+      'xpath=(ancestor::*[self::header or self::nav or self::main or self::aside])[last()]',
+    );
+    for (let i = 0; i < 5 && !(await has(part)); i++) await this.key('F6');
   }
 
   private async tabTo(what: Locator): Promise<void> {

@@ -43,9 +43,13 @@ test('every stage prints what it hands on: the quilt and its lists, nothing to p
     ['Layers', 'Ask the shop for'],
     ['Edge', 'Binding'],
     ['Cut', 'Ask the shop for'],
+    ['Sew', 'Sewing steps: as a web'],
+    ['Journal', 'Journal'],
   ] as const) {
     await page.getByRole('link', { name: stage, exact: true }).click();
     await expect(page).toHaveURL(new RegExp(stage.toLowerCase()));
+    // The seams are worked out beside the page; they are handed on once they are there.
+    if (stage === 'Sew') await expect(page.getByText(/cornerstones to their sashes/i).first()).toBeVisible();
     const pdf = await page.pdf({ format: 'A4' });
     expect(pagesOf(pdf)).toBeLessThanOrEqual(2);
     // As the browser has it while it prints.
@@ -76,4 +80,18 @@ test('the cutting plan and the sewing steps have the quilt on their paper too', 
     await page.emulateMedia({ media: 'screen' });
     await page.goBack();
   }
+});
+
+test('an answer over the counter prints as it is handed on: asked, answered and why, on one page', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}ask/binding?width=65&height=78`);
+  // 2 × (65 + 78) + 10 is 296 (common practice).
+  await expect(page.getByText('296″').filter({ visible: true })).toHaveCount(1);
+  for (const format of PAPERS) expect(pagesOf(await page.pdf({ format }))).toBe(1);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('row', { name: /Quilt width 65″/, includeHidden: true })).toBeVisible();
+  await expect(page.getByText(/2 × \(65 \+ 78\) = 286/).filter({ visible: true })).toBeVisible();
+  expect(await page.locator('button:visible, input:visible, nav:visible').count()).toBe(0);
 });

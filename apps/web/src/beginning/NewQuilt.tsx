@@ -19,8 +19,9 @@ import {
 import { Layers, LayoutGrid, Ruler } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Label, Radio, RadioGroup } from 'react-aria-components';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { PageFrame } from '../app/PageFrame.tsx';
 import { useAppDispatch } from '../app/store.ts';
 import { cardStates } from '../design/cardStyles.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -41,30 +42,7 @@ import { PlacesField, usePlaces } from './PlacesField.tsx';
 import { usePileLine } from './usePileLine.ts';
 import { usePlanFile } from './usePlanFile.ts';
 
-const Page = styled.div`
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 0 24px 56px;
-  > header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 10px 16px;
-    padding: 20px 0 12px;
-  }
-  h1 {
-    margin-right: auto;
-    font: 700 28px/1.1 var(--name);
-  }
-  .brand {
-    font: 700 16px/1 var(--name);
-    text-decoration: none;
-  }
-  @media (max-width: 420px) {
-    padding: 0 14px 48px;
-  }
-`;
-const Halves = styled.main`
+const Halves = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 0.9fr);
   gap: 28px;
@@ -230,17 +208,18 @@ export function NewQuilt() {
     setBorder(null);
   };
   return (
-    <Page>
-      <header>
-        <h1>New quilt</h1>
-        <Link className="brand" to="/">
-          To the shelf
-        </Link>
-        <Button onPress={inOther} isDisabled={unit !== chosenUnit}>
-          {unit === 'in' ? 'Use centimetres' : 'Use inches'}
-        </Button>
-        <PlanFileButton onOpen={file.open} />
-      </header>
+    <PageFrame
+      title="New quilt"
+      width={1180}
+      head={
+        <>
+          <Button onPress={inOther} isDisabled={unit !== chosenUnit}>
+            {unit === 'in' ? 'Use centimetres' : 'Use inches'}
+          </Button>
+          <PlanFileButton onOpen={file.open} />
+        </>
+      }
+    >
       {file.problem && (
         <p role="alert" style={{ marginBottom: 12, color: 'var(--wrong)' }}>
           <Lengths text={file.problem} />
@@ -394,7 +373,7 @@ export function NewQuilt() {
           {sound && target && <Fitted plan={sound} target={target} onFit={setFitted} />}
         </Drawn>
       </Halves>
-    </Page>
+    </PageFrame>
   );
 }
 

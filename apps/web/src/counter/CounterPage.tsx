@@ -9,13 +9,12 @@ import {
   type Unit,
   unitMark,
 } from '@lattice/core';
-import { Moon, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { PageFrame } from '../app/PageFrame.tsx';
 import { useAppDispatch } from '../app/store.ts';
-import { useTheme } from '../app/useTheme.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { FieldLabel, fieldRow, Wrong } from '../design/controls/fieldStyles.ts';
@@ -24,27 +23,8 @@ import { Lengths } from '../design/Lengths.tsx';
 import { figureText } from '../figures/Line.tsx';
 import { addQuilt } from '../quilt/newQuilts.ts';
 import { AnswerDrawing } from './AnswerDrawing.tsx';
+import { AnswerPaper } from './AnswerPaper.tsx';
 
-const Page = styled.div`
-  max-width: 1080px;
-  margin: 0 auto;
-  padding: 0 20px 48px;
-  > header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 10px;
-    padding: 18px 0 10px;
-  }
-  h1 {
-    margin-right: auto;
-    font: 700 26px/1.1 var(--name);
-  }
-  .brand {
-    font: 700 16px/1 var(--name);
-    text-decoration: none;
-  }
-`;
 const Topics = styled.nav`
   display: flex;
   gap: 6px;
@@ -74,8 +54,11 @@ const Topics = styled.nav`
       padding: 11px 16px;
     }
   }
+  @media print {
+    display: none;
+  }
 `;
-const Counter = styled.main`
+const Counter = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
   gap: 24px;
@@ -85,6 +68,9 @@ const Counter = styled.main`
     .answer {
       order: -1;
     }
+  }
+  @media print {
+    display: none;
   }
 `;
 const Answered = styled.section`
@@ -246,7 +232,6 @@ export function CounterPage() {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
     inAddress(params, question, topic),
   );
-  const [theme, toggleTheme] = useTheme();
   const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<string | null>(null);
   const navigate = useNavigate();
@@ -293,12 +278,9 @@ export function CounterPage() {
     await navigate(`/quilts/${await dispatch(addQuilt(made.plan))}/${at}`);
   };
   return (
-    <Page>
-      <header>
-        <h1>Quick answers</h1>
-        <Link className="brand" to="/">
-          To the shelf
-        </Link>
+    <PageFrame
+      title="Quick answers"
+      head={
         <Button
           onPress={() => {
             setUnit(unit === 'in' ? 'cm' : 'in');
@@ -307,10 +289,8 @@ export function CounterPage() {
         >
           {unit === 'in' ? 'Use centimetres' : 'Use inches'}
         </Button>
-        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
-          {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
-        </Button>
-      </header>
+      }
+    >
       <Topics aria-label="What to ask" ref={topics}>
         {QUESTIONS.map((q) => (
           <Link key={q.name} to={`/ask/${slugOf(q.name)}`} aria-current={q === question ? 'page' : undefined}>
@@ -388,9 +368,35 @@ export function CounterPage() {
           )}
         </Answered>
       </Counter>
-    </Page>
+      {answer.ok && (
+        <AnswerPaper
+          name={question.name}
+          asked={topic.flags.flatMap((flag) => {
+            const says = saysOf(flag, asked[flag.key], unit);
+            return says === '' ? [] : [[flag.label, says] as const];
+          })}
+          headline={answer.headline}
+          said={answer.said}
+          unit={unit}
+        >
+          <AnswerDrawing topic={topic.name} asked={asked} unit={unit} answer={answer} />
+        </AnswerPaper>
+      )}
+    </PageFrame>
   );
 }
+
+/** What was asked, as it stands on paper: typed or chosen, or where it begins; empty where nothing was. */
+const saysOf = (flag: Flag, typed: string | undefined, unit: Unit): string =>
+  flag.type === 'choice'
+    ? flag.names(typed ?? flag.start, unit)
+    : typed === undefined
+      ? flag.type === 'lengths'
+        ? ''
+        : placeholderOf(flag, unit)
+      : flag.type === 'length' && /^[\d\s./-]+$/.test(typed)
+        ? `${typed}${unitMark(unit)}`
+        : typed;
 
 /** What stands in a field nobody has typed in: where it begins. */
 function placeholderOf(flag: Flag, unit: Unit): string {

@@ -58,6 +58,7 @@ export const GlobalStyle = createGlobalStyle`
   }
   *, *::before, *::after { box-sizing: border-box; }
   html { -webkit-text-size-adjust: 100%; }
+  @page { margin: 10mm; }
   body { margin: 0; background: var(--ground); color: var(--ink); font: 400 15px/1.45 var(--text); }
   h1, h2, h3, p, ul, dl, dd { margin: 0; padding: 0; }
   ul { list-style: none; }

@@ -25,9 +25,6 @@ export const Paper = styled.div`
     break-inside: avoid;
     margin-bottom: 18px;
   }
-  @page {
-    margin: 10mm;
-  }
   @media print {
     .hide {
       display: none;

@@ -4,13 +4,14 @@ import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { useLeaf } from '../app/useInAddress.ts';
 import { Why } from '../design/controls/Why.tsx';
+import { Landmark } from '../design/Landmark.tsx';
 import { Leaf } from '../design/Leaf.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 import { Buying } from './Buying.tsx';
 import { CuttingList } from './CuttingList.tsx';
 
-const Side = styled.aside`
+const Side = styled(Landmark).attrs({ of: 'complementary' })`
   display: flex;
   flex-direction: column;
   min-height: 0;

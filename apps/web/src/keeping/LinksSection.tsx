@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { Form, Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components';
+import { Form, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { serverError } from '../app/api.ts';
 import { cardStates } from '../design/cardStyles.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { WordsField } from '../design/controls/WordsField.tsx';
 import { type NewLink, useLinksQuery, useMakeLinkMutation, useTakeLinkBackMutation } from './keepingApi.ts';
 
 const Body = styled.div`
@@ -101,10 +102,13 @@ export function LinksSection() {
               .catch(() => undefined);
           }}
         >
-          <TextField value={name} onChange={setName} maxLength={60}>
-            <Label>A link for</Label>
-            <Input type="text" placeholder="The Tuesday group" />
-          </TextField>
+          <WordsField
+            label="A link for"
+            placeholder="The Tuesday group"
+            value={name}
+            onChange={setName}
+            maxLength={60}
+          />
           <RadioGroup
             aria-label="What it lets them do"
             value={may}

@@ -30,8 +30,8 @@ const Head = styled.div`
     margin: 0;
   }
   &[data-large] figure {
-    width: 3.1in;
-    height: 3.6in;
+    width: 2.7in;
+    height: 3in;
   }
   @media print {
     .rest {

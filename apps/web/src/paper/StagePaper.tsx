@@ -5,6 +5,7 @@ import { useLocation } from 'react-router';
 import styled from 'styled-components';
 import { Paper } from '../design/Paper.ts';
 import { JournalOnPaper } from '../stages/journal/JournalOnPaper.tsx';
+import { StepsOnPaper } from '../stages/sew/StepsOnPaper.tsx';
 import { STAGE_NAMES } from '../quilt/stageNames.ts';
 import {
   BlocksLines,
@@ -22,6 +23,22 @@ const Sheet = styled(Paper)`
     margin: 0 0 4px;
     font-size: 15px;
     font-weight: 650;
+  }
+  /* A long list begins under its heading, and goes on overleaf. */
+  section {
+    break-inside: auto;
+  }
+  h2 {
+    break-after: avoid;
+  }
+  /* Read at the table, an arm's length away. */
+  @media print {
+    ul {
+      font-size: 14px;
+    }
+    small {
+      font-size: 12px;
+    }
   }
 `;
 
@@ -55,7 +72,7 @@ const LISTS: Readonly<Record<Stage, React.ReactNode>> = {
       <ShoppingToTick />
     </>
   ),
-  sew: <PiecesToTick />,
+  sew: <StepsOnPaper />,
   journal: <JournalOnPaper />,
 };
 

@@ -12,10 +12,11 @@ import {
   standingsIn,
   type Unit,
 } from '@lattice/core';
-import { ArrowLeft, Check, Printer, X } from 'lucide-react';
+import { Check, Printer, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { PageFrame } from '../app/PageFrame.tsx';
 import { todayHere } from '../app/todayHere.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -25,27 +26,7 @@ import { Lengths } from '../design/Lengths.tsx';
 import { writeLog } from '../outbox/writeLog.ts';
 import { Drawn } from './Drawn.tsx';
 
-const Page = styled.main`
-  max-width: 760px;
-  min-height: 100dvh;
-  margin: 0 auto;
-  padding: 18px 20px 48px;
-  .top {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px 16px;
-    margin-bottom: 16px;
-    h1 {
-      margin-right: auto;
-      font: 650 24px/1.2 var(--name);
-    }
-    a {
-      display: inline-flex;
-      align-items: center;
-      gap: 6px;
-    }
-  }
+const Asked = styled.div`
   .what {
     font-size: 13px;
     color: var(--soft);
@@ -171,51 +152,54 @@ export function PracticePage() {
     void dispatch(writeLog([{ kind: 'practised', body }], MAKER));
   };
   return (
-    <Page>
-      <div className="top">
-        <Link to="/">
-          <ArrowLeft size={15} aria-hidden /> The shelf
-        </Link>
-        <h1>Practice</h1>
-        <ChoiceField label="Unit" value={unit} choices={UNITS} onChange={(id) => setUnit(id as Unit)} />
-        <Link to={`/practice/sheet?unit=${unit}`}>
-          <Printer size={15} aria-hidden /> A sheet for a class
-        </Link>
-      </div>
-      <p className="what">{nameOf(now.kind)}</p>
-      <h2>
-        <Lengths text={exercise.asks} />
-      </h2>
-      <Asking key={`${now.kind} ${now.seed} ${unit}`} {...{ exercise, given }} onAnswer={answer} />
-      {given !== null && (
-        <Answered
-          exercise={exercise}
-          given={given}
-          onNext={() => ask(nextUp(standings, today()).kind)}
-          onSame={() => ask(now.kind)}
-        />
-      )}
-      <Kinds>
-        <summary>All there is to practise</summary>
-        <ul>
-          {standings.map(({ kind, right, wrong, due }) => (
-            <li key={kind}>
-              <span>
-                {nameOf(kind)}{' '}
-                <small>
-                  {right + wrong === 0
-                    ? 'not yet'
-                    : `${right} of ${right + wrong} right${due! <= today() ? ', due again' : ''}`}
-                </small>
-              </span>
-              <Button look="quiet" aria-label={`Practise: ${nameOf(kind)}`} onPress={() => ask(kind)}>
-                Practise
-              </Button>
-            </li>
-          ))}
-        </ul>
-      </Kinds>
-    </Page>
+    <PageFrame
+      title="Practice"
+      width={760}
+      head={
+        <>
+          <ChoiceField label="Unit" value={unit} choices={UNITS} onChange={(id) => setUnit(id as Unit)} />
+          <Link to={`/practice/sheet?unit=${unit}`}>
+            <Printer size={15} aria-hidden /> A sheet for a class
+          </Link>
+        </>
+      }
+    >
+      <Asked>
+        <p className="what">{nameOf(now.kind)}</p>
+        <h2>
+          <Lengths text={exercise.asks} />
+        </h2>
+        <Asking key={`${now.kind} ${now.seed} ${unit}`} {...{ exercise, given }} onAnswer={answer} />
+        {given !== null && (
+          <Answered
+            exercise={exercise}
+            given={given}
+            onNext={() => ask(nextUp(standings, today()).kind)}
+            onSame={() => ask(now.kind)}
+          />
+        )}
+        <Kinds>
+          <summary>All there is to practise</summary>
+          <ul>
+            {standings.map(({ kind, right, wrong, due }) => (
+              <li key={kind}>
+                <span>
+                  {nameOf(kind)}{' '}
+                  <small>
+                    {right + wrong === 0
+                      ? 'not yet'
+                      : `${right} of ${right + wrong} right${due! <= today() ? ', due again' : ''}`}
+                  </small>
+                </span>
+                <Button look="quiet" aria-label={`Practise: ${nameOf(kind)}`} onPress={() => ask(kind)}>
+                  Practise
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </Kinds>
+      </Asked>
+    </PageFrame>
   );
 }
 

@@ -28,6 +28,7 @@ const KEYS: readonly {
     keys: [
       [['Ctrl', 'Z'], 'Undo'],
       [['Ctrl', 'Shift', 'Z'], 'Redo'],
+      [['F6'], 'The next part: the bar, the stages, the work, its figures; with Shift, back'],
       [['?'], 'These keys'],
       [['Esc'], 'Close a sheet, or leave what was typed'],
     ],

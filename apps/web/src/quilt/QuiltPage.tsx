@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useFollows } from '../app/useFollows.ts';
 import { HandInHand } from '../beginning/HandInHand.tsx';
 import { Button } from '../design/controls/Button.tsx';
+import { Landmark } from '../design/Landmark.tsx';
 import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail, RailToCome } from './Rail.tsx';
 import { StagePaper, stageToPrint, usePrinting } from '../paper/StagePaper.tsx';
@@ -148,6 +149,14 @@ export function QuiltPage() {
 /** The quilt of the stage at work, and round it what follows its drawing. */
 function Opened({ printing }: { printing: boolean }) {
   const follows = useFollows();
+  const work = useRef<HTMLElement>(null);
+  const { key } = useLocation();
+  const cameFromElsewhere = useRef(key !== 'default');
+  // Who comes here from another page of the app goes on from the work, not from the top of the window.
+  useEffect(() => {
+    if (cameFromElsewhere.current && document.activeElement === document.body)
+      work.current?.focus({ preventScroll: true });
+  }, []);
   return (
     <Page>
       <Calm>
@@ -163,7 +172,7 @@ function Opened({ printing }: { printing: boolean }) {
           </>
         )}
       </Calm>
-      <main>
+      <Landmark of="main" ref={work} tabIndex={-1}>
         <Calm>
           <HandInHand />
         </Calm>
@@ -171,7 +180,7 @@ function Opened({ printing }: { printing: boolean }) {
           <Outlet />
         </div>
         {printing && <StagePaper />}
-      </main>
+      </Landmark>
     </Page>
   );
 }

@@ -17,6 +17,7 @@ import { NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { useFollows } from '../app/useFollows.ts';
+import { Landmark } from '../design/Landmark.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectBooking } from '../outbox/logSlice.ts';
 import { selectPlan, selectQuilt } from './selectors.ts';
@@ -25,7 +26,7 @@ import { STAGE_NAMES } from './stageNames.ts';
 const notYet = () => null;
 const NONE: ReadonlySet<string> = new Set();
 
-const Wool = styled.nav`
+const Wool = styled(Landmark).attrs({ of: 'navigation' })`
   display: flex;
   flex-direction: column;
   padding: 26px 0 16px;

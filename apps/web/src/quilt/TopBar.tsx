@@ -1,4 +1,4 @@
-import { History, Luggage, Keyboard, Moon, Printer, Redo2, Sun, Undo2 } from 'lucide-react';
+import { History, Luggage, Keyboard, Printer, Redo2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { useStore } from 'react-redux';
@@ -6,8 +6,9 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { type RootState, useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useSheet } from '../app/useInAddress.ts';
-import { useTheme } from '../app/useTheme.ts';
+import { ThemeButton } from '../app/ThemeButton.tsx';
 import { Button } from '../design/controls/Button.tsx';
+import { Landmark } from '../design/Landmark.tsx';
 import { planChanged, redo, undo } from './planSlice.ts';
 import { SavingNote } from './SavingNote.tsx';
 import { selectKeptPlan, selectPlan } from './selectors.ts';
@@ -18,7 +19,7 @@ const VersionsSheet = lazy(async () => ({
   default: (await import('../versions/VersionsSheet.tsx')).VersionsSheet,
 }));
 
-const Bar = styled.header`
+const Bar = styled(Landmark).attrs({ of: 'banner' })`
   display: flex;
   align-items: center;
   gap: 14px;
@@ -107,7 +108,6 @@ export function TopBar() {
   const canUndo = useAppSelector((s) => s.plan.past.length > 0);
   const canRedo = useAppSelector((s) => s.plan.future.length > 0);
   const store = useStore<RootState>();
-  const [theme, toggleTheme] = useTheme();
   const versions = useSheet('versions');
   const taking = useSheet('take');
   const keys = useSheet('keys');
@@ -166,9 +166,7 @@ export function TopBar() {
             <Keyboard size={16} aria-hidden />
           </Button>
         </span>
-        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
-          {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
-        </Button>
+        <ThemeButton />
       </div>
       {taking.open !== null && (
         <Suspense>

@@ -1,5 +1,5 @@
 import type { Stage } from '@lattice/core';
-import { Moon, Plus, ShieldCheck, Sun, X } from 'lucide-react';
+import { Plus, ShieldCheck, X } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import {
@@ -15,12 +15,13 @@ import {
 } from '../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useSettled } from '../app/useSettled.ts';
-import { useTheme } from '../app/useTheme.ts';
+import { ThemeButton } from '../app/ThemeButton.tsx';
 import { freeName } from '../beginning/makeQuilt.ts';
 import { useFilesHere } from '../app/useFilesHere.ts';
 import { PlanFileButton } from '../beginning/PlanFileButton.tsx';
 import { usePlanFile } from '../beginning/usePlanFile.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { Landmark } from '../design/Landmark.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { OutboxNote } from '../outbox/OutboxNote.tsx';
 import { addQuilt } from '../quilt/newQuilts.ts';
@@ -59,7 +60,6 @@ export function Shelf() {
   const [saveQuilt] = useSaveQuiltMutation();
   const [notice, setNotice] = useState<{ text: string; wrong?: boolean; undo?: () => void } | null>(null);
   const [tagged, setTagged] = useState<ListedQuilt | null>(null);
-  const [theme, toggleTheme] = useTheme();
   const file = usePlanFile();
   useFilesHere(file.open);
 
@@ -104,7 +104,7 @@ export function Shelf() {
   };
   return (
     <ShelfPage>
-      <header>
+      <Landmark of="banner">
         <h1>Dapper Lattice</h1>
         <Link className="ask" to="/ask/binding">
           Quick answers
@@ -119,11 +119,9 @@ export function Shelf() {
           <ShieldCheck size={15} aria-hidden /> Safe keeping
         </Link>
         {!looking && <PlanFileButton onOpen={file.open} />}
-        <Button aria-label={theme === 'day' ? 'Evening light' : 'Daylight'} onPress={toggleTheme}>
-          {theme === 'day' ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
-        </Button>
-      </header>
-      <main>
+        <ThemeButton />
+      </Landmark>
+      <Landmark of="main">
         {file.problem && (
           <Notice role="alert" data-wrong>
             <p>
@@ -216,7 +214,7 @@ export function Shelf() {
             />
           </Suspense>
         )}
-      </main>
+      </Landmark>
     </ShelfPage>
   );
 }

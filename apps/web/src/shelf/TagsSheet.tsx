@@ -1,10 +1,10 @@
 import { TAG_LIMIT } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { Form, Input, TextField } from 'react-aria-components';
+import { Form } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../design/controls/Button.tsx';
-import { FieldLabel } from '../design/controls/fieldStyles.ts';
+import { WordsField } from '../design/controls/WordsField.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 
 const Tags = styled.ul`
@@ -27,13 +27,6 @@ const Adding = styled(Form)`
   flex-wrap: wrap;
   align-items: end;
   gap: 8px;
-  input {
-    min-height: 36px;
-    padding: 4px 10px;
-    border: 1px solid var(--line);
-    border-radius: 8px;
-    background: var(--field);
-  }
 `;
 const Ways = styled.div`
   display: flex;
@@ -88,11 +81,14 @@ export function TagsSheet({
           add(text);
         }}
       >
-        <TextField value={text} onChange={setText} maxLength={30} autoFocus isDisabled={full}>
-          <FieldLabel>Another tag</FieldLabel>
-          <br />
-          <Input autoComplete="off" />
-        </TextField>
+        <WordsField
+          label="Another tag"
+          value={text}
+          onChange={setText}
+          maxLength={30}
+          autoFocus
+          isDisabled={full}
+        />
         <Button type="submit" isDisabled={full || text.trim() === ''}>
           <Plus size={15} aria-hidden />
           Add

@@ -1,14 +1,13 @@
 import { formatSize } from '@lattice/core';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import styled from 'styled-components';
 import { serverError, useRestoreQuiltMutation, useTakenOffQuery } from '../app/api.ts';
+import { PageFrame } from '../app/PageFrame.tsx';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { Notice } from './Notice.ts';
-import { ShelfPage } from './ShelfPage.ts';
 
 const Rows = styled.ul`
   li {
@@ -42,65 +41,57 @@ export function TakenOff() {
   const quilts = data?.quilts ?? [];
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' });
   return (
-    <ShelfPage>
-      <header>
-        <h1>Taken off the shelf</h1>
-        <Link className="ask" to="/">
-          To the shelf
-        </Link>
-      </header>
-      <main>
-        <p>A quilt that was taken off can be put back for a month; after that it is gone.</p>
-        {said && (
-          <Notice role={said.wrong ? 'alert' : 'status'} data-wrong={said.wrong || undefined}>
-            <p>{said.text}</p>
-          </Notice>
-        )}
-        {isLoading && <p role="status">Fetching the quilts…</p>}
-        {error && (
-          <Notice role="alert" data-wrong>
-            <p>{serverError(error).message}</p>
-            <Button onPress={() => void refetch()}>Try again</Button>
-          </Notice>
-        )}
-        {data && quilts.length === 0 && <p role="status">Nothing was taken off the shelf this month.</p>}
-        <Rows aria-label="Taken off the shelf">
-          {quilts.map(({ id, card, removedAt }) => (
-            <li key={id}>
-              <span className="what">
-                <b>{card.title}</b>
-                <br />
-                <span className="rest">
-                  {'unreadable' in card ? (
-                    'It cannot be read any more'
-                  ) : (
-                    <Lengths
-                      text={`${formatSize(card.width, card.height, card.unit)} · ${card.setting.toLowerCase()}`}
-                    />
-                  )}
-                  {removedAt && ` · taken off on ${day.format(new Date(removedAt))}`}
-                </span>
+    <PageFrame title="Taken off the shelf" width={1180}>
+      <p>A quilt that was taken off can be put back for a month; after that it is gone.</p>
+      {said && (
+        <Notice role={said.wrong ? 'alert' : 'status'} data-wrong={said.wrong || undefined}>
+          <p>{said.text}</p>
+        </Notice>
+      )}
+      {isLoading && <p role="status">Fetching the quilts…</p>}
+      {error && (
+        <Notice role="alert" data-wrong>
+          <p>{serverError(error).message}</p>
+          <Button onPress={() => void refetch()}>Try again</Button>
+        </Notice>
+      )}
+      {data && quilts.length === 0 && <p role="status">Nothing was taken off the shelf this month.</p>}
+      <Rows aria-label="Taken off the shelf">
+        {quilts.map(({ id, card, removedAt }) => (
+          <li key={id}>
+            <span className="what">
+              <b>{card.title}</b>
+              <br />
+              <span className="rest">
+                {'unreadable' in card ? (
+                  'It cannot be read any more'
+                ) : (
+                  <Lengths
+                    text={`${formatSize(card.width, card.height, card.unit)} · ${card.setting.toLowerCase()}`}
+                  />
+                )}
+                {removedAt && ` · taken off on ${day.format(new Date(removedAt))}`}
               </span>
-              {!looking && (
-                <Button
-                  aria-label={`Put ${card.title} back`}
-                  onPress={() =>
-                    void restore(id)
-                      .unwrap()
-                      .then(
-                        () => setSaid({ text: `“${card.title}” is on the shelf again.` }),
-                        (failure) => setSaid({ text: serverError(failure).message, wrong: true }),
-                      )
-                  }
-                >
-                  <Undo2 size={15} aria-hidden />
-                  Put it back
-                </Button>
-              )}
-            </li>
-          ))}
-        </Rows>
-      </main>
-    </ShelfPage>
+            </span>
+            {!looking && (
+              <Button
+                aria-label={`Put ${card.title} back`}
+                onPress={() =>
+                  void restore(id)
+                    .unwrap()
+                    .then(
+                      () => setSaid({ text: `“${card.title}” is on the shelf again.` }),
+                      (failure) => setSaid({ text: serverError(failure).message, wrong: true }),
+                    )
+                }
+              >
+                <Undo2 size={15} aria-hidden />
+                Put it back
+              </Button>
+            )}
+          </li>
+        ))}
+      </Rows>
+    </PageFrame>
   );
 }

@@ -22,7 +22,7 @@ export function ClothChart() {
   return (
     <Section title="What the cloth goes into">
       <Bars
-        label="Cloth by use"
+        label={`Cloth by use, in ${areaUnit}`}
         unit={areaUnit}
         bars={cloths.map(({ cut, uses }) => ({
           name: cut.fabric.name,

@@ -1,4 +1,5 @@
 import styled from 'styled-components';
+import { Landmark } from '../design/Landmark.tsx';
 
 /** A stage: what is worked on at the left, what is chosen and said of it at the right; on a phone one below the other. */
 export const StageGrid = styled.div`
@@ -22,7 +23,7 @@ export const BoardGrid = styled(StageGrid)`
 `;
 
 /** The right side of a stage that scrolls by itself. */
-export const StageSide = styled.aside`
+export const StageSide = styled(Landmark).attrs({ of: 'complementary' })`
   position: relative;
   overflow-y: auto;
   padding: 6px 18px 28px;

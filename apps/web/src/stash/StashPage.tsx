@@ -7,12 +7,12 @@ import {
   type Unit,
   writeStashCsv,
 } from '@lattice/core';
-import { ArrowLeft, FileDown, FileUp, Plus } from 'lucide-react';
+import { FileDown, FileUp, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger, Input, SearchField } from 'react-aria-components';
-import { Link } from 'react-router';
 import styled from 'styled-components';
 import { fileText } from '../app/fileText.ts';
+import { PageFrame } from '../app/PageFrame.tsx';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
@@ -23,28 +23,7 @@ import { download } from '../quilt/download.ts';
 import { type Draft, freshDraft, KIND_NAMES, Putting } from './Putting.tsx';
 import { moveStash, putInStash, selectStash } from './stash.ts';
 
-const Page = styled.main`
-  max-width: 1100px;
-  margin: 0 auto;
-  padding: 18px 24px 64px;
-  .top {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 10px;
-    margin-bottom: 8px;
-  }
-  h1 {
-    font: 700 28px/1.15 var(--name);
-    margin-right: auto;
-  }
-  .back {
-    display: inline-flex;
-    align-items: center;
-    gap: 6px;
-    font-size: 14px;
-    font-weight: 600;
-  }
+const Looking = styled.div`
   .search {
     display: flex;
     align-items: center;
@@ -138,78 +117,81 @@ export function StashPage() {
     if (read.pieces.length > 0) await dispatch(putInStash(read.pieces));
   };
   return (
-    <Page>
-      <div className="top">
-        <Link className="back" to="/">
-          <ArrowLeft size={15} aria-hidden /> The shelf
-        </Link>
-        <h1>Stash</h1>
-        <FileTrigger acceptedFileTypes={['.csv', 'text/csv']} onSelect={(files) => void takeIn(files)}>
-          <Button>
-            <FileUp size={15} aria-hidden /> Take in a table
+    <PageFrame
+      title="Stash"
+      head={
+        <>
+          <FileTrigger acceptedFileTypes={['.csv', 'text/csv']} onSelect={(files) => void takeIn(files)}>
+            <Button>
+              <FileUp size={15} aria-hidden /> Take in a table
+            </Button>
+          </FileTrigger>
+          <Button
+            isDisabled={stash.length === 0}
+            onPress={() => download('stash.csv', writeStashCsv(stash, unit), 'text/csv')}
+          >
+            <FileDown size={15} aria-hidden /> As a table
           </Button>
-        </FileTrigger>
-        <Button
-          isDisabled={stash.length === 0}
-          onPress={() => download('stash.csv', writeStashCsv(stash, unit), 'text/csv')}
-        >
-          <FileDown size={15} aria-hidden /> As a table
-        </Button>
-        <Button look="main" onPress={() => sheet.show(NEW)}>
-          <Plus size={15} aria-hidden /> Put cloth in
-        </Button>
-      </div>
-      <div className="search">
-        <SearchField aria-label="Look for cloth" value={words} onChange={setWords}>
-          <Input placeholder="A name, a kind, where it is from" />
-        </SearchField>
-        <ChoiceField
-          label="Unit"
-          value={unit}
-          choices={[
-            { id: 'in', name: 'Inches' },
-            { id: 'cm', name: 'Centimetres' },
-          ]}
-          onChange={(id) => setUnit(id as Unit)}
-        />
-      </div>
-      {wrong.length > 0 && <Wrong role="alert">{wrong.join(' ')}</Wrong>}
-      {stash.length === 0 ? (
-        <p>
-          Nothing yet. What you put in here can be set aside for any quilt, and is cut before cloth is bought;
-          what a quilt leaves over can come here.
-        </p>
-      ) : (
-        <p className="sum" role="status">
-          {numberOf(found.length, 'cloth')}
-          {words.trim() === '' ? '' : ` of ${stash.length}`}, <Lengths text={areaSays(area, unit)} /> in all.
-        </p>
-      )}
-      <Grid aria-label="Cloth in the stash">
-        {found.map((piece) => (
-          <Piece
-            key={piece.id}
-            piece={piece}
-            unit={unit}
-            onChange={() => sheet.show(piece.id)}
-            onGone={() =>
-              void dispatch(moveStash({ piece: piece.id, count: 1, to: 'gone', quilt: null, cloth: null }))
-            }
+          <Button look="main" onPress={() => sheet.show(NEW)}>
+            <Plus size={15} aria-hidden /> Put cloth in
+          </Button>
+        </>
+      }
+    >
+      <Looking>
+        <div className="search">
+          <SearchField aria-label="Look for cloth" value={words} onChange={setWords}>
+            <Input placeholder="A name, a kind, where it is from" />
+          </SearchField>
+          <ChoiceField
+            label="Unit"
+            value={unit}
+            choices={[
+              { id: 'in', name: 'Inches' },
+              { id: 'cm', name: 'Centimetres' },
+            ]}
+            onChange={(id) => setUnit(id as Unit)}
           />
-        ))}
-      </Grid>
-      {draft && (
-        <Putting
-          key={sheet.open}
-          draft={draft}
-          onClose={sheet.close}
-          onPut={(put) => {
-            void dispatch(putInStash([put]));
-            sheet.close();
-          }}
-        />
-      )}
-    </Page>
+        </div>
+        {wrong.length > 0 && <Wrong role="alert">{wrong.join(' ')}</Wrong>}
+        {stash.length === 0 ? (
+          <p>
+            Nothing yet. What you put in here can be set aside for any quilt, and is cut before cloth is
+            bought; what a quilt leaves over can come here.
+          </p>
+        ) : (
+          <p className="sum" role="status">
+            {numberOf(found.length, 'cloth')}
+            {words.trim() === '' ? '' : ` of ${stash.length}`}, <Lengths text={areaSays(area, unit)} /> in
+            all.
+          </p>
+        )}
+        <Grid aria-label="Cloth in the stash">
+          {found.map((piece) => (
+            <Piece
+              key={piece.id}
+              piece={piece}
+              unit={unit}
+              onChange={() => sheet.show(piece.id)}
+              onGone={() =>
+                void dispatch(moveStash({ piece: piece.id, count: 1, to: 'gone', quilt: null, cloth: null }))
+              }
+            />
+          ))}
+        </Grid>
+        {draft && (
+          <Putting
+            key={sheet.open}
+            draft={draft}
+            onClose={sheet.close}
+            onPut={(put) => {
+              void dispatch(putInStash([put]));
+              sheet.close();
+            }}
+          />
+        )}
+      </Looking>
+    </PageFrame>
   );
 }
 

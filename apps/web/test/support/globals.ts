@@ -39,3 +39,10 @@ Object.assign(globalThis, {
 // Chance, for ids that are made here.
 if (!globalThis.crypto?.getRandomValues)
   Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
+
+// Nothing is laid out here, so no style is kept: every look for a role would try every rule on every element.
+Object.assign(globalThis, { SC_DISABLE_SPEEDY: false });
+if (typeof document !== 'undefined') {
+  const { sheet } = document.head.appendChild(document.createElement('style'));
+  Object.getPrototypeOf(sheet).insertRule = () => 0;
+}

@@ -37,7 +37,7 @@ const Field = styled(TextField)`
 
 interface WordsFieldProps extends Pick<
   TextFieldProps,
-  'value' | 'onChange' | 'onBlur' | 'maxLength' | 'autoFocus'
+  'value' | 'onChange' | 'onBlur' | 'maxLength' | 'autoFocus' | 'isDisabled'
 > {
   readonly label: string;
   /** Several lines. */

@@ -37,6 +37,7 @@ export function JournalOnPaper() {
   return (
     <Days>
       <h2>Journal</h2>
+      {days.size === 0 && <p>Nothing is written down yet.</p>}
       {[...days].map(([day, lines]) => (
         <div key={day}>
           <h3>{day}</h3>

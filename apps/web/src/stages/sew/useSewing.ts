@@ -2,6 +2,7 @@ import {
   type AtMachine,
   atMachine,
   type GuideStep,
+  type Plan,
   type Pressing,
   type SeamWords,
   seamWords,
@@ -56,16 +57,28 @@ export function useSewing(): HeardSewing {
   }, [planned, words, record]);
 }
 
+/** The last answer for a plan: what shows the same sewing elsewhere, or prints it, has it at once. */
+const known = new WeakMap<Plan, { readonly chosen: string; readonly planned: PlannedSewing }>();
+const knownFor = ({ plan, chosen }: SewingJob): PlannedSewing | null => {
+  const last = known.get(plan);
+  return last?.chosen === JSON.stringify(chosen) ? last.planned : null;
+};
+
 /** Asked of a worker; the last answer stays in sight until the next is there. */
 function usePlanned(job: SewingJob): PlannedSewing | null | 'failed' {
-  const [heard, setHeard] = useState<PlannedSewing | null | 'failed'>(null);
+  const [heard, setHeard] = useState<PlannedSewing | null | 'failed'>(() => knownFor(job));
   // Where there are no workers it is worked out here.
   const direct = useMemo(() => (typeof Worker === 'undefined' ? planSewing(job) : null), [job]);
   useEffect(() => {
     if (typeof Worker === 'undefined') return;
+    const before = knownFor(job);
+    if (before) return startTransition(() => setHeard(before));
     const worker = new Worker(new URL('../../workers/sewing.worker.ts', import.meta.url), { type: 'module' });
     // Drawn in slices, so that no frame waits for all of it.
-    worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => startTransition(() => setHeard(data));
+    worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => {
+      known.set(job.plan, { chosen: JSON.stringify(job.chosen), planned: data });
+      startTransition(() => setHeard(data));
+    };
     worker.onerror = () => setHeard('failed');
     worker.postMessage(job);
     return () => worker.terminate();
