@@ -43,6 +43,11 @@ const fillIn = async (label: string, text: string) => {
 
 await page.goto(server.address);
 await page.getByRole('link', { name: DEMO }).waitFor();
+// What can be pressed comes after the drawings.
+await page
+  .getByRole('button', { name: /^Duplicate/ })
+  .first()
+  .waitFor();
 await shot('shelf');
 await page.getByRole('link', { name: 'New quilt' }).click();
 await page.getByRole('textbox', { name: 'How many, and how large?' }).fill('112 of these, cut 5"');

@@ -116,6 +116,9 @@ test('by keyboard alone: open, set on point, widen a border on the tape, read a 
     'aria-current',
     'page',
   );
+  // The work has the focus; the stages are the part of the page before it.
+  await expect(page.getByRole('main')).toBeFocused();
+  await page.keyboard.press('Shift+F6');
   await reach(page.getByRole('link', { name: 'Setting' }));
   await page.keyboard.press('Enter');
   await expectSize(page, '70 × 81 1/2″');

@@ -91,7 +91,8 @@ test('an answer over the counter prints as it is handed on: asked, answered and 
   await expect(page.getByText('296″').filter({ visible: true })).toHaveCount(1);
   for (const format of PAPERS) expect(pagesOf(await page.pdf({ format }))).toBe(1);
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('row', { name: /Quilt width 65″/, includeHidden: true })).toBeVisible();
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await expect(page.getByRole('row', { name: /Quilt width 65″/ })).toBeVisible();
   await expect(page.getByText(/2 × \(65 \+ 78\) = 286/).filter({ visible: true })).toBeVisible();
   expect(await page.locator('button:visible, input:visible, nav:visible').count()).toBe(0);
 });

@@ -8,10 +8,10 @@ const PAGES_IN_COMMON = 3;
 
 /**
  * Which file of its own a module lies in, by what needs it: `app` what every page begins with, `drawing` what the shelf
- * has besides and draws its quilts with, `quilt` what several pages of a quilt share; packages apart, as they change less often. Left to itself the
- * bundler makes a file for every set of pages that share something: eighty small ones took longer to fetch than to run.
- * It is read off a first, unwritten build. What a module needs is needed wherever the module is, so no file of an earlier
- * kind needs one of a later.
+ * has besides and draws its quilts with, `quilt` what several pages of a quilt share; packages apart, as they change less
+ * often. Left to itself the bundler makes a file for every set of pages that share something: eighty small ones took
+ * longer to fetch than to run. It is read off a first, unwritten build. What a module needs is needed wherever the module
+ * is, so no file of an earlier kind needs one of a later.
  */
 export async function sharedParts(root: string): Promise<(id: string) => string | null> {
   const built = (await build({

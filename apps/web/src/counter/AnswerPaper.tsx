@@ -4,49 +4,45 @@ import { Lengths } from '../design/Lengths.tsx';
 import { figureText } from '../figures/Line.tsx';
 
 const Paper = styled.div`
-  display: none;
-  @media print {
+  h2 {
+    margin: 0;
+    font: 650 22px/1.2 var(--name);
+  }
+  h3 {
+    margin: 18px 0 4px;
+    font-size: 15px;
+  }
+  .headline {
+    margin: 10px 0;
+    font-size: 30px;
+    font-weight: 700;
+    font-stretch: 86%;
+  }
+  svg {
     display: block;
-    h2 {
-      margin: 0;
-      font: 650 22px/1.2 var(--name);
-    }
-    h3 {
-      margin: 18px 0 4px;
-      font-size: 15px;
-    }
-    .headline {
-      margin: 10px 0;
-      font-size: 30px;
-      font-weight: 700;
-      font-stretch: 86%;
-    }
-    svg {
-      display: block;
-      width: 4in;
-      max-height: 1.8in;
-    }
-    table {
-      border-collapse: collapse;
-      font-size: 14px;
-    }
-    td {
-      padding: 3px 24px 3px 0;
-      vertical-align: top;
-    }
-    td:nth-child(2) {
-      font-weight: 650;
-      white-space: nowrap;
-    }
-    small {
-      display: block;
-      font-size: 12px;
-      color: #333;
-    }
+    width: 4in;
+    max-height: 1.8in;
+  }
+  table {
+    border-collapse: collapse;
+    font-size: 14px;
+  }
+  td {
+    padding: 3px 24px 3px 0;
+    vertical-align: top;
+  }
+  td:nth-child(2) {
+    font-weight: 650;
+    white-space: nowrap;
+  }
+  small {
+    display: block;
+    font-size: 12px;
+    color: #333;
   }
 `;
 
-/** An answer as one hands it over the counter: what was asked, what it comes to and how, with the day. Only on paper. */
+/** An answer as one hands it over the counter: what was asked, what it comes to and how, with the day. */
 export function AnswerPaper({
   name,
   asked,
@@ -65,7 +61,7 @@ export function AnswerPaper({
   readonly children: React.ReactNode;
 }) {
   return (
-    <Paper aria-hidden>
+    <Paper>
       <h2>{name}</h2>
       <p>{new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(new Date())}</p>
       <p className="headline">
@@ -91,7 +87,7 @@ export function AnswerPaper({
           {said.map(({ what, figure }, i) => (
             <tr key={i}>
               <td>
-                {what}
+                <Lengths text={what} />
                 <small>
                   <Lengths text={figure.working.join('; ')} />
                 </small>

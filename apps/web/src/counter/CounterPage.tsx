@@ -21,6 +21,7 @@ import { FieldLabel, fieldRow, Wrong } from '../design/controls/fieldStyles.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { figureText } from '../figures/Line.tsx';
+import { usePrinting } from '../paper/usePrinting.ts';
 import { addQuilt } from '../quilt/newQuilts.ts';
 import { AnswerDrawing } from './AnswerDrawing.tsx';
 import { AnswerPaper } from './AnswerPaper.tsx';
@@ -255,6 +256,7 @@ export function CounterPage() {
     () => setParams(address, { replace: true, preventScrollReset: true }),
     [address, slug, setParams],
   );
+  const printing = usePrinting();
   if (!topic || !question) return <Navigate to="/ask/binding" replace />;
 
   const begin = (flag: Flag) =>
@@ -349,7 +351,9 @@ export function CounterPage() {
               <dl>
                 {answer.said.map(({ what, figure }, i) => (
                   <div key={i}>
-                    <dt>{what}</dt>
+                    <dt>
+                      <Lengths text={what} />
+                    </dt>
                     <dd>
                       <Why figure={figure} text={figureText(figure, unit)} what={what.toLowerCase()} />
                     </dd>
@@ -368,7 +372,7 @@ export function CounterPage() {
           )}
         </Answered>
       </Counter>
-      {answer.ok && (
+      {printing && answer.ok && (
         <AnswerPaper
           name={question.name}
           asked={topic.flags.flatMap((flag) => {

@@ -3,6 +3,7 @@ import { TabList, TabPanel, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { useLeaf } from '../app/useInAddress.ts';
+import { useSettled } from '../app/useSettled.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Landmark } from '../design/Landmark.tsx';
 import { Leaf } from '../design/Leaf.ts';
@@ -83,6 +84,8 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
   const { measured, unit } = useAppSelector(selectPlan);
   const { width, height } = finished;
   const [leaf, setLeaf] = useLeaf(LEAVES);
+  // The size is what one looks for first; what can be pressed comes right after it.
+  const settled = useSettled();
   return (
     <Side aria-label="Figures">
       <Head>
@@ -100,20 +103,22 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
           </div>
         )}
       </Head>
-      <Book selectedKey={leaf} onSelectionChange={(key) => setLeaf(String(key))}>
-        <Leaves aria-label="Figures of this quilt">
-          <Leaf id="choices">Choose</Leaf>
-          <Leaf id="pieces">Pieces</Leaf>
-          <Leaf id="buy">Buy</Leaf>
-        </Leaves>
-        <Open id="choices">{choices}</Open>
-        <Open id="pieces">
-          <CuttingList />
-        </Open>
-        <Open id="buy">
-          <Buying />
-        </Open>
-      </Book>
+      {settled && (
+        <Book selectedKey={leaf} onSelectionChange={(key) => setLeaf(String(key))}>
+          <Leaves aria-label="Figures of this quilt">
+            <Leaf id="choices">Choose</Leaf>
+            <Leaf id="pieces">Pieces</Leaf>
+            <Leaf id="buy">Buy</Leaf>
+          </Leaves>
+          <Open id="choices">{choices}</Open>
+          <Open id="pieces">
+            <CuttingList />
+          </Open>
+          <Open id="buy">
+            <Buying />
+          </Open>
+        </Book>
+      )}
     </Side>
   );
 }

@@ -1,6 +1,4 @@
 import type { Stage } from '@lattice/core';
-import { useEffect, useState } from 'react';
-import { flushSync } from 'react-dom';
 import { useLocation } from 'react-router';
 import styled from 'styled-components';
 import { Paper } from '../design/Paper.ts';
@@ -81,23 +79,6 @@ export const stageToPrint = (pathname: string): Stage | null => {
   const last = pathname.split('/').at(-1) ?? '';
   return last in LISTS ? (last as Stage) : null;
 };
-
-/** Whether the page is being printed, however that was asked for. */
-export function usePrinting(): boolean {
-  const [printing, setPrinting] = useState(false);
-  useEffect(() => {
-    // At once: the page is laid out for paper as soon as this has been heard.
-    const begin = () => flushSync(() => setPrinting(true));
-    const end = () => setPrinting(false);
-    window.addEventListener('beforeprint', begin);
-    window.addEventListener('afterprint', end);
-    return () => {
-      window.removeEventListener('beforeprint', begin);
-      window.removeEventListener('afterprint', end);
-    };
-  }, []);
-  return printing;
-}
 
 /** What is on paper of a stage: the quilt, and its lists with boxes, without anything to press. */
 export function StagePaper() {

@@ -28,7 +28,7 @@ const KEYS: readonly {
     keys: [
       [['Ctrl', 'Z'], 'Undo'],
       [['Ctrl', 'Shift', 'Z'], 'Redo'],
-      [['F6'], 'The next part: the bar, the stages, the work, its figures; with Shift, back'],
+      [['F6'], 'The next part of the page; with Shift, the one before'],
       [['?'], 'These keys'],
       [['Esc'], 'Close a sheet, or leave what was typed'],
     ],

@@ -10,7 +10,8 @@ import { Button } from '../design/controls/Button.tsx';
 import { Landmark } from '../design/Landmark.tsx';
 import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail, RailToCome } from './Rail.tsx';
-import { StagePaper, stageToPrint, usePrinting } from '../paper/StagePaper.tsx';
+import { StagePaper, stageToPrint } from '../paper/StagePaper.tsx';
+import { usePrinting } from '../paper/usePrinting.ts';
 import { openQuilt } from './saving.ts';
 import { TopBar, TopBarToCome } from './TopBar.tsx';
 

@@ -12,7 +12,10 @@ const ChangedElsewhere = lazy(async () => ({
 
 const Note = styled.span`
   font-size: 13px;
+  min-width: 0;
+  overflow: hidden;
   color: var(--soft);
+  text-overflow: ellipsis;
   white-space: nowrap;
   &[data-state='offline'],
   &[data-state='refused'] {

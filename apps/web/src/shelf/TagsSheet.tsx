@@ -27,6 +27,10 @@ const Adding = styled(Form)`
   flex-wrap: wrap;
   align-items: end;
   gap: 8px;
+  /* On one line with the field, which has room of its own round it. */
+  > button {
+    margin-bottom: 5px;
+  }
 `;
 const Ways = styled.div`
   display: flex;
