@@ -41,7 +41,9 @@ const say = (line: object) => console.log(JSON.stringify(line));
 const round = (value: number) => Math.round(value * 100) / 100;
 
 interface Felt {
+  /** Tasks over 50 ms, in milliseconds: those begun under the hand, and the longest after it let go. */
   readonly tasks: readonly number[];
+  readonly after: number;
   readonly frames: readonly number[];
 }
 
@@ -50,10 +52,12 @@ async function feel(work: () => Promise<void>): Promise<Felt> {
   // What is felt is the work under the hand, not the end of the opening before it.
   await page.evaluate(() => new Promise((done) => requestIdleCallback(done)));
   await page.evaluate(() => {
-    const felt = { tasks: [] as number[], frames: [] as number[], stop: false };
+    const felt = { tasks: [] as [number, number][], frames: [] as number[], stop: false };
     Object.assign(window, { felt });
     new PerformanceObserver((list) =>
-      felt.tasks.push(...list.getEntries().map(({ duration }) => Math.round(duration))),
+      felt.tasks.push(
+        ...list.getEntries().map((task): [number, number] => [task.startTime, Math.round(task.duration)]),
+      ),
     ).observe({ entryTypes: ['longtask'] });
     let last = performance.now();
     const tick = (now: number) => {
@@ -65,10 +69,15 @@ async function feel(work: () => Promise<void>): Promise<Felt> {
   });
   await work();
   return page.evaluate(async () => {
+    const letGo = performance.now();
     await new Promise((done) => setTimeout(done, 300));
-    const { felt } = window as unknown as { felt: Felt & { stop: boolean } };
+    const { felt } = window as unknown as {
+      felt: { tasks: [number, number][]; frames: number[]; stop: boolean };
+    };
     felt.stop = true;
-    return { tasks: felt.tasks, frames: felt.frames };
+    const begun = (under: boolean) =>
+      felt.tasks.filter(([start]) => start < letGo === under).map(([, duration]) => duration);
+    return { tasks: begun(true), after: Math.max(0, ...begun(false)), frames: felt.frames };
   });
 }
 
@@ -156,6 +165,7 @@ try {
       case: `tape dragged, ${across * across} blocks`,
       over50: tape.tasks.length,
       longest: Math.max(0, ...tape.tasks),
+      after: tape.after,
       frame: round(share(tape.frames, 0.5) / usual),
       frame90: round(share(tape.frames, 0.9) / usual),
     });
@@ -167,6 +177,7 @@ try {
       case: `block dragged, ${across * across} blocks`,
       over50: block.tasks.length,
       longest: Math.max(0, ...block.tasks),
+      after: block.after,
       frame: round(share(block.frames, 0.5) / usual),
       frame90: round(share(block.frames, 0.9) / usual),
     });
