@@ -16,15 +16,11 @@ import { VisuallyHidden } from 'react-aria';
 import { NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
-import { useFollows } from '../app/useFollows.ts';
 import { Landmark } from '../design/Landmark.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { selectBooking } from '../outbox/logSlice.ts';
 import { selectPlan, selectQuilt } from './selectors.ts';
 import { STAGE_NAMES } from './stageNames.ts';
-
-const notYet = () => null;
-const NONE: ReadonlySet<string> = new Set();
 
 const Wool = styled(Landmark).attrs({ of: 'navigation' })`
   display: flex;
@@ -139,13 +135,12 @@ function SewnButton({ current, settled }: { current: boolean; settled: boolean }
 }
 
 /** Whether every cloth of the open quilt is cut, by the log. */
-function useAllCut(quilt: Quilt | null): boolean {
+function useAllCut(quilt: Quilt): boolean {
   const plan = useAppSelector(selectPlan);
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id);
   return useMemo(() => {
-    if (!quilt || id === null || !log.some((entry) => entry.quilt === id && entry.kind === 'step-cut'))
-      return false;
+    if (id === null || !log.some((entry) => entry.quilt === id && entry.kind === 'step-cut')) return false;
     return quilt.fabrics.every(
       ({ fabric }) =>
         atTable(cuttingJob(plan, quilt, fabric.id), cutRecord(log, id, fabric.id, plan.unit)).next === null,
@@ -154,12 +149,12 @@ function useAllCut(quilt: Quilt | null): boolean {
 }
 
 /** Whether every seam of the open quilt's top is sewn, by the log: a top has a seam fewer than it has pieces. Seams of pieces that are gone do not count. */
-function useTopSewn(layout: Layout | undefined): boolean {
+function useTopSewn(layout: Layout): boolean {
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id);
   const { unit } = useAppSelector(selectPlan);
   return useMemo(() => {
-    if (!layout || id === null || layout.pieces.length < 2) return false;
+    if (id === null || layout.pieces.length < 2) return false;
     const there = new Set(layout.pieces.map((piece) => piece.id));
     // A mitre is a seam besides.
     const sewn = [...sewRecord(log, id, unit).seams.keys()]
@@ -175,15 +170,14 @@ export const RailToCome = () => <Wool aria-hidden />;
 /** The stage rail: where one is in the work, and what the pile says. */
 export function Rail() {
   const plan = useAppSelector(selectPlan);
-  // What needs the whole quilt worked out follows its drawing.
-  const quilt = useAppSelector(useFollows() ? selectQuilt : notYet);
+  const quilt = useAppSelector(selectQuilt);
   const booked = useAppSelector(selectBooking) !== null;
   const { id } = useParams();
   const { pathname } = useLocation();
   const cut = useAllCut(quilt);
-  const sewn = useTopSewn(quilt?.layout);
+  const sewn = useTopSewn(quilt.layout);
   const settled = useMemo(
-    () => (quilt ? progressOf(plan, { judged: quilt.pile, booked, cut, sewn }).settled : NONE),
+    () => progressOf(plan, { judged: quilt.pile, booked, cut, sewn }).settled,
     [plan, quilt, booked, cut, sewn],
   );
   const rail = useRef<HTMLElement>(null);
@@ -210,7 +204,7 @@ export function Rail() {
           </li>
         ))}
       </ul>
-      {quilt && <PileSaid pile={quilt.pile} />}
+      <PileSaid pile={quilt.pile} />
     </Wool>
   );
 }

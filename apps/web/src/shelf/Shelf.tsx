@@ -25,6 +25,7 @@ import { Landmark } from '../design/Landmark.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { OutboxNote } from '../outbox/OutboxNote.tsx';
 import { addQuilt } from '../quilt/newQuilts.ts';
+import { Fetching } from './Fetching.tsx';
 import { Notice } from './Notice.ts';
 import { Cards, QuiltCard } from './QuiltCard.tsx';
 import { ShelfPage } from './ShelfPage.ts';
@@ -161,13 +162,7 @@ export function Shelf() {
           <ShelfTools asked={asked} tags={tags} onAsk={ask} />
         </div>
         <h2>On the shelf{total > SOME ? `, ${total} quilts` : ''}</h2>
-        {isLoading && <p role="status">Fetching the quilts…</p>}
-        {error && (
-          <Notice role="alert" data-wrong>
-            <p>{serverError(error).message}</p>
-            <Button onPress={() => void refetch()}>Try again</Button>
-          </Notice>
-        )}
+        <Fetching waiting={isLoading} error={error} onAgain={() => void refetch()} />
         {quilts?.length === 0 && narrowed && (
           <p role="status">
             No quilt on the shelf is so.{' '}

@@ -7,6 +7,7 @@ import { PageFrame } from '../app/PageFrame.tsx';
 import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
+import { Fetching } from './Fetching.tsx';
 import { Notice } from './Notice.ts';
 
 const Rows = styled.ul`
@@ -48,13 +49,7 @@ export function TakenOff() {
           <p>{said.text}</p>
         </Notice>
       )}
-      {isLoading && <p role="status">Fetching the quilts…</p>}
-      {error && (
-        <Notice role="alert" data-wrong>
-          <p>{serverError(error).message}</p>
-          <Button onPress={() => void refetch()}>Try again</Button>
-        </Notice>
-      )}
+      <Fetching waiting={isLoading} error={error} onAgain={() => void refetch()} />
       {data && quilts.length === 0 && <p role="status">Nothing was taken off the shelf this month.</p>}
       <Rows aria-label="Taken off the shelf">
         {quilts.map(({ id, card, removedAt }) => (
