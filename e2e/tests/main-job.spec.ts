@@ -176,7 +176,8 @@ test('pointing at pieces lights their figures, pointing at figures lights their 
   await tab(page, 'Pieces');
   const sashes = page.getByTestId('cutting-list').getByRole('listitem').first();
   await sashes.hover();
-  await expect(page.locator('path.lit')).toHaveCount(1);
+  // Uprights and levels, each in its own cloth.
+  await expect(page.locator('path.lit')).toHaveCount(2);
   await page.mouse.move(5, 400);
   await expect(page.locator('path.lit')).toHaveCount(0);
   const board = (await page.getByRole('img', { name: /The quilt, 70/ }).boundingBox())!;

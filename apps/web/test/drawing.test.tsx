@@ -1,9 +1,10 @@
 import { ontoCorners, computeQuilt, layOut, type Plan, startPlan, type Slab } from '@lattice/core';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { partPath } from '../src/drawing/paths.ts';
+import { LitParts } from '../src/drawing/litParts.ts';
+import { Pixel } from '../src/drawing/pixel.ts';
+import { partPath, seamPath } from '../src/drawing/paths.ts';
 import { QuiltArt } from '../src/drawing/QuiltArt.tsx';
-import { seamPath } from '../src/drawing/paths.ts';
 import { Tape } from '../src/drawing/Tape.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');
@@ -73,8 +74,8 @@ describe('a tape', () => {
   });
   test('every movable division can be held, for the pointer alone', () => {
     tape();
-    expect(document.querySelectorAll('[data-hold=sash][aria-hidden]')).toHaveLength(plan.grid.across + 1);
-    expect(document.querySelectorAll('[data-hold=border][aria-hidden]')).toHaveLength(2);
+    expect(document.querySelectorAll('[aria-hidden] > [data-hold=sash]')).toHaveLength(plan.grid.across + 1);
+    expect(document.querySelectorAll('[aria-hidden] > [data-hold=border]')).toHaveLength(2);
   });
 });
 
@@ -101,6 +102,35 @@ describe('the drawing', () => {
     expect(new Set(before).size).toBe(12);
     expect(after.slice(1, 11)).toEqual(before.slice(1, 11));
     expect([after[0], after[11]]).toEqual([before[11], before[0]]);
+  });
+  test('strokes are as many pixels wide at any scale: kept so by the browser, or given in units where the scale is known', () => {
+    const widths = (pixel: number | null) =>
+      render(
+        <svg>
+          <Pixel value={pixel}>
+            <QuiltArt plan={plan} layout={layOut(plan)} />
+          </Pixel>
+        </svg>,
+      ).container.querySelector('.seams path')!;
+    const [kept, given] = [widths(null), widths(1 / 8)];
+    expect([kept.getAttribute('stroke-width'), kept.getAttribute('vector-effect')]).toEqual([
+      '0.7',
+      'non-scaling-stroke',
+    ]);
+    expect(Number(given.getAttribute('stroke-width')) * 8).toBeCloseTo(0.7);
+    expect(given.hasAttribute('vector-effect')).toBe(false);
+  });
+  test('what is pointed at is lit in its own cloth, and nothing else', () => {
+    const { container } = render(
+      <svg>
+        <LitParts value={['upright']}>
+          <QuiltArt plan={plan} layout={layOut(plan)} />
+        </LitParts>
+      </svg>,
+    );
+    const [lit, ...more] = container.querySelectorAll('.lit');
+    expect(more).toEqual([]);
+    expect(lit!.getAttribute('d')).toBe(partPath(layOut(plan), 'upright'));
   });
   test('a place without a block is an empty outline, and only that', () => {
     const svg = draw({ ...plan, pile: pile(10) });

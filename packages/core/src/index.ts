@@ -22,7 +22,8 @@ export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/borde
 export { repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
-export { computeAgain, computeQuilt, cuttingJob, type Quilt } from './quilt/compute.ts';
+export { computeQuilt, computingAgain, cuttingJob, layOutAgain, type Quilt } from './quilt/compute.ts';
+export { toTheEnd } from './quilt/parts.ts';
 export {
   type CuttingJob,
   type CuttingWay,
@@ -241,7 +242,7 @@ export { ontoCorners, sceneSvg } from './format/scene-svg.ts';
 export { type Path, pathData, pathRound } from './geometry/path.ts';
 export { blockLabels } from './scene/label-scene.ts';
 export { type BlockLook, lookOf } from './scene/look.ts';
-export { blockLayers, clothLayer, joinLayer, quiltScene } from './scene/quilt-scene.ts';
+export { blockLayers, clothLayer, joinLayer, quiltScene, seamLayer } from './scene/quilt-scene.ts';
 export { type LineKind, type Scene, type SceneItem, type SceneLayer } from './scene/scene.ts';
 export { clothScene, cutsScene } from './scene/cuts-scene.ts';
 export { templatesOf } from './scene/part-templates.ts';

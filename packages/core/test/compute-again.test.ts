@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { computeAgain, computeQuilt, type Plan } from '../src/index.ts';
+import { computeQuilt, computingAgain, layOutAgain, type Plan, type Quilt, toTheEnd } from '../src/index.ts';
 import { inchPlan } from './support/plans.ts';
 
 const pile = Array.from({ length: 14 }, (_, i) => ({
@@ -8,6 +8,10 @@ const pile = Array.from({ length: 14 }, (_, i) => ({
   width: 12.5,
   height: i % 3 === 0 ? 12.75 : 12.5,
 }));
+const computeAgain = (plan: Plan, before: { plan: Plan; quilt: Quilt }): Quilt =>
+  toTheEnd(
+    computingAgain(plan, layOutAgain(plan, { plan: before.plan, layout: before.quilt.layout }), before),
+  );
 const start: Plan = { ...inchPlan({}), pile };
 
 test('after blocks change places the quilt is what it would be worked out afresh, and the layout is the same object', () => {
@@ -36,4 +40,17 @@ test('any other change is worked out afresh', () => {
   const plan: Plan = { ...start, seam: 0.375 };
   expect(computeAgain(plan, before)).toEqual(computeQuilt(plan));
   expect(computeAgain(plan, before).layout).not.toBe(before.quilt.layout);
+});
+
+test('a part at a time is the same as all at once, and no cloth waits for another', () => {
+  const parts = computingAgain(
+    start,
+    layOutAgain(start, { plan: start, layout: computeQuilt(start).layout }),
+    null,
+  );
+  let count = 0;
+  let part = parts.next();
+  for (; !part.done; part = parts.next()) count++;
+  expect(part.value).toEqual(computeQuilt(start));
+  expect(count).toBeGreaterThanOrEqual(start.fabrics.length);
 });

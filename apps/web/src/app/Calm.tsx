@@ -1,5 +1,7 @@
 import { startTransition, useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
+import { selectPlan } from '../quilt/selectors.ts';
+import { workOutCalmly } from '../quilt/workedOut.ts';
 import { CalmState } from './calm.ts';
 import type { RootState } from './store.ts';
 
@@ -8,7 +10,7 @@ const PAUSE_MS = 160;
 
 /**
  * Whatever reads the store in here does so calmly while a tape is held: its figures are worked out when the hand pauses,
- * and drawn in slices between frames. The drawing itself lies outside, and follows at once.
+ * a part at a time, and drawn in slices between frames. The drawing itself reads the store as it is, and follows at once.
  */
 export function Calm({ children }: { children: React.ReactNode }) {
   const store = useStore<RootState>();
@@ -16,8 +18,17 @@ export function Calm({ children }: { children: React.ReactNode }) {
   const [calm, setCalm] = useState<RootState | null>(null);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
+    let working = new AbortController();
     let known = store.getState();
     let calming = false;
+    const settle = async ({ signal }: AbortController) => {
+      const settled = store.getState();
+      await workOutCalmly(selectPlan(settled), signal);
+      if (signal.aborted) return;
+      calming = settled.view.held;
+      // Let go of, it is as things are again: in slices too, and nothing is drawn that was drawn before.
+      startTransition(() => setCalm(calming ? settled : null));
+    };
     const onChange = () => {
       const state = store.getState();
       if (state === known) return;
@@ -25,25 +36,20 @@ export function Calm({ children }: { children: React.ReactNode }) {
       const { held } = state.view;
       if (!held && !calming) return;
       clearTimeout(timer);
+      working.abort();
       if (held && !calming) {
         calming = true;
         startTransition(() => setCalm(state));
         return;
       }
-      timer = setTimeout(
-        () => {
-          const settled = store.getState();
-          calming = settled.view.held;
-          // Let go of, it is as things are again: in slices too, and nothing is drawn that was drawn before.
-          startTransition(() => setCalm(calming ? settled : null));
-        },
-        held ? PAUSE_MS : 0,
-      );
+      working = new AbortController();
+      timer = setTimeout(settle, held ? PAUSE_MS : 0, working);
     };
     const stop = store.subscribe(onChange);
     return () => {
       stop();
       clearTimeout(timer);
+      working.abort();
     };
   }, [store]);
   return <CalmState value={calm}>{children}</CalmState>;

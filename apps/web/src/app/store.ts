@@ -48,6 +48,9 @@ export function createStore(
 export type AppStore = ReturnType<typeof createStore>;
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
 
+/** Reads the store as it is, also where all round is calm: what follows the hand. */
+export const useLiveSelector = useSelector.withTypes<RootState>();
+
 const NOTHING = () => undefined;
 
 /** Reads the store as it is; inside what is calm, as it was a moment ago. */

@@ -1,4 +1,4 @@
-import { Fragment } from 'react';
+import { Fragment, memo } from 'react';
 import styled from 'styled-components';
 
 const Fraction = styled.span`
@@ -23,7 +23,7 @@ const FRACTION = /(\d+ )?(\d+\/\d+)/g;
  * Text with its fractions typeset: `58 1/2″` keeps the 58 at full size and sets only the 1/2 as a
  * fraction, closed up to it. Read out as written. `drawn`: inside a drawing's text.
  */
-export function Lengths({ text, drawn = false }: { text: string; drawn?: boolean }) {
+export const Lengths = memo(function Lengths({ text, drawn = false }: { text: string; drawn?: boolean }) {
   const as = drawn ? 'tspan' : 'span';
   const pieces: React.ReactNode[] = [];
   let reached = 0;
@@ -44,4 +44,4 @@ export function Lengths({ text, drawn = false }: { text: string; drawn?: boolean
   }
   pieces.push(<Fragment key="end">{text.slice(reached)}</Fragment>);
   return <Figures as={as}>{pieces}</Figures>;
-}
+});

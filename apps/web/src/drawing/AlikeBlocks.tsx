@@ -6,12 +6,14 @@ type Corners = readonly Point[];
 
 /** An outline of the unit square, laid onto a place. */
 function laid(outline: readonly (readonly [x: number, y: number])[], [from, right, , down]: Corners): string {
-  const points = outline.map(([x, y]) => {
-    const across = from!.x + x * (right!.x - from!.x) + y * (down!.x - from!.x);
-    const along = from!.y + x * (right!.y - from!.y) + y * (down!.y - from!.y);
-    return `${round(across)} ${round(along)}`;
-  });
-  return `M${points.join('L')}Z`;
+  const [acrossX, acrossY] = [right!.x - from!.x, right!.y - from!.y];
+  const [downX, downY] = [down!.x - from!.x, down!.y - from!.y];
+  let data = '';
+  for (const [x, y] of outline) {
+    data += data === '' ? 'M' : 'L';
+    data += `${round(from!.x + x * acrossX + y * downX)} ${round(from!.y + x * acrossY + y * downY)}`;
+  }
+  return `${data}Z`;
 }
 
 /** To a ten-thousandth of a unit: finer than any screen, shorter than a float. */

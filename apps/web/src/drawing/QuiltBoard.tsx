@@ -1,9 +1,11 @@
 import { type BandHandle, fabricById, formatSize, fromInches, type Layout, type Plan } from '@lattice/core';
-import { memo, useMemo } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { Lengths } from '../design/Lengths.tsx';
 import type { Drawn } from '../quilt/selectors.ts';
-import { GrainMarks, JoinMarks } from './marks.tsx';
+import { LitParts } from './litParts.ts';
+import { GrainMarks } from './marks.tsx';
 import { partPath } from './paths.ts';
+import { useStroked } from './pixel.ts';
 import { QuiltArt } from './QuiltArt.tsx';
 import { Mark, ScaledBoard } from './ScaledBoard.tsx';
 import { TAPE } from './Tape.tsx';
@@ -16,6 +18,8 @@ interface Size {
 interface QuiltBoardProps {
   readonly plan: Plan;
   readonly quilt: Drawn;
+  /** Marks of joined strips, over the cloth. */
+  readonly joins: React.ReactNode;
   /** Mark the straight grain on every cut piece. */
   readonly grain: boolean;
   readonly onGrain: (on: boolean) => void;
@@ -52,6 +56,7 @@ const HitAreas = memo(function HitAreas({
 export function QuiltBoard({
   plan,
   quilt,
+  joins,
   grain,
   onGrain,
   pointed,
@@ -61,13 +66,19 @@ export function QuiltBoard({
 }: QuiltBoardProps) {
   const { layout } = quilt;
   const { unit } = plan;
+  // Nobody points elsewhere while a width is in the hand: what answers the pointer follows the drawing.
+  const answering = useDeferredValue(layout);
   const target = quilt.target && { width: quilt.target.width.value, height: quilt.target.height.value };
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
   const shown = {
     width: Math.max(size.width, target?.width ?? 0),
     height: Math.max(size.height, target?.height ?? 0),
   };
-  const lit = useMemo(() => pointed.map((part) => partPath(layout, part)).join(''), [layout, pointed]);
+  // Cloth is drawn lit itself; blocks have a light over them.
+  const over = useMemo(() => {
+    const bare = pointed.filter((part) => !layout.parts[part]?.cutFrom);
+    return bare.map((part) => partPath(layout, part)).join('');
+  }, [layout, pointed]);
   const colourOf = (part: string) => {
     const cut = layout.parts[part]?.cutFrom;
     return cut ? fabricById(plan, cut.fabric).colour : null;
@@ -106,22 +117,13 @@ export function QuiltBoard({
     >
       {({ scale }) => (
         <>
-          <QuiltArt plan={plan} layout={layout} />
-          <JoinMarks joins={quilt.joins} />
+          <LitParts value={pointed}>
+            <QuiltArt plan={plan} layout={layout} />
+          </LitParts>
+          {joins}
           {grain && <GrainMarks layout={layout} most={fromInches(4, unit)} />}
-          <HitAreas layout={layout} onPoint={onPoint} />
-          {lit && (
-            <path
-              className="lit"
-              d={lit}
-              fill="var(--chalk)"
-              fillOpacity={0.28}
-              stroke="var(--chalk)"
-              strokeWidth={1.6}
-              vectorEffect="non-scaling-stroke"
-              pointerEvents="none"
-            />
-          )}
+          <HitAreas layout={answering} onPoint={onPoint} />
+          {over && <Lit path={over} />}
           {target && <TargetLine {...{ target, shown, scale }} />}
         </>
       )}
@@ -129,17 +131,32 @@ export function QuiltBoard({
   );
 }
 
+/** A light over what is pointed at. */
+function Lit({ path }: { path: string }) {
+  const stroked = useStroked();
+  return (
+    <path
+      className="lit"
+      d={path}
+      fill="var(--chalk)"
+      fillOpacity={0.28}
+      stroke="var(--chalk)"
+      {...stroked(1.6)}
+      pointerEvents="none"
+    />
+  );
+}
+
 /** The target's right and lower edge, out past the tapes. */
 function TargetLine({ target, shown, scale }: { target: Size; shown: Size; scale: number }) {
+  const stroked = useStroked();
   const out = (pixels: number) => pixels / scale;
   return (
     <path
       d={`M${target.width} ${-out(TAPE + 20)}V${shown.height + out(8)}M${-out(TAPE + 18)} ${target.height}H${shown.width + out(12)}`}
       stroke="var(--thread)"
-      strokeWidth={2}
-      strokeDasharray="6 4"
+      {...stroked(2, [6, 4])}
       fill="none"
-      vectorEffect="non-scaling-stroke"
       pointerEvents="none"
     />
   );

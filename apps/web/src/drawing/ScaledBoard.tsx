@@ -4,6 +4,7 @@ import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { Lengths } from '../design/Lengths.tsx';
 import { Board } from './Board.ts';
+import { Pixel } from './pixel.ts';
 import { gripSize, Tape, TAPE } from './Tape.tsx';
 import { useRoom } from './useRoom.ts';
 
@@ -148,19 +149,7 @@ export function ScaledBoard({
       {scale > 0 && (
         <>
           <Drawing width={room.width} height={room.height} role="img" aria-label={label}>
-            <defs>
-              <pattern
-                id="floor"
-                width={floor * scale}
-                height={floor * scale}
-                x={x}
-                y={y}
-                patternUnits="userSpaceOnUse"
-              >
-                <path d={`M0 0H${floor * scale}M0 0V${floor * scale}`} stroke="var(--grid)" fill="none" />
-              </pattern>
-            </defs>
-            <rect width={room.width} height={room.height} fill="url(#floor)" />
+            <path d={gridded(room, floor * scale, x, y)} stroke="var(--grid)" strokeWidth={0.5} fill="none" />
             {ground && (
               <g transform={`translate(${x} ${y})`}>
                 {SHADOW.map(([wide, shade]) => (
@@ -180,7 +169,9 @@ export function ScaledBoard({
               </g>
             )}
             <g transform={`translate(${x} ${y}) scale(${scale})`}>
-              {typeof children === 'function' ? children({ scale, x, y }) : children}
+              <Pixel value={1 / scale}>
+                {typeof children === 'function' ? children({ scale, x, y }) : children}
+              </Pixel>
             </g>
           </Drawing>
           {tape && (
@@ -201,6 +192,14 @@ export function ScaledBoard({
       </Legend>
     </Board>
   );
+}
+
+/** The lines of a floor whose squares are so many pixels wide, through a point. */
+function gridded({ width, height }: { width: number; height: number }, square: number, x: number, y: number) {
+  let data = '';
+  for (let at = x % square; at <= width; at += square) data += `M${at} 0V${height}`;
+  for (let at = y % square; at <= height; at += square) data += `M0 ${at}H${width}`;
+  return data;
 }
 
 /** A square of the floor: 6" (10 cm) under a quilt, 1" (2 cm) under a corner. */

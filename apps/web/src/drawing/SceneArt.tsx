@@ -8,28 +8,39 @@ import {
   type SceneItem,
   type SceneLayer,
 } from '@lattice/core';
-import { memo, useId } from 'react';
+import { memo, use, useId, useMemo } from 'react';
 import { AlikeBlocks } from './AlikeBlocks.tsx';
 import { FaceDefinitions } from './faces.tsx';
+import { LitParts } from './litParts.ts';
+import { useStroked } from './pixel.ts';
 
-/** How a line of each kind is stroked on the screen, one stroke over the other; widths in pixels at any scale. */
-const STROKES: Readonly<Record<LineKind, readonly React.SVGProps<SVGPathElement>[]>> = {
-  outline: [{ stroke: 'var(--ink)', strokeWidth: 1 }],
+interface Stroke {
+  readonly stroke: string;
+  /** In pixels at any scale, as its dashes. */
+  readonly width: number;
+  readonly dashes?: readonly number[];
+}
+
+/** How a line of each kind is stroked on the screen, one stroke over the other. */
+const STROKES: Readonly<Record<LineKind, readonly Stroke[]>> = {
+  outline: [{ stroke: 'var(--ink)', width: 1 }],
   // A seam shows on light cloth and on dark.
-  seam: [{ stroke: 'rgb(110 110 110 / 55%)', strokeWidth: 0.7 }],
+  seam: [{ stroke: 'rgb(110 110 110 / 55%)', width: 0.7 }],
   // Dashed, so that it is not taken for a seam of the design; light under dark, to show on any cloth.
   join: [
-    { stroke: '#fbfcfc', strokeWidth: 2.4 },
-    { stroke: '#1b2433', strokeWidth: 1.2, strokeDasharray: '3 2' },
+    { stroke: '#fbfcfc', width: 2.4 },
+    { stroke: '#1b2433', width: 1.2, dashes: [3, 2] },
   ],
-  stitch: [{ stroke: 'var(--ink)', strokeWidth: 1, strokeDasharray: '2 2' }],
-  cut: [{ stroke: 'var(--soft)', strokeWidth: 1, strokeDasharray: '4 3' }],
-  fold: [{ stroke: 'var(--thread)', strokeWidth: 1, strokeDasharray: '6 4' }],
-  tape: [{ stroke: 'var(--ink)', strokeWidth: 1, strokeDasharray: '1 4' }],
-  empty: [{ stroke: 'var(--soft)', strokeWidth: 1.2, strokeDasharray: '4 4', fill: 'var(--ground)' }],
+  stitch: [{ stroke: 'var(--ink)', width: 1, dashes: [2, 2] }],
+  cut: [{ stroke: 'var(--soft)', width: 1, dashes: [4, 3] }],
+  fold: [{ stroke: 'var(--thread)', width: 1, dashes: [6, 4] }],
+  tape: [{ stroke: 'var(--ink)', width: 1, dashes: [1, 4] }],
+  empty: [{ stroke: 'var(--soft)', width: 1.2, dashes: [4, 4] }],
 };
+/** What shows in a place where nothing lies. */
+const INSIDE: Partial<Record<LineKind, string>> = { empty: 'var(--ground)' };
 
-/** So many alike are drawn as one. */
+/** So many alike are drawn as one, and not outlined each. */
 const MANY = 24;
 
 /** Looks that many blocks of a layer have, with where those lie; pictures are each their own. */
@@ -86,20 +97,10 @@ export function SceneLayers({ layers }: { layers: readonly SceneLayer[] }) {
 
 /** One thing of a scene but for blocks, whose faces are drawn once and used many times. */
 const Item = memo(function Item({ item }: { item: Exclude<SceneItem, { what: 'block' }> }) {
+  const stroked = useStroked();
   switch (item.what) {
-    case 'shape': {
-      const data = item.paths.map(pathData).join('');
-      const strokes = item.line === null ? [{}] : STROKES[item.line];
-      return strokes.map((look, i) => (
-        <path
-          key={i}
-          d={data}
-          fill={i === 0 ? (item.fill ?? 'none') : 'none'}
-          vectorEffect="non-scaling-stroke"
-          {...look}
-        />
-      ));
-    }
+    case 'shape':
+      return <Shape item={item} />;
     case 'text':
       return (
         <text
@@ -118,12 +119,33 @@ const Item = memo(function Item({ item }: { item: Exclude<SceneItem, { what: 'bl
         <path
           d={`M${item.from.x} ${item.from.y}L${item.to.x} ${item.to.y}`}
           stroke="var(--chalk)"
-          strokeWidth={2}
-          vectorEffect="non-scaling-stroke"
+          {...stroked(2)}
         />
       );
   }
 });
+
+type ShapeItem = Extract<SceneItem, { what: 'shape' }>;
+
+function Shape({ item }: { item: ShapeItem }) {
+  const stroked = useStroked();
+  const lit = use(LitParts).includes(item.id);
+  const data = useMemo(() => item.paths.map(pathData).join(''), [item]);
+  const inside = item.fill ?? (item.line && INSIDE[item.line]) ?? 'none';
+  if (lit)
+    return (
+      <path
+        className="lit"
+        d={data}
+        fill={`color-mix(in srgb, var(--chalk) 42%, ${inside})`}
+        {...(item.paths.length <= MANY && { stroke: 'var(--chalk)', ...stroked(1.6) })}
+      />
+    );
+  if (item.line === null) return <path d={data} fill={inside} />;
+  return STROKES[item.line].map(({ stroke, width, dashes }, i) => (
+    <path key={i} d={data} fill={i === 0 ? inside : 'none'} stroke={stroke} {...stroked(width, dashes)} />
+  ));
+}
 
 /** A whole scene as a drawing, true to size on paper and on a screen that keeps its inches. */
 export function SceneDrawing({

@@ -16,40 +16,39 @@ import { Bubble } from './Bubble.ts';
 /** Thickness of a tape, in pixels. */
 export const TAPE = 28;
 
+/** A tape with its divisions; those that can be dragged say so under the pointer. */
 const Strip = styled.div`
   position: absolute;
   background: var(--card);
   border: 1px solid var(--ink);
   box-shadow: 0 1px 3px rgb(0 0 0 / 18%);
-`;
-const Division = styled.div`
-  position: absolute;
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  overflow: hidden;
-  font-size: 13px;
-  font-weight: 650;
-  font-stretch: 80%;
-  color: var(--ink);
-  white-space: nowrap;
-  /* Cloths tell the divisions apart where colours are forced, too. */
-  forced-color-adjust: none;
-  &[data-pointed] {
-    background: var(--chalk) !important;
-    color: var(--on-chalk) !important;
+  /* Plain elements: there are twice as many as rows and columns, and each is drawn anew while a width is dragged. */
+  > div {
+    position: absolute;
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    overflow: hidden;
+    font-size: 13px;
+    font-weight: 650;
+    font-stretch: 80%;
+    color: var(--ink);
+    white-space: nowrap;
+    /* Cloths tell the divisions apart where colours are forced, too. */
+    forced-color-adjust: none;
+    &[data-pointed] {
+      background: var(--chalk) !important;
+      color: var(--on-chalk) !important;
+    }
+    &[data-hold] {
+      cursor: ew-resize;
+    }
+    &[data-hold]:hover {
+      box-shadow: inset 0 0 0 2px var(--chalk);
+    }
   }
-`;
-/** Lies over a movable division; the pointer can take hold of any copy. */
-const Hold = styled.div`
-  position: absolute;
-  z-index: 1;
-  cursor: ew-resize;
-  &[data-down] {
+  &[data-tape='down'] > [data-hold] {
     cursor: ns-resize;
-  }
-  &:hover {
-    box-shadow: inset 0 0 0 2px var(--chalk);
   }
 `;
 /** The grip of a width, beside the tape where grips cannot crowd, with a thread to its division. */
@@ -142,13 +141,21 @@ export function Tape({
   const strip = down
     ? { left: offset, top: start, width: TAPE, height: end * scale }
     : { left: start, top: offset, width: end * scale, height: TAPE };
-  const held = bands.flatMap((band, i) => {
-    if (!band.moves) return [];
+  const held = bands.map((band): Held | null => {
+    if (!band.moves) return null;
     // The outer copy of a border or float grows towards the quilt's edge; everything else grows to the right or down.
     const mirrored = (band.moves.what !== 'setting' || band.moves.outward === true) && band.from > end / 2;
-    return [{ band, i, moves: band.moves, what: handleName(band.moves), mirrored }];
+    return { band, moves: band.moves, mirrored };
   });
-  const gripped = held.filter((h, at) => held.findIndex((other) => other.what === h.what) === at);
+  const how = { unit, scale, down, onHold, onMove };
+  /** The division that is in the hand. */
+  const taken = useRef<Held | null>(null);
+  const { moveProps, over } = useWidthMove(() => taken.current, how, false);
+  // Of widths that are moved together the first has the grip.
+  const gripped: (Held & { readonly what: string })[] = [];
+  for (const h of held)
+    if (h && !gripped.some(({ what }) => what === handleName(h.moves)))
+      gripped.push({ ...h, what: handleName(h.moves) });
   const grip = gripSize();
   const places = spreadOut(
     gripped.map((h) => start + ((h.band.from + h.band.to) / 2) * scale),
@@ -159,16 +166,24 @@ export function Tape({
     <>
       <Strip style={strip} aria-hidden data-tape={direction}>
         {bands.map((band, i) => {
+          const hold = held[i] ?? null;
           const length = (band.to - band.from) * scale;
           const cloth = colourOf(band.part);
           const label = formatLength(band.to - band.from, unit);
           const needs = down ? LABEL_ROOM - 6 : 8 + 7 * label.replace(/ ?\d+\/\d+/, 'xx').length;
+          const point = (on: boolean) => {
+            onPoint(on ? (hold ? partsOf(hold.moves) : [band.part]) : []);
+            if (hold) over(on);
+          };
           return (
-            <Division
+            <div
               key={i}
+              {...(hold && moveProps)}
+              onPointerDownCapture={() => (taken.current = hold)}
+              onPointerEnter={() => point(true)}
+              onPointerLeave={() => point(false)}
+              data-hold={hold ? keyOf(hold.moves) : undefined}
               data-pointed={pointed.includes(band.part) || undefined}
-              onPointerEnter={() => onPoint([band.part])}
-              onPointerLeave={() => onPoint([])}
               style={{
                 ...box(band.from * scale, length),
                 borderInlineStart: !down && i > 0 ? '1px solid var(--ink)' : undefined,
@@ -177,18 +192,10 @@ export function Tape({
               }}
             >
               {length >= needs ? <Lengths text={label} /> : null}
-            </Division>
+            </div>
           );
         })}
       </Strip>
-      {held.map(({ band, i, moves, mirrored }) => (
-        <HoldArea
-          key={i}
-          style={holdPlace(down, start + band.from * scale, (band.to - band.from) * scale, offset)}
-          {...{ band, moves, unit, scale, down, mirrored, onHold, onMove }}
-          onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])}
-        />
-      ))}
       <Thread aria-hidden>
         {gripped.map(({ band, what }, at) => {
           const middle = start + ((band.from + band.to) / 2) * scale;
@@ -207,7 +214,7 @@ export function Tape({
       {gripped.map(({ band, moves, what, mirrored }, at) => (
         <BandGrip
           key={what}
-          {...{ band, moves, what, unit, scale, down, mirrored, grip, lane, onHold, onMove }}
+          {...{ band, moves, mirrored, what, grip, lane, ...how }}
           at={places[at]!}
           onPoint={(pointing) => onPoint(pointing ? partsOf(moves) : [])}
         />
@@ -229,37 +236,36 @@ function spreadOut(places: readonly number[], gap: number): number[] {
   return apart;
 }
 
-const holdPlace = (down: boolean, from: number, length: number, offset: number) =>
-  down
-    ? { top: from, height: length, left: offset, width: TAPE }
-    : { left: from, width: length, top: offset, height: TAPE };
+/** What a handle moves, by its own key. */
+const keyOf = (handle: BandHandle): string => (handle.what === 'setting' ? handle.key : handle.what);
 
 function handleName(handle: BandHandle): string {
   if (handle.what === 'border') return `Border ${handle.index + 1}`;
-  const name = handle.what === 'setting' ? handle.key : handle.what;
+  const name = keyOf(handle);
   return name[0]!.toUpperCase() + name.slice(1);
 }
 
-interface MoveProps {
+/** A width that can be moved: its division of the tape, and whether it grows against the tape's direction. */
+interface Held {
   readonly band: Band;
   readonly moves: BandHandle;
-  readonly unit: Unit;
-  readonly scale: number;
-  readonly down: boolean;
   readonly mirrored: boolean;
-  readonly onHold?: TapeProps['onHold'];
-  readonly onMove: TapeProps['onMove'];
-  readonly onPoint: (pointing: boolean) => void;
 }
+
+interface How extends Pick<TapeProps, 'unit' | 'scale' | 'onHold' | 'onMove'> {
+  readonly down: boolean;
+}
+
+const widthOf = ({ band }: Pick<Held, 'band'>): number => band.to - band.from;
 
 let gestures = 0;
 
 /** Dragging and arrow keys for one width: one gesture, one undo; what is wrong with where it was moved to. */
 function useWidthMove(
-  { band, moves, unit, scale, down, mirrored, onHold, onMove }: MoveProps,
+  grasped: () => Held | null,
+  { unit, scale, down, onHold, onMove }: How,
   byFinger: boolean,
 ) {
-  const width = band.to - band.from;
   const step = rulerStep(unit);
   const drag = useRef({ startWidth: 0, travelled: 0, scale: 1, gesture: '' });
   /** Whether the hand is over it, and whether it is being dragged: either holds it. */
@@ -272,25 +278,28 @@ function useWidthMove(
   const [problem, setProblem] = useState<string | null>(null);
   const { moveProps } = useMove({
     onMoveStart: ({ pointerType }) => {
+      const held = grasped();
+      if (!held) return;
       const geared = pointerType === 'touch' ? Math.max(scale, FINGER_STEP / step) : scale;
-      drag.current = { startWidth: width, travelled: 0, scale: geared, gesture: `tape-${gestures++}` };
+      const gesture = `tape-${gestures++}`;
+      drag.current = { startWidth: widthOf(held), travelled: 0, scale: geared, gesture };
       setActive(pointerType !== 'keyboard');
       hand.current.dragging = pointerType !== 'keyboard';
       onHold?.(true);
     },
     onMove: ({ deltaX, deltaY, pointerType }) => {
       const going = drag.current;
+      const held = grasped();
       // A finger that strays over the tape scrolls the page; it takes hold of the grip.
-      if (pointerType === 'touch' && !byFinger) return;
+      if (!held || (pointerType === 'touch' && !byFinger)) return;
       if (pointerType === 'keyboard') {
-        setProblem(
-          onMove(moves, Math.round(width / step + Math.sign(deltaX - deltaY)) * step, going.gesture),
-        );
+        const steps = Math.round(widthOf(held) / step + Math.sign(deltaX - deltaY));
+        setProblem(onMove(held.moves, steps * step, going.gesture));
         return;
       }
       going.travelled += down ? deltaY : deltaX;
-      const moved = (mirrored ? -going.travelled : going.travelled) / going.scale;
-      setProblem(onMove(moves, Math.round((going.startWidth + moved) / step) * step, going.gesture));
+      const moved = (held.mirrored ? -going.travelled : going.travelled) / going.scale;
+      setProblem(onMove(held.moves, Math.round((going.startWidth + moved) / step) * step, going.gesture));
     },
     onMoveEnd: ({ pointerType }) => {
       setActive(false);
@@ -300,40 +309,24 @@ function useWidthMove(
       if (!hand.current.over) onHold?.(false);
     },
   });
-  return { moveProps, over, active, problem, clearProblem: () => setProblem(null), width };
+  return { moveProps, over, active, problem, clearProblem: () => setProblem(null) };
 }
 
-/** A division of the tape itself as something to drag. The grip does the same for keyboard and reader. */
-function HoldArea({ style, ...props }: MoveProps & { style: React.CSSProperties }) {
-  const { moveProps, over } = useWidthMove(props, false);
-  const hold = (on: boolean) => {
-    props.onPoint(on);
-    over(on);
-  };
-  return (
-    <Hold
-      {...moveProps}
-      aria-hidden
-      data-hold={props.moves.what === 'setting' ? props.moves.key : props.moves.what}
-      data-down={props.down || undefined}
-      style={style}
-      onPointerEnter={() => hold(true)}
-      onPointerLeave={() => hold(false)}
-    />
-  );
-}
-
-interface GripProps extends MoveProps {
+interface GripProps extends Held, How {
   readonly what: string;
   /** Middle of the grip along the tape, its size, and where its lane begins across it. */
   readonly at: number;
   readonly grip: number;
   readonly lane: number;
+  readonly onPoint: (pointing: boolean) => void;
 }
 
-function BandGrip({ what, at, grip, lane, ...props }: GripProps) {
-  const { unit, down, onPoint } = props;
-  const { moveProps, active, problem, clearProblem, over, width } = useWidthMove(props, true);
+/** The grip of a width, for hand, finger, keyboard and reader. */
+function BandGrip({ what, at, grip, lane, band, moves, mirrored, onPoint, ...how }: GripProps) {
+  const { unit, down } = how;
+  const held = { band, moves, mirrored };
+  const width = widthOf(held);
+  const { moveProps, active, problem, clearProblem, over } = useWidthMove(() => held, how, true);
   const [showing, setShowing] = useState(false);
   const show = (on: boolean) => {
     setShowing(on);

@@ -1,5 +1,6 @@
 import { type GrainMark, grainMark, joinLayer, type JoinLine, type Layout } from '@lattice/core';
 import { memo, useMemo } from 'react';
+import { useStroked } from './pixel.ts';
 import { SceneLayers } from './SceneArt.tsx';
 
 /** A stroke with a barb at either end, as grain is marked on a pattern piece. */
@@ -12,6 +13,7 @@ function barbed({ from, to }: GrainMark): string {
 
 /** The straight grain of every piece that is cut, light under dark so that it shows on any cloth. */
 export const GrainMarks = memo(function GrainMarks({ layout, most }: { layout: Layout; most: number }) {
+  const stroked = useStroked();
   const path = useMemo(
     () =>
       layout.pieces
@@ -24,8 +26,8 @@ export const GrainMarks = memo(function GrainMarks({ layout, most }: { layout: L
   );
   return (
     <g className="grain" fill="none" pointerEvents="none" strokeLinecap="round">
-      <path d={path} stroke="#fbfcfc" strokeWidth={3} vectorEffect="non-scaling-stroke" />
-      <path d={path} stroke="#1b2433" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+      <path d={path} stroke="#fbfcfc" {...stroked(3)} />
+      <path d={path} stroke="#1b2433" {...stroked(1.2)} />
     </g>
   );
 });

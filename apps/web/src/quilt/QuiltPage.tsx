@@ -159,8 +159,8 @@ function Opened({ printing }: { printing: boolean }) {
       work.current?.focus({ preventScroll: true });
   }, []);
   return (
-    <Page>
-      <Calm>
+    <Calm>
+      <Page>
         {follows ? (
           <>
             <TopBar />
@@ -172,16 +172,14 @@ function Opened({ printing }: { printing: boolean }) {
             <RailToCome />
           </>
         )}
-      </Calm>
-      <Landmark of="main" ref={work} tabIndex={-1}>
-        <Calm>
+        <Landmark of="main" ref={work} tabIndex={-1}>
           <HandInHand />
-        </Calm>
-        <div className="stage" data-printed={printing || undefined}>
-          <Outlet />
-        </div>
-        {printing && <StagePaper />}
-      </Landmark>
-    </Page>
+          <div className="stage" data-printed={printing || undefined}>
+            <Outlet />
+          </div>
+          {printing && <StagePaper />}
+        </Landmark>
+      </Page>
+    </Calm>
   );
 }

@@ -1,8 +1,6 @@
 import {
-  computeAgain,
-  computeQuilt,
   type InStock,
-  layOut,
+  type Layout,
   type Plan,
   type Quilt,
   stashIn,
@@ -13,6 +11,7 @@ import {
 } from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { RootState } from '../app/store.ts';
+import { layoutOf, quiltOf } from './workedOut.ts';
 
 /** The plan as it is kept. Only screens that show an open quilt ask for it. */
 export function selectKeptPlan(state: RootState): Plan {
@@ -36,38 +35,17 @@ export const selectPlan: (state: RootState) => Plan = createSelector(
   withStock,
 );
 
-let latest: { plan: Plan; quilt: Quilt } | null = null;
-
-function quiltOf(plan: Plan): Quilt {
-  if (latest?.plan === plan) return latest.quilt;
-  const quilt = latest ? computeAgain(plan, latest) : computeQuilt(plan);
-  latest = { plan, quilt };
-  return quilt;
-}
-
-/** Everything worked out from the plan in hand, computed once for each plan; what a change leaves as it was stays the same object. */
+/** Everything worked out from the plan in hand; what a change leaves as it was stays the same object. */
 export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPlan, quiltOf);
 
-/** What the drawing needs of a quilt. */
-export type Drawn = Pick<Quilt, 'layout' | 'joins'> & {
+/** What the drawing needs of a quilt: neither what to cut nor what to buy holds it up. */
+export interface Drawn {
+  readonly layout: Layout;
   readonly target: Pick<TargetSize, 'width' | 'height'> | null;
-};
+}
 
-/** The quilt as it is laid out and no more: neither what to cut nor what to buy holds a drawing up. */
-const laidOut = (plan: Plan): Drawn =>
-  latest?.plan === plan
-    ? latest.quilt
-    : { layout: layOut(plan), joins: [], target: plan.target && targetSize(plan.target, plan.unit) };
-
-/** What is drawn when a quilt is opened; its figures follow. */
-export const selectFirstDrawn: (state: RootState) => Drawn = createSelector(selectPlan, laidOut);
-
-/**
- * What is drawn of the plan in hand. While a tape is held what to cut and to buy follows when the hand pauses. Joins
- * are marked again then.
- */
-export const selectDrawn: (state: RootState) => Drawn = createSelector(
-  selectPlan,
-  (state: RootState) => state.view.held,
-  (plan, held): Drawn => (held ? laidOut(plan) : quiltOf(plan)),
-);
+/** What is drawn of the plan in hand. */
+export const selectDrawn: (state: RootState) => Drawn = createSelector(selectPlan, (plan): Drawn => ({
+  layout: layoutOf(plan),
+  target: plan.target && targetSize(plan.target, plan.unit),
+}));

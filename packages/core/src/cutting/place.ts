@@ -26,18 +26,21 @@ export interface PlaceWish {
  * Places the lines of a cutting list on their cloths, close to the least cloth there can be: leftovers of wide strips
  * and the cloth beside lengthwise pieces serve smaller ones, whatever they are for. Only cloths that are used, in
  * their own order (rule CU-7).
+ *
+ * @yields after each cloth
  */
-export function place(
+export function* placing(
   lines: readonly CutLine[],
   cloths: readonly Fabric[],
   { seam, unit, roundOf }: PlaceWish,
-): Placed[] {
-  return cloths
-    .map((fabric) => {
-      const own = lines.filter((line) => line.fabric === fabric.id);
-      return placeOn(fabric, own, { seam, unit, ...(roundOf && { roundOf }) });
-    })
-    .filter(({ needed, tooNarrow }) => needed.value > 0 || tooNarrow.length > 0);
+): Generator<undefined, Placed[]> {
+  const placed: Placed[] = [];
+  for (const fabric of cloths) {
+    const own = lines.filter((line) => line.fabric === fabric.id);
+    placed.push(placeOn(fabric, own, { seam, unit, ...(roundOf && { roundOf }) }));
+    yield;
+  }
+  return placed.filter(({ needed, tooNarrow }) => needed.value > 0 || tooNarrow.length > 0);
 }
 
 /**

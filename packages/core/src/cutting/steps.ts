@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { near, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { type CutTree, cutTree } from './cut-tree.ts';
@@ -221,11 +222,7 @@ function madeOf(pieces: readonly Lying[]): Made {
 }
 
 function madeIn(pieces: readonly Lying[]): Made[] {
-  const kinds = new Map<string, Lying[]>();
-  for (const piece of pieces) {
-    const key = [piece.line, piece.cut, piece.w, piece.h, piece.joined].join();
-    kinds.set(key, [...(kinds.get(key) ?? []), piece]);
-  }
+  const kinds = group(pieces, ({ line, cut, w, h, joined }) => [line, cut, w, h, joined].join());
   return [...kinds.values()].map(madeOf);
 }
 

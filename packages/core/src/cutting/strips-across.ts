@@ -1,4 +1,4 @@
-import { sum } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { countOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
@@ -57,11 +57,7 @@ function yieldsOf(pieces: readonly Pick<PlacedPiece, 'line' | 'name'>[]): Strips
 }
 
 function piecesSay(pieces: readonly PlacedPiece[], unit: Unit): string[] {
-  const kinds = new Map<string, PlacedPiece[]>();
-  for (const piece of pieces) {
-    const key = `${piece.name} ${piece.w} ${piece.h}`;
-    kinds.set(key, [...(kinds.get(key) ?? []), piece]);
-  }
+  const kinds = group(pieces, ({ name, w, h }) => `${name} ${w} ${h}`);
   return [...kinds.values()].map((alike) => {
     const { name, w, h } = alike[0]!;
     return `${name}: ${alike.length}, ${formatWorking(w, unit)} across by ${formatWorking(h, unit)} along`;

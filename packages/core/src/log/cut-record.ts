@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { convertLength, type Unit } from '../length/unit.ts';
 import type { LogEntry } from './entry.ts';
 import type { EntryBody } from './kinds.ts';
@@ -62,12 +63,13 @@ export function cutRecord(log: readonly LogEntry[], quilt: string, cloth: string
     entry.kind === 'cutting-planned' && entry.body.cloth === cloth ? [entry] : [],
   );
   const last = planned.at(-1);
-  const steps = new Map<string, Cut[]>();
-  for (const entry of own) {
-    if (entry.kind !== 'step-cut' || entry.body.cloth !== cloth || undone.has(entry.id)) continue;
-    const key = stepKey(entry.body);
-    steps.set(key, [...(steps.get(key) ?? []), entry]);
-  }
+  const steps = group(
+    own.filter(
+      (entry): entry is Cut =>
+        entry.kind === 'step-cut' && entry.body.cloth === cloth && !undone.has(entry.id),
+    ),
+    ({ body }) => stepKey(body),
+  );
   const cuts = [...steps.values()].map(([first]) => first!);
   const losses = own.filter(
     (entry): entry is Lost =>

@@ -93,15 +93,21 @@ const BETTER: Readonly<Record<Manner, (task: Task) => (a: Pass, b: Pass) => bool
   },
 };
 
+/** A filling is asked again and again whether another is simpler; it is counted once. */
+const counted = new WeakMap<Held, number>();
+
 /** How often the ruler is set anew: for each width of strip, and for each size that is cut from strips of that width. */
-export function settingsOf({ stock, strips }: Held): number {
+export function settingsOf(held: Held): number {
+  const known = counted.get(held);
+  if (known !== undefined) return known;
   const settings = new Set<string>();
-  for (const { height, boxes } of new Set(strips)) {
+  for (const { height, boxes } of new Set(held.strips)) {
     settings.add(`${height}`);
     for (const { w, h } of boxes) settings.add(`${height} ${w} ${h}`);
   }
-  return (
+  const count =
     settings.size +
-    stock.reduce((sum, { boxes }) => sum + new Set(boxes.map(({ w, h }) => `${w} ${h}`)).size, 0)
-  );
+    held.stock.reduce((sum, { boxes }) => sum + new Set(boxes.map(({ w, h }) => `${w} ${h}`)).size, 0);
+  counted.set(held, count);
+  return count;
 }

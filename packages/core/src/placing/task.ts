@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import { isLong, joinLoss, type Need, type Sheet, type StockPiece } from './need.ts';
 
 /** A kind of piece the one way round or the other: `w` across the cloth, `h` along it. */
@@ -36,15 +37,19 @@ export interface Task {
 /** Sorts needs into kinds of single pieces, the ways each may lie, and runs of joined strips. */
 export function taskOf(needs: readonly Need[], sheet: Sheet, stock: readonly StockPiece[] = []): Task {
   const wanted = needs.filter(({ count }) => count > 0);
-  const kinds = grouped(
+  const kinds = groups(
     wanted.filter((need) => !isLong(need, sheet)),
     ({ width, length, lengthwise, oneWay }) => [width, length, lengthwise, oneWay].join(),
-  ).map((needs): Kind => ({ ...needs[0]!, needs, count: needs.reduce((sum, { count }) => sum + count, 0) }));
+  ).map(([, needs]): Kind => ({
+    ...needs[0]!,
+    needs,
+    count: needs.reduce((sum, { count }) => sum + count, 0),
+  }));
   const ways = kinds.flatMap((kind, i) => waysOf(kind, i, sheet));
-  const runs = grouped(
+  const runs = groups(
     wanted.filter((need) => isLong(need, sheet)),
     ({ width, joins }) => [width, joins].join(),
-  ).map((needs): RunNeed => {
+  ).map(([, needs]): RunNeed => {
     const { width, joins } = needs[0]!;
     const loss = joinLoss(width, joins, sheet);
     const total = needs.reduce((sum, { length, count }) => sum + length * count, 0);
@@ -56,12 +61,6 @@ export function taskOf(needs: readonly Need[], sheet: Sheet, stock: readonly Sto
 
 /** The greatest whole number both are multiples of. */
 export const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
-
-function grouped(needs: readonly Need[], keyOf: (need: Need) => string): Need[][] {
-  const groups = new Map<string, Need[]>();
-  for (const need of needs) groups.set(keyOf(need), [...(groups.get(keyOf(need)) ?? []), need]);
-  return [...groups.values()];
-}
 
 function waysOf(
   { width, length, lengthwise, oneWay }: Omit<Kind, 'needs'>,

@@ -2,7 +2,7 @@ import { adviseOn, type Advice } from './advice.ts';
 import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Size } from '../border/sizes.ts';
 import { fabricById } from '../plan/fabric-use.ts';
-import { place, type PlaceWish } from '../cutting/place.ts';
+import { placing, type PlaceWish } from '../cutting/place.ts';
 import type { CuttingJob } from '../cutting/ways.ts';
 import { waitOf } from '../cutting/waits.ts';
 import { stripsOfPiece } from '../cutting/runs.ts';
@@ -19,6 +19,7 @@ import { type Layout, layOut } from '../layout/lay-out.ts';
 import { countLies, type LieCounts } from '../layout/lie.ts';
 import type { Unit } from '../length/unit.ts';
 import type { Plan, Target } from '../plan/shape.ts';
+import { toTheEnd } from './parts.ts';
 import { settingOf } from '../setting/registry.ts';
 import { compareWithTarget, type TargetComparison } from '../target/compare.ts';
 import { targetSize, type TargetSize } from '../target/size.ts';
@@ -43,40 +44,51 @@ export interface Quilt {
   readonly advice: readonly Advice[];
 }
 
+/** The plan and what was worked out from it before a change. */
+interface Before {
+  readonly plan: Plan;
+  readonly quilt: Quilt;
+}
+
 /** The one way through: plan → layout → cuts of top, layers and edge → placing → buying. */
-export function computeQuilt(plan: Plan): Quilt {
+export const computeQuilt = (plan: Plan): Quilt => toTheEnd(computing(plan, layOut(plan)));
+
+/**
+ * The one way through, a part at a time: whoever has a hand to follow does something else in between. A part takes some
+ * milliseconds at four hundred blocks.
+ *
+ * @param layout the plan's own
+ * @yields after each part
+ * @returns everything
+ */
+function* computing(plan: Plan, layout: Layout): Generator<undefined, Quilt> {
   const setting = settingOf(plan.setting.kind);
-  const layout = layOut(plan);
   const top = layout.sizes.at(-1)!.used;
   const finished = { width: top.width.value, height: top.height.value };
   const pile = judgePile(plan, setting.blocksNeeded(plan.grid, plan.setting).value);
   const labels = plan.pile.filter((block) => block.label).length;
   const spare = Math.max(0, pile.blocks - labels - pile.needed);
+  yield;
   const layers = setting.quilted ? null : planLayers(plan, layout, finished, spare, costIn(plan));
+  yield;
   const planned = planEdge(plan, finished);
-
+  yield;
   const pieces = cuttingList(plan, cutsOfTop(plan, layout));
   const besides = cuttingList(plan, [
     ...(layers ? cutsOfLayers(plan, layers) : []),
     ...cutsOfEdge(plan, planned),
   ]);
-  const fabrics = buy(plan, place([...pieces, ...besides], plan.fabrics, placeWish(plan)));
+  yield;
+  const placed = yield* placing([...pieces, ...besides], plan.fabrics, placeWish(plan));
+  const fabrics = buy(plan, placed);
+  yield;
   const edge = edgeAsCut(plan, planned, fabrics);
   const lies = countLies(plan, layout);
-  return {
-    layout,
-    finished: top,
-    lies,
-    pieces,
-    besides,
-    layers,
-    edge,
-    fabrics,
-    joins: joinLines(layout, pieces, fabrics),
-    target: plan.target && comparedWith(plan.target, finished, plan.unit),
-    pile,
-    advice: adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge }),
-  };
+  const joins = joinLines(layout, pieces, fabrics);
+  yield;
+  const target = plan.target && comparedWith(plan.target, finished, plan.unit);
+  const advice = adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge });
+  return { layout, finished: top, lies, pieces, besides, layers, edge, fabrics, joins, target, pile, advice };
 }
 
 /** How a plan's cloths are cut: what waits until something is measured comes later. */
@@ -110,14 +122,27 @@ function edgeAsCut(
   return edge;
 }
 
+/** Blocks that change places leave all else as it was. */
+const onlyOnTheWall = (plan: Plan, before: Plan): boolean =>
+  (Object.keys(plan) as (keyof Plan)[]).every((key) => key === 'wall' || plan[key] === before[key]);
+
+/** The layout after a change: the very same object where no piece moved. */
+export const layOutAgain = (plan: Plan, before: { readonly plan: Plan; readonly layout: Layout }): Layout =>
+  onlyOnTheWall(plan, before.plan) ? before.layout : layOut(plan);
+
 /**
- * The quilt after a change. Blocks that only change places leave everything but the pile and what is said of
- * it as it was, the very same objects, so that whatever is drawn from them stays too.
+ * The quilt after a change, a part at a time. Blocks that only change places leave everything but the pile and what is
+ * said of it as it was, the very same objects, so that whatever is drawn from them stays too.
+ *
+ * @param layout the plan's own, as it is laid out again
  */
-export function computeAgain(plan: Plan, before: { readonly plan: Plan; readonly quilt: Quilt }): Quilt {
+export function* computingAgain(
+  plan: Plan,
+  layout: Layout,
+  before: Before | null,
+): Generator<undefined, Quilt> {
+  if (!before || !onlyOnTheWall(plan, before.plan)) return yield* computing(plan, layout);
   const { quilt } = before;
-  if ((Object.keys(plan) as (keyof Plan)[]).some((key) => key !== 'wall' && plan[key] !== before.plan[key]))
-    return computeQuilt(plan);
   const pile = judgePile(plan, quilt.pile.needed);
   return { ...quilt, pile, advice: adviseOn(plan, { ...quilt, pile }) };
 }

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { FIBRES } from '../choice/battings.ts';
 import { FINISH_NAMES } from '../choice/edge.ts';
 import { sittingsIn } from '../clock/sittings.ts';
@@ -62,12 +63,11 @@ export function usualCare({ batting }: Pick<Plan, 'batting'>): string {
 
 /** Who gave which blocks, by name; blocks nobody is named for are left out. */
 function blocksByMaker({ pile }: Pick<Plan, 'pile'>): GaveBlocks[] {
-  const by = new Map<string, string[]>();
-  for (const { maker, name } of pile) {
-    const who = maker?.trim() ?? '';
-    if (who !== '') by.set(who, [...(by.get(who) ?? []), name]);
-  }
-  return [...by].map(([who, blocks]) => ({ who, blocks })).sort((a, b) => a.who.localeCompare(b.who));
+  const by = group(pile, ({ maker }) => maker?.trim() ?? '');
+  by.delete('');
+  return [...by]
+    .map(([who, blocks]) => ({ who, blocks: blocks.map(({ name }) => name) }))
+    .sort((a, b) => a.who.localeCompare(b.who));
 }
 
 /** The card of a quilt, from its plan, what was worked out of it, and its log. */

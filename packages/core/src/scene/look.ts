@@ -40,18 +40,31 @@ export interface BlockLook {
   readonly patches: readonly LookPatches[];
 }
 
+/** Looks by their keys: hundreds of blocks share a few. */
+const known = new Map<string, BlockLook>();
+
 /** A swapped block has its first colour for a ground, and the ground where that colour was. Pictures are not swapped. */
 export function lookOf(block: PileBlock | undefined, swapped = false): BlockLook {
   if (block?.picture)
     return { key: `picture|${block.picture}`, picture: block.picture, ground: PLAIN.ground, patches: [] };
   const { face, colours = [] } = block ?? {};
+  const key = `${swapped ? 'swapped' : ''}|${face ? [face, ...colours].join('|') : 'plain'}`;
+  let look = known.get(key);
+  if (!look) known.set(key, (look = { key, ...faceIn(face, colours, swapped) }));
+  return look;
+}
+
+function faceIn(
+  face: PileBlock['face'],
+  colours: readonly string[],
+  swapped: boolean,
+): Omit<BlockLook, 'key'> {
   const drawn: readonly Patch[] = face ? FACES[face] : PLAIN_PATCHES;
   const under = face ? FACE_GROUND : PLAIN.ground;
   const [own = PLAIN.colours[0], second = own] = face ? colours : PLAIN.colours;
   const [ground, first] = swapped ? [own, under] : [under, own];
   const tones = [...new Set(drawn.map((patch) => patch.tone))];
   return {
-    key: [swapped ? 'swapped' : '', ...(face ? [face, ...colours] : ['plain'])].join('|'),
     picture: null,
     ground,
     patches: tones.map((tone) => ({

@@ -1,6 +1,8 @@
+import { group } from 'd3-array';
 import type { JoinLine } from '../cutting/join-lines.ts';
 import { type Path, pathRound, stroke } from '../geometry/path.ts';
 import type { Point } from '../geometry/point.ts';
+import { strokesRound } from '../geometry/strokes.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import { lieOf } from '../layout/lie.ts';
 import type { Piece } from '../piece/piece.ts';
@@ -14,8 +16,7 @@ const outlinesOf = (pieces: readonly Piece[]): Path[] => pieces.map((piece) => p
 
 /** Everything that is cut from cloth, a shape for each part. */
 export function clothLayer(fabrics: Plan['fabrics'], layout: Layout): SceneLayer {
-  const ofPart = new Map<string, Piece[]>();
-  for (const piece of layout.pieces) ofPart.set(piece.part, [...(ofPart.get(piece.part) ?? []), piece]);
+  const ofPart = group(layout.pieces, ({ part }) => part);
   const items = Object.values(layout.parts).flatMap(({ key, cutFrom }): SceneItem[] => {
     if (!cutFrom) return [];
     const fill = fabricById({ fabrics }, cutFrom.fabric).colour;
@@ -38,8 +39,17 @@ export function laidLook(
 const turnedCorners = (outline: readonly Point[], turn: number): Point[] =>
   outline.map((_, i) => outline[(i + turn) % outline.length]!);
 
+/** The layers that blocks make. */
+interface BlockLayers {
+  readonly blocks: SceneLayer;
+  /** Round the blocks, over them. */
+  readonly outlines: SceneLayer;
+  /** Places where none lies. */
+  readonly empty: SceneLayer;
+}
+
 /** The blocks as they lie on the wall, their seams over them, and the places where none lies. */
-export function blockLayers(plan: Plan, layout: Layout): SceneLayer[] {
+export function blockLayers(plan: Plan, layout: Layout): BlockLayers {
   const blocks = layout.pieces.filter((p) => p.place !== undefined);
   const { places } = wallOf(plan, blocks.length);
   const isEmpty = (piece: Piece) => plan.pile.length > 0 && places[piece.place!]!.block === null;
@@ -49,14 +59,32 @@ export function blockLayers(plan: Plan, layout: Layout): SceneLayer[] {
     const { look, turn } = laidLook(plan, piece, places[piece.place!]!);
     return { what: 'block', id: piece.id, corners: turnedCorners(piece.outline, turn), look };
   });
-  const lines = (id: string, pieces: readonly Piece[], line: 'seam' | 'empty'): SceneItem[] =>
-    pieces.length === 0 ? [] : [{ what: 'shape', id, paths: outlinesOf(pieces), fill: null, line }];
-  return [
-    { id: 'blocks', name: 'Blocks', items },
-    { id: 'block-seams', name: 'Seams round the blocks', items: lines('block-seams', hung, 'seam') },
-    { id: 'empty-places', name: 'Empty places', items: lines('empty-places', empty, 'empty') },
-  ];
+  const lines = (id: string, name: string, pieces: readonly Piece[], line: 'seam' | 'empty'): SceneLayer => ({
+    id,
+    name,
+    items: pieces.length === 0 ? [] : [{ what: 'shape', id, paths: outlinesOf(pieces), fill: null, line }],
+  });
+  return {
+    blocks: { id: 'blocks', name: 'Blocks', items },
+    outlines: lines('block-seams', 'Seams round the blocks', hung, 'seam'),
+    empty: lines('empty-places', 'Empty places', empty, 'empty'),
+  };
 }
+
+/** Every seam of the top, once: what a screen draws over cloth and blocks in the place of an outline round each. */
+export const seamLayer = ({ pieces }: Pick<Layout, 'pieces'>): SceneLayer => ({
+  id: 'seams',
+  name: 'Seams',
+  items: [
+    {
+      what: 'shape',
+      id: 'seams',
+      paths: strokesRound(pieces.map(({ outline }) => outline)),
+      fill: null,
+      line: 'seam',
+    },
+  ],
+});
 
 /** Seams where strips are joined. */
 export const joinLayer = (joins: readonly JoinLine[]): SceneLayer => ({
@@ -79,10 +107,11 @@ export const joinLayer = (joins: readonly JoinLine[]): SceneLayer => ({
 /** The whole top as it is drawn, to scale. */
 export function quiltScene(plan: Plan, layout: Layout, joins: readonly JoinLine[] = []): Scene {
   const { width, height } = layout.finished;
+  const { blocks, outlines, empty } = blockLayers(plan, layout);
   return {
     name: plan.title,
     unit: plan.unit,
     box: { x: 0, y: 0, width: width.value, height: height.value },
-    layers: [clothLayer(plan.fabrics, layout), ...blockLayers(plan, layout), joinLayer(joins)],
+    layers: [clothLayer(plan.fabrics, layout), blocks, outlines, empty, joinLayer(joins)],
   };
 }

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { sayMinutes } from '../clock/words.ts';
 import { dateOf, weekdayOf } from '../moment/moment.ts';
 import type { Hours } from './hours.ts';
@@ -30,9 +31,10 @@ export function diaryOf(
   hours: Hours,
 ): DiaryEntry[] {
   const names = new Map(milestones.map(({ job, name }) => [job, name]));
-  const days = new Map<number, { job: string; minutes: number }[]>();
-  for (const { day, quilt: of, job, minutes } of sittings)
-    if (of === quilt.id) days.set(day, [...(days.get(day) ?? []), { job, minutes }]);
+  const days = group(
+    sittings.filter((sitting) => sitting.quilt === quilt.id),
+    ({ day }) => day,
+  );
   const sat = [...days].map(([day, jobs]): DiaryEntry => {
     const date = dateOf(day);
     return {

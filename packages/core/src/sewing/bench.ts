@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { areaOf } from '../geometry/outline.ts';
 import type { Point } from '../geometry/point.ts';
 import { togetherIn } from './together.ts';
@@ -115,11 +116,10 @@ export class Bench {
 
   /** Closes every mitre that is still open, from the inner corner out. */
   closeMitres(): void {
-    const lines = new Map<string, Shared[]>();
-    for (const slit of this.open) {
-      const key = `${slit.line} ${Math.min(slit.left, slit.right)} ${Math.max(slit.left, slit.right)}`;
-      lines.set(key, [...(lines.get(key) ?? []), slit]);
-    }
+    const lines = group(
+      this.open,
+      ({ line, left, right }) => `${line} ${Math.min(left, right)} ${Math.max(left, right)}`,
+    );
     this.open.clear();
     for (const slits of lines.values()) this.sew(slits, null, true);
   }

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { Role } from '../piece/piece.ts';
 import { ROLE_NAMES } from '../piece/roles.ts';
 import type { Seam } from './bench.ts';
@@ -112,11 +113,12 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 
 /** Blocks counted within their own row, from its left end. */
 function countedInRows(places: Sewing['places']): Sewing['places'] {
-  const rows = new Map<number, [piece: number, column: number][]>();
-  for (const [piece, { row, column }] of places) rows.set(row, [...(rows.get(row) ?? []), [piece, column]]);
+  const rows = group(places, ([, { row }]) => row);
   return new Map(
     [...rows].flatMap(([row, own]) =>
-      own.sort((a, b) => a[1] - b[1]).map(([piece], i) => [piece, { row, column: i + 1 }] as const),
+      own
+        .sort(([, a], [, b]) => a.column - b.column)
+        .map(([piece], i) => [piece, { row, column: i + 1 }] as const),
     ),
   );
 }

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { CuttingStep } from '../cutting/steps.ts';
 import type { Unit } from '../length/unit.ts';
 import type { CutRecord } from '../log/cut-record.ts';
@@ -31,11 +32,7 @@ export function leftoverEntries(
   { left }: CutRecord,
   unit: Unit,
 ): Omit<EntryBody['stash-put'], 'id'>[] {
-  const sizes = new Map<string, CutRecord['left'][number][]>();
-  for (const piece of left) {
-    const size = `${piece.w} ${piece.h}`;
-    sizes.set(size, [...(sizes.get(size) ?? []), piece]);
-  }
+  const sizes = group(left, ({ w, h }) => `${w} ${h}`);
   return [...sizes.values()].map((alikes) => {
     const { w, h } = alikes[0]!;
     return {

@@ -13,6 +13,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { Board } from '../../drawing/Board.ts';
 import { outlinePath } from '../../drawing/paths.ts';
+import { Pixel } from '../../drawing/pixel.ts';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import { useRoom } from '../../drawing/useRoom.ts';
 import type { Source } from './useBlockDrag.ts';
@@ -163,7 +164,9 @@ const Art = memo(function Art({
     <Sheet width={width} height={height} aria-hidden>
       <ViewFilters blur={fromInches(1 / 4, plan.unit)} />
       <g transform={`translate(${x} ${y}) scale(${scale})`} filter={viewFilter(view)}>
-        <QuiltArt plan={plan} layout={layout} />
+        <Pixel value={1 / scale}>
+          <QuiltArt plan={plan} layout={layout} />
+        </Pixel>
       </g>
     </Sheet>
   );

@@ -1,0 +1,9 @@
+import { useAppSelector } from '../app/store.ts';
+import { JoinMarks } from '../drawing/marks.tsx';
+import { selectQuilt } from '../quilt/selectors.ts';
+
+/** Seams where strips are joined, as they are cut; none while a tape is held: they are known when the hand lets go. */
+export function Joins() {
+  const joins = useAppSelector((s) => (s.view.held ? null : selectQuilt(s).joins));
+  return joins && <JoinMarks joins={joins} />;
+}
