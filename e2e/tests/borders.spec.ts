@@ -65,6 +65,7 @@ test('the centre is measured: a verdict, borders follow, what changed is listed,
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Borders' }).click();
   await page.getByRole('button', { name: 'The centre' }).click();
+  await expect(page.getByRole('textbox', { name: /^Width along the top/ })).toBeFocused();
   await expect(page.getByText('It lies true: cut the border to the measurement.')).toBeVisible();
   await fill(page, 'Height down the middle', '70 5/8');
   await fill(page, 'Height along the left', '70 7/8');

@@ -97,3 +97,64 @@ test('as large as the blocks allow, and with only so much cloth in hand', async 
   await expect(cloth).toHaveCount(0);
   await expect(designs).toHaveCount(20);
 });
+
+test('the outer sash is said, no grid is there twice, and the keyboard leaves from a field to where it came from', async ({
+  page,
+  server,
+}) => {
+  await openCopy(page, server);
+  const open = page.getByRole('button', { name: 'Fit to a target…' });
+  await open.focus();
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Fit to a target' });
+  // A square target: a grid on its side comes to the same.
+  for (const name of ['Target width', 'Target height']) {
+    await dialog.getByRole('textbox', { name }).fill('80');
+    await dialog.getByRole('textbox', { name }).press('Enter');
+  }
+  await expect(dialog.getByText('The best 20 designs, best first.')).toBeVisible();
+  const designs = dialog.getByRole('list', { name: 'Designs found' }).getByRole('button');
+  const shown = await designs.evaluateAll((all) =>
+    all.map(({ textContent }) => {
+      const [, across, down] = /(\d+) × (\d+) ·/.exec(textContent ?? '')!;
+      const setting = /[A-Z][a-z ,]+/.exec(textContent ?? '')![0];
+      const blocks = /\d+ (?:spare|to make)|uses every block/.exec(textContent ?? '')![0];
+      return [setting, blocks, ...[Number(across), Number(down)].sort((a, b) => a - b)].join();
+    }),
+  );
+  expect(new Set(shown).size).toBe(shown.length);
+  const sashed = designs.filter({ hasText: /^[^·]*Sashed/ });
+  await expect(sashed.first()).toContainText(/sash round the outside|no sash outside/);
+  await dialog.getByRole('textbox', { name: 'Target height' }).focus();
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await expect(open).toBeFocused();
+  await expectSize(page, '70 × 81 1/2″');
+});
+
+test('what a fit leaves over is remembered, offered, and still there after a reload', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}new`);
+  await page.getByRole('textbox', { name: 'How many, and how large?' }).fill('112 of 5" cut');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Leave me to it' }).click();
+  await page.getByRole('button', { name: 'Fit to a target…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Fit to a target' });
+  const designs = dialog.getByRole('list', { name: 'Designs found' }).getByRole('button');
+  // As many columns and rows as make a hundred and ten: two stay over.
+  const two = designs.filter({ hasText: '2 spare' }).first();
+  await two.click();
+  await dialog.getByRole('button', { name: 'Set the quilt like this' }).click();
+  const offers = page.getByRole('group', { name: 'Spare blocks' });
+  await expect(offers).toContainText('110 used, 2 spare');
+  await saved(page);
+  await page.reload();
+  await expect(offers).toContainText('110 used, 2 spare');
+  // A quilt of their own takes them off this pile, and is a step away.
+  await offers.getByRole('button', { name: 'Begin the next quilt with them' }).click();
+  await expect(offers).toContainText('2 blocks went to a quilt of their own on the shelf.');
+  await offers.getByRole('link', { name: 'Go to it' }).click();
+  await expect(page).toHaveTitle(/^Blocks over from/);
+});

@@ -4,6 +4,7 @@ import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import type { Express } from 'express';
+import { numberOf } from '@lattice/core';
 import { pino } from 'pino';
 import { makeFolder } from './database/make-folder.ts';
 import { createApp } from './app.ts';
@@ -172,7 +173,7 @@ function afterListening(): void {
     const { quilts, pictures } = await keepHouse(shelf.database, outside.now());
     if (quilts + pictures > 0)
       console.log(
-        `Tidied away ${quilts} quilts a month off the shelf and ${pictures} pictures that no quilt names.`,
+        `Tidied away ${numberOf(quilts, 'quilt')} a month off the shelf and ${numberOf(pictures, 'picture')} that no quilt names.`,
       );
   };
   setTimeout(() => void tidy().catch(tell), 3_000).unref();

@@ -1,6 +1,6 @@
 import { formatSize, numberOf, settingOf } from '@lattice/core';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -36,21 +36,23 @@ export function SpareOffers() {
   const edit = useEdit();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const [said, setSaid] = useState('');
+  /** What was begun with spare blocks, and of which quilt they were. */
+  const [last, setBegun] = useState<{ id: string; of: string; blocks: number } | null>(null);
+  const begun = last?.of === id ? last : null;
   const { spare } = pile;
   const label = plan.pile.find((block) => block.label);
   const back = plan.backing.way === 'stripe' && plan.backing.stripe.of === 'blocks';
-  if ((spare.length === 0 && !label) || settingOf(plan.setting.kind).whole) return null;
+  if ((spare.length === 0 && !label && !begun) || settingOf(plan.setting.kind).whole) return null;
   const next = async () => {
     const title = `Blocks over from ${plan.title}`.slice(0, 112);
-    await dispatch(makeQuilt(beginWithBlocks(plan, spare, title, newId)));
+    const begun = await dispatch(makeQuilt(beginWithBlocks(plan, spare, title, newId)));
     edit((p) =>
       withoutBlocks(
         p,
         spare.map((block) => block.id),
       ),
     );
-    setSaid(`${numberOf(spare.length, 'block')} went to a quilt of their own on the shelf.`);
+    setBegun({ id: begun, of: id, blocks: spare.length });
   };
   return (
     <Offers role="group" aria-label="Spare blocks">
@@ -94,9 +96,10 @@ export function SpareOffers() {
           </Button>
         </p>
       )}
-      {said && (
+      {begun && (
         <p className="said" role="status">
-          {said}
+          {numberOf(begun.blocks, 'block')} went to a quilt of their own on the shelf.{' '}
+          <Link to={`/quilts/${begun.id}`}>Go to it</Link>
         </p>
       )}
     </Offers>

@@ -1,4 +1,4 @@
-import { readPalette } from '@lattice/core';
+import { numberOf, readPalette } from '@lattice/core';
 import type { Takeaway, TakeJob } from '@lattice/export';
 import { download } from '../quilt/download.ts';
 import { planChanged } from '../quilt/planSlice.ts';
@@ -43,5 +43,5 @@ export const coloursTaken =
     const changed = fabrics.filter(({ colour }, i) => colour !== plan.fabrics[i]!.colour).length;
     return changed === 0
       ? 'The cloths have these colours already.'
-      : `${changed} of ${fabrics.length} cloths have a new colour. Undo takes it back.`;
+      : `${changed} of ${numberOf(fabrics.length, 'cloth')} ${changed === 1 ? 'has' : 'have'} a new colour. Undo takes it back.`;
   };

@@ -1,4 +1,4 @@
-import { countOf, type Figure } from '../figure/figure.ts';
+import { type Figure, countOf, numberOf } from '../figure/figure.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Layout } from './lay-out.ts';
 import type { Spot } from '../piece/piece.ts';
@@ -50,7 +50,7 @@ export function countLies(plan: Plan, layout: Layout): LieCounts {
     if (swapped) tally.swapped++;
   }
   const counted = (name: string, count: number): Figure =>
-    countOf(count, `${count} of ${tally.blocks} blocks ${name}`);
+    countOf(count, `${count} of ${numberOf(tally.blocks, 'block')} ${name}`);
   return {
     turned: [
       counted('turned a quarter', tally.turned[1]!),

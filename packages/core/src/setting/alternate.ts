@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
@@ -69,17 +69,20 @@ export const alternate: Setting<'alternate', z.infer<typeof options>, typeof opt
         role: 'plain-block',
         name: 'Plain blocks',
         grain: 'square-to-edge',
-        count: countOf(plain, `${across} × ${down} places less ${blocksOf(grid)} blocks = ${plain}`),
+        count: countOf(
+          plain,
+          `${across} × ${down} places less ${numberOf(blocksOf(grid), 'block')} = ${plain}`,
+        ),
       });
     }
     return {
       width: lengthOf(
         across * block.width,
-        `${across} places × ${show(block.width)} = ${show(across * block.width)}`,
+        `${numberOf(across, 'place')} × ${show(block.width)} = ${show(across * block.width)}`,
       ),
       height: lengthOf(
         down * block.height,
-        `${down} places × ${show(block.height)} = ${show(down * block.height)}`,
+        `${numberOf(down, 'place')} × ${show(block.height)} = ${show(down * block.height)}`,
       ),
       parts,
       pieces,

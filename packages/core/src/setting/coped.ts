@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { type CutLength, type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWithUnit, formatWorking } from '../length/format.ts';
@@ -183,7 +183,7 @@ export const coped: Setting<'coped', CopedOptions, typeof options> = {
         grain: 'square-to-edge',
         count: countOf(
           across * down - small,
-          `${across * down} places less ${small} smaller = ${across * down - small}`,
+          `${numberOf(across * down, 'place')} less ${small} smaller = ${across * down - small}`,
         ),
       },
       ...(small === 0
@@ -194,15 +194,15 @@ export const coped: Setting<'coped', CopedOptions, typeof options> = {
               role: 'block',
               name: 'Smaller blocks',
               grain: 'square-to-edge',
-              count: countOf(small, `${small} of ${across * down} places`),
+              count: countOf(small, `${small} of ${numberOf(across * down, 'place')}`),
             } as const,
             coping('coping-side', 'Coping strips, sides', inner.height, 1),
             coping('coping-end', 'Coping strips, top and bottom', w, 2),
           ]),
     ];
     return {
-      width: lengthOf(across * w, `${across} blocks × ${show(w)} = ${show(across * w)}`),
-      height: lengthOf(down * h, `${down} blocks × ${show(h)} = ${show(down * h)}`),
+      width: lengthOf(across * w, `${numberOf(across, 'block')} × ${show(w)} = ${show(across * w)}`),
+      height: lengthOf(down * h, `${numberOf(down, 'block')} × ${show(h)} = ${show(down * h)}`),
       parts,
       pieces,
       bands: { across: evenTape(across, w, origin.x), down: evenTape(down, h, origin.y) },

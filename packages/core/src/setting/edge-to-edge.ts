@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
@@ -47,8 +47,8 @@ export const edgeToEdge: Setting<'edge-to-edge', z.infer<typeof options>, typeof
     const width = across * block.width;
     const height = down * block.height;
     return {
-      width: lengthOf(width, `${across} blocks × ${show(block.width)} = ${show(width)}`),
-      height: lengthOf(height, `${down} blocks × ${show(block.height)} = ${show(height)}`),
+      width: lengthOf(width, `${numberOf(across, 'block')} × ${show(block.width)} = ${show(width)}`),
+      height: lengthOf(height, `${numberOf(down, 'block')} × ${show(block.height)} = ${show(height)}`),
       parts: [
         {
           key: 'block',

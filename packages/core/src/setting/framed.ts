@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { type Piece } from '../piece/piece.ts';
 import type { Point } from '../geometry/point.ts';
 import { diamond } from '../geometry/shapes.ts';
@@ -81,7 +81,7 @@ export const framed: Setting<'framed', z.infer<typeof options>, typeof options> 
     const size = (count: number) =>
       lengthOf(
         count * side,
-        `${count} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(count * side)}`,
+        `${numberOf(count, 'block')} × ${formatWorking(block.width, unit)} × √2 = ${formatExact(count * side)}`,
       );
     const triangles = 4 * across * down;
     return {
@@ -104,7 +104,7 @@ export const framed: Setting<'framed', z.infer<typeof options>, typeof options> 
           ...(chosen.frame === 'exact'
             ? { notes: [CUT_ONCE] }
             : generous(block.width + 2 * seam, seam, unit)),
-          count: countOf(triangles, `4 round each of ${across * down} blocks = ${triangles}`),
+          count: countOf(triangles, `4 round each of ${numberOf(across * down, 'block')} = ${triangles}`),
         },
       ],
       pieces,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
 import type { Piece } from '../piece/piece.ts';
@@ -29,7 +29,7 @@ export const halfDrop: Setting<'half-drop', z.infer<typeof options>, typeof opti
   atCounter: (start) => start,
   blocksNeeded: (grid) => {
     const dropped = droppedIn(grid);
-    const all = `${grid.across} columns × ${grid.down} = ${grid.across * grid.down}`;
+    const all = `${numberOf(grid.across, 'column')} × ${grid.down} = ${grid.across * grid.down}`;
     return countOf(blocksOf(grid), `${all}, less one in each of ${dropped} dropped: ${blocksOf(grid)}`);
   },
   extent: (_, count, size) => count * size,
@@ -74,17 +74,17 @@ export const halfDrop: Setting<'half-drop', z.infer<typeof options>, typeof opti
         grain: 'square-to-edge',
         count: countOf(
           2 * dropped,
-          `One at either end of each of ${dropped} dropped columns: ${2 * dropped}`,
+          `One at either end of each of ${numberOf(dropped, 'dropped column')}: ${2 * dropped}`,
         ),
       });
     return {
       width: lengthOf(
         across * block.width,
-        `${across} columns × ${show(block.width)} = ${show(across * block.width)}`,
+        `${numberOf(across, 'column')} × ${show(block.width)} = ${show(across * block.width)}`,
       ),
       height: lengthOf(
         down * block.height,
-        `${down} blocks × ${show(block.height)} = ${show(down * block.height)}`,
+        `${numberOf(down, 'block')} × ${show(block.height)} = ${show(down * block.height)}`,
       ),
       parts,
       pieces,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, type Figure, lengthOf } from '../figure/figure.ts';
+import { type Figure, countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { type Band, type Piece } from '../piece/piece.ts';
 import type { Point } from '../geometry/point.ts';
 import { diamond } from '../geometry/shapes.ts';
@@ -248,10 +248,10 @@ function sizeOf(
   }
   const points = (count * block + (count + 1) * sash) * Math.SQRT2;
   const value = points + 2 * float;
-  const sashes = `${count + 1} sashes × ${show(sash)}`;
+  const sashes = `${numberOf(count + 1, 'sash', 'sashes')} × ${show(sash)}`;
   return lengthOf(
     value,
-    `(${count} blocks × ${show(block)} + ${sashes}) × √2 = ${formatExact(points)}`,
+    `(${numberOf(count, 'block')} × ${show(block)} + ${sashes}) × √2 = ${formatExact(points)}`,
     ...(float > 0 ? [`+ 2 × ${show(float)} float = ${formatExact(value)}`] : []),
   );
 }

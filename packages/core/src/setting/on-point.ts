@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf, lengthOf } from '../figure/figure.ts';
+import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { type Piece } from '../piece/piece.ts';
 import type { Point } from '../geometry/point.ts';
 import { diamond } from '../geometry/shapes.ts';
@@ -103,7 +103,7 @@ export const onPoint: Setting<'on-point', OnPointOptions, typeof options> = {
     const edge: EdgeGeometry = { lead: half, pitch: diagonal, float };
     pieces.push(...edgePieces(grid, edge, inner));
     const size = (blocks: number) => {
-      const points = `${blocks} blocks × ${formatWorking(block.width, unit)} × √2 = ${formatExact(blocks * diagonal)}`;
+      const points = `${numberOf(blocks, 'block')} × ${formatWorking(block.width, unit)} × √2 = ${formatExact(blocks * diagonal)}`;
       const value = blocks * diagonal + 2 * float;
       return lengthOf(
         value,

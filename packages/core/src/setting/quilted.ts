@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf } from '../figure/figure.ts';
+import { countOf, numberOf } from '../figure/figure.ts';
 import { type CutLength, type Piece, type Underlayer } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWithUnit, formatWorking } from '../length/format.ts';
@@ -89,7 +89,10 @@ export const quilted: Setting<'quilted', z.infer<typeof options>, typeof options
         name: 'Upright sashes',
         grain: 'square-to-edge',
         ...covered(sash, block.height, unit),
-        count: countOf(down * (across - 1), `${down} rows × (${across} − 1) = ${down * (across - 1)}`),
+        count: countOf(
+          down * (across - 1),
+          `${numberOf(down, 'row')} × (${across} − 1) = ${down * (across - 1)}`,
+        ),
         notes: [sashGrid(block.height + 2 * seam, sash, unit)],
       });
     }
@@ -103,7 +106,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>, typeof options
         name: 'Row strips',
         grain: 'square-to-edge',
         ...covered(sash, width.value, unit),
-        count: countOf(down - 1, `Between ${down} rows: ${down - 1}`),
+        count: countOf(down - 1, `Between ${numberOf(down, 'row')}: ${down - 1}`),
         notes: [
           ...(crossings.length > 0
             ? [
@@ -160,5 +163,5 @@ function sashGrid(length: number, sash: number, unit: Unit): string {
   const run = length - 2 * clear;
   const squares = Math.max(1, Math.round(run / sash));
   const show = (v: number) => formatWorking(v, unit);
-  return `Quilting grid on an upright sash: ${show(length)} less ${show(clear)} at each end = ${show(run)}, ${squares} squares of ${formatWithUnit(run / squares, unit)}.`;
+  return `Quilting grid on an upright sash: ${show(length)} less ${show(clear)} at each end = ${show(run)}, ${numberOf(squares, 'square')} of ${formatWithUnit(run / squares, unit)}.`;
 }

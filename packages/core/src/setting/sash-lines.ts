@@ -1,4 +1,4 @@
-import { type Figure, lengthOf } from '../figure/figure.ts';
+import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { type Band, type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { rulerNearest } from '../length/rounding.ts';
@@ -57,7 +57,7 @@ export function sashedSize(
   const value = blocks * block + lines * sash;
   return lengthOf(
     value,
-    `${blocks} blocks × ${show(block)} + ${lines} sashes × ${show(sash)} = ${show(value)}`,
+    `${numberOf(blocks, 'block')} × ${show(block)} + ${numberOf(lines, 'sash', 'sashes')} × ${show(sash)} = ${show(value)}`,
   );
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf } from '../figure/figure.ts';
+import { countOf, numberOf } from '../figure/figure.ts';
 import { type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
@@ -184,7 +184,7 @@ function parts({ unit, block, grid, options: chosen, seam }: SettingInput<Sashed
     'upright',
     'Upright sashes',
     down * uprightLines,
-    `Upright: ${down} rows × ${linesText(across, outerSash)}`,
+    `Upright: ${numberOf(down, 'row')} × ${linesText(across, outerSash)}`,
   );
   if (cornerstones) {
     sashes(

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countOf } from '../figure/figure.ts';
+import { countOf, numberOf } from '../figure/figure.ts';
 import { type Band, type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWorking } from '../length/format.ts';
@@ -70,7 +70,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>, typeof opti
     const plain = (blocks: number, size: number) => ({
       value: blocks * size,
       kind: 'length' as const,
-      working: [`${blocks} blocks × ${show(size)} = ${show(blocks * size)}`],
+      working: [`${numberOf(blocks, 'block')} × ${show(size)} = ${show(blocks * size)}`],
     });
     const width = x.size ?? plain(grid.across, block.width);
     const height = y.size ?? plain(grid.down, block.height);
@@ -112,7 +112,7 @@ export const stripSet: Setting<'strip-set', z.infer<typeof options>, typeof opti
       },
     ];
     if (lines > 0) {
-      const working = `Between ${blocks} ${direction}${outerSash ? ' and outside them' : ''}: ${linesText(blocks, outerSash)} = ${lines}`;
+      const working = `${outerSash ? 'Between and outside' : 'Between'} ${numberOf(blocks, columns ? 'column' : 'row')}: ${linesText(blocks, outerSash)} = ${lines}`;
       parts.push({
         key: 'strip',
         role: 'sash',

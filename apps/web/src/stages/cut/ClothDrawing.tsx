@@ -1,4 +1,12 @@
-import { type Fold, FOLDS, formatWithUnit, type TableCloth, type TableStep, type Unit } from '@lattice/core';
+import {
+  type Fold,
+  FOLDS,
+  formatWithUnit,
+  numberOf,
+  type TableCloth,
+  type TableStep,
+  type Unit,
+} from '@lattice/core';
 import { useId, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -261,5 +269,5 @@ function describe({ placed, steps, left }: TableCloth, fold: Fold, unit: Unit): 
   const lies = fold === 'open' ? 'open' : fold === 'once' ? 'folded once, fold towards you' : 'folded twice';
   const strips = steps.filter(({ kind }) => kind === 'strip');
   const done = strips.filter((step) => step.done).length;
-  return `${placed.fabric.name} as it lies, ${lies}: ${done} of ${strips.length} strips cut, ${formatWithUnit(left, unit)} still to cut off.`;
+  return `${placed.fabric.name} as it lies, ${lies}: ${done} of ${numberOf(strips.length, 'strip')} cut, ${formatWithUnit(left, unit)} still to cut off.`;
 }

@@ -1,4 +1,4 @@
-import { formatSize, formatWithUnit, howItLies } from '@lattice/core';
+import { formatSize, formatWithUnit, howItLies, numberOf } from '@lattice/core';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -194,7 +194,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
             {...{ plan, layout, sewing }}
             seams={NONE}
             hand={hand}
-            label={`The quilt so far: ${at.sewn} of ${way.seams.length} seams`}
+            label={`The quilt so far: ${at.sewn} of ${numberOf(way.seams.length, 'seam')}`}
           />
           {step?.measures && (
             <p>

@@ -184,7 +184,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
         </div>
         <GrowingQuilt
           {...{ plan, layout, sewing, seams, hand }}
-          label={`The quilt as it grows: ${at.sewn} of ${way.seams.length} seams sewn. ${told}.`}
+          label={`The quilt as it grows: ${at.sewn} of ${numberOf(way.seams.length, 'seam')} sewn. ${told}.`}
         />
         <p className="says">
           {told}.{' '}
