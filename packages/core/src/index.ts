@@ -22,7 +22,14 @@ export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/borde
 export { repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
-export { computeQuilt, computingAgain, cuttingJob, layOutAgain, type Quilt } from './quilt/compute.ts';
+export {
+  computeQuilt,
+  computingAgain,
+  cuttingJob,
+  finishedSize,
+  layOutAgain,
+  type Quilt,
+} from './quilt/compute.ts';
 export { toTheEnd } from './quilt/parts.ts';
 export {
   type CuttingJob,

@@ -1,14 +1,21 @@
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 
-/** Size of an element in CSS pixels, kept up with; zero until it is known. */
-export function useRoom(element: HTMLElement | null): { width: number; height: number } {
-  const [room, setRoom] = useState({ width: 0, height: 0 });
-  useEffect(() => {
+interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Size of an element in CSS pixels, kept up with; zero until it is known, which is before it is first painted. */
+export function useRoom(element: HTMLElement | null): Room {
+  const [room, setRoom] = useState<Room>({ width: 0, height: 0 });
+  useLayoutEffect(() => {
     if (!element) return;
-    const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry!.contentRect;
-      setRoom({ width: Math.floor(width), height: Math.floor(height) });
-    });
+    const measure = () => {
+      const { clientWidth: width, clientHeight: height } = element;
+      setRoom((had) => (had.width === width && had.height === height ? had : { width, height }));
+    };
+    measure();
+    const observer = new ResizeObserver(measure);
     observer.observe(element);
     return () => observer.disconnect();
   }, [element]);

@@ -8,7 +8,7 @@ import { Why } from '../design/controls/Why.tsx';
 import { Landmark } from '../design/Landmark.tsx';
 import { Leaf } from '../design/Leaf.ts';
 import { Lengths } from '../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectFinished, selectPlan } from '../quilt/selectors.ts';
 import { Buying } from './Buying.tsx';
 import { CuttingList } from './CuttingList.tsx';
 
@@ -80,11 +80,11 @@ const LEAVES = ['choices', 'pieces', 'buy'] as const;
 
 /** Beside the drawing: the finished size, then what this stage chooses, what to cut and what to buy. */
 export function Panel({ choices }: { choices: React.ReactNode }) {
-  const { finished, target } = useAppSelector(selectQuilt);
+  const { finished, target } = useAppSelector(selectFinished);
   const { measured, unit } = useAppSelector(selectPlan);
   const { width, height } = finished;
   const [leaf, setLeaf] = useLeaf(LEAVES);
-  // The size is what one looks for first; what can be pressed comes right after it.
+  // The size comes with the drawing, what can be pressed right after both.
   const settled = useSettled();
   return (
     <Side aria-label="Figures">

@@ -1,12 +1,10 @@
 import {
+  finishedSize,
   type InStock,
-  type Layout,
   type Plan,
   type Quilt,
   stashIn,
   stockFor,
-  targetSize,
-  type TargetSize,
   withStock,
 } from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
@@ -38,14 +36,15 @@ export const selectPlan: (state: RootState) => Plan = createSelector(
 /** Everything worked out from the plan in hand; what a change leaves as it was stays the same object. */
 export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPlan, quiltOf);
 
+/** What the top comes to, without waiting for what to cut and to buy. */
+export const selectFinished = createSelector(selectPlan, (plan) => finishedSize(plan, layoutOf(plan)));
+
 /** What the drawing needs of a quilt: neither what to cut nor what to buy holds it up. */
-export interface Drawn {
-  readonly layout: Layout;
-  readonly target: Pick<TargetSize, 'width' | 'height'> | null;
-}
+export type Drawn = Pick<Quilt, 'layout' | 'target'>;
 
 /** What is drawn of the plan in hand. */
-export const selectDrawn: (state: RootState) => Drawn = createSelector(selectPlan, (plan): Drawn => ({
-  layout: layoutOf(plan),
-  target: plan.target && targetSize(plan.target, plan.unit),
-}));
+export const selectDrawn: (state: RootState) => Drawn = createSelector(
+  selectPlan,
+  selectFinished,
+  (plan, { target }): Drawn => ({ layout: layoutOf(plan), target }),
+);

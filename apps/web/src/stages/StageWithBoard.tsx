@@ -7,7 +7,7 @@ import { selectDrawn, selectPlan } from '../quilt/selectors.ts';
 import { useMoveBand } from '../quilt/useMoveBand.ts';
 import { grainMarked, pointedAt, tapeHeld } from '../quilt/viewSlice.ts';
 import { Joins } from './Joins.tsx';
-import { BoardGrid, StageSide } from './stageLayout.ts';
+import { BoardGrid } from './stageLayout.ts';
 
 /** The quilt to scale with its tapes, which follow the hand, and beside it whatever figures the stage has. */
 export function StageWithBoard({ children }: { children: React.ReactNode }) {
@@ -34,14 +34,8 @@ export function StageWithBoard({ children }: { children: React.ReactNode }) {
         onHold={onHold}
         onMove={onMove}
       />
-      {follows ? (
-        <>
-          {children}
-          <QuiltInWords />
-        </>
-      ) : (
-        <StageSide aria-busy />
-      )}
+      {children}
+      {follows && <QuiltInWords />}
     </BoardGrid>
   );
 }

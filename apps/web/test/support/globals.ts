@@ -1,14 +1,9 @@
 import { webcrypto } from 'node:crypto';
 import { TextDecoder, TextEncoder } from 'node:util';
 
-/** Tells at once of a room large enough to draw in: the test environment lays nothing out. */
+/** The test environment lays nothing out: no room ever changes. */
 class Room {
-  constructor(
-    private readonly tell: (entries: { contentRect: { width: number; height: number } }[]) => void,
-  ) {}
-  observe(): void {
-    this.tell([{ contentRect: { width: 800, height: 700 } }]);
-  }
+  observe(): void {}
   unobserve(): void {}
   disconnect(): void {}
 }
@@ -43,6 +38,9 @@ if (!globalThis.crypto?.getRandomValues)
 // Nothing is laid out here, so no style is kept: every look for a role would try every rule on every element.
 Object.assign(globalThis, { SC_DISABLE_SPEEDY: false });
 if (typeof document !== 'undefined') {
+  // Every room is large enough to draw in.
+  Object.defineProperty(HTMLElement.prototype, 'clientWidth', { value: 800 });
+  Object.defineProperty(HTMLElement.prototype, 'clientHeight', { value: 700 });
   const { sheet } = document.head.appendChild(document.createElement('style'));
   Object.getPrototypeOf(sheet).insertRule = () => 0;
 }

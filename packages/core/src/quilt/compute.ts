@@ -17,8 +17,7 @@ import { type Edge, planEdge } from '../edge/edge.ts';
 import { type Layers, planLayers } from '../layer/layers.ts';
 import { type Layout, layOut } from '../layout/lay-out.ts';
 import { countLies, type LieCounts } from '../layout/lie.ts';
-import type { Unit } from '../length/unit.ts';
-import type { Plan, Target } from '../plan/shape.ts';
+import type { Plan } from '../plan/shape.ts';
 import { toTheEnd } from './parts.ts';
 import { settingOf } from '../setting/registry.ts';
 import { compareWithTarget, type TargetComparison } from '../target/compare.ts';
@@ -44,6 +43,21 @@ export interface Quilt {
   readonly advice: readonly Advice[];
 }
 
+/** What the top comes to, and beside its target: known as soon as it is laid out. */
+export function finishedSize(
+  { target, unit }: Pick<Plan, 'target' | 'unit'>,
+  { sizes }: Pick<Layout, 'sizes'>,
+): Pick<Quilt, 'finished' | 'target'> {
+  const finished = sizes.at(-1)!.used;
+  if (!target) return { finished, target: null };
+  const wanted = targetSize(target, unit);
+  const valuesOf = ({ width, height }: Size) => ({ width: width.value, height: height.value });
+  return {
+    finished,
+    target: { ...wanted, against: compareWithTarget(valuesOf(finished), valuesOf(wanted), unit) },
+  };
+}
+
 /** The plan and what was worked out from it before a change. */
 interface Before {
   readonly plan: Plan;
@@ -63,7 +77,7 @@ export const computeQuilt = (plan: Plan): Quilt => toTheEnd(computing(plan, layO
  */
 function* computing(plan: Plan, layout: Layout): Generator<undefined, Quilt> {
   const setting = settingOf(plan.setting.kind);
-  const top = layout.sizes.at(-1)!.used;
+  const { finished: top, target } = finishedSize(plan, layout);
   const finished = { width: top.width.value, height: top.height.value };
   const pile = judgePile(plan, setting.blocksNeeded(plan.grid, plan.setting).value);
   const labels = plan.pile.filter((block) => block.label).length;
@@ -86,7 +100,6 @@ function* computing(plan: Plan, layout: Layout): Generator<undefined, Quilt> {
   const lies = countLies(plan, layout);
   const joins = joinLines(layout, pieces, fabrics);
   yield;
-  const target = plan.target && comparedWith(plan.target, finished, plan.unit);
   const advice = adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge });
   return { layout, finished: top, lies, pieces, besides, layers, edge, fabrics, joins, target, pile, advice };
 }
@@ -145,16 +158,4 @@ export function* computingAgain(
   const { quilt } = before;
   const pile = judgePile(plan, quilt.pile.needed);
   return { ...quilt, pile, advice: adviseOn(plan, { ...quilt, pile }) };
-}
-
-function comparedWith(
-  target: Target,
-  finished: { width: number; height: number },
-  unit: Unit,
-): Quilt['target'] {
-  const size = targetSize(target, unit);
-  return {
-    ...size,
-    against: compareWithTarget(finished, { width: size.width.value, height: size.height.value }, unit),
-  };
 }
