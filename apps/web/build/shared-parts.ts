@@ -1,17 +1,10 @@
 import react from '@vitejs/plugin-react';
 import { build, type Rolldown } from 'vite';
-
-type Chunk = Rolldown.OutputChunk;
-
-/** Pages of a quilt that must have something in common before it is worth bringing to all of them. */
-const PAGES_IN_COMMON = 3;
+import { sortParts } from './sort-parts.ts';
 
 /**
- * Which file of its own a module lies in, by what needs it: `app` what every page begins with, `drawing` what the shelf
- * has besides and draws its quilts with, `quilt` what several pages of a quilt share; packages apart, as they change less
- * often. Left to itself the bundler makes a file for every set of pages that share something: eighty small ones took
- * longer to fetch than to run. It is read off a first, unwritten build. What a module needs is needed wherever the module
- * is, so no file of an earlier kind needs one of a later.
+ * Which file of its own a module lies in, read off a first, unwritten build. Left to itself the bundler makes a file for
+ * every set of pages that share something: eighty small ones took longer to fetch than to run.
  */
 export async function sharedParts(root: string): Promise<(id: string) => string | null> {
   const built = (await build({
@@ -21,45 +14,5 @@ export async function sharedParts(root: string): Promise<(id: string) => string 
     plugins: [react()],
     build: { write: false, minify: false, target: 'es2022', assetsInlineLimit: 0 },
   })) as Rolldown.RolldownOutput;
-  const chunks = new Map(
-    built.output.flatMap((part) => (part.type === 'chunk' ? [[part.fileName, part]] : [])),
-  );
-  const begins = (place: RegExp): Chunk[] =>
-    [...chunks.values()].filter(
-      ({ facadeModuleId }) => facadeModuleId !== null && place.test(facadeModuleId),
-    );
-  /** Everything that is there once the part is. */
-  const modulesOf = (part: Chunk): ReadonlySet<string> => {
-    const files = new Set([part.fileName]);
-    for (const file of files) for (const next of chunks.get(file)?.imports ?? []) files.add(next);
-    return new Set([...files].flatMap((file) => chunks.get(file)?.moduleIds ?? []));
-  };
-  const only = (place: RegExp): Chunk => {
-    const [found, ...more] = begins(place);
-    if (!found || more.length > 0) throw new Error(`There is not one part that begins with ${place.source}.`);
-    return found;
-  };
-  const app = modulesOf(only(/\/app\/start\.tsx$/));
-  // The log is read on every page, as soon as there is one.
-  const shelf = new Set(
-    [/\/shelf\/Shelf\.tsx$/, /\/app\/readLog\.ts$/].flatMap((part) => [...modulesOf(only(part))]),
-  );
-  const pages = begins(/\/src\/(stages|quilt|group|paper)\/.*(Stage|Page)\.tsx$/).map(modulesOf);
-  /** What a part begins with is its own file; the very first, which asks for all others, is kept as small as it is. */
-  const apart = new Set([
-    ...modulesOf(only(/\/index\.html$/)),
-    ...begins(/./).map(({ facadeModuleId }) => facadeModuleId),
-  ]);
-  return (id) => {
-    if (id.startsWith('\0') || apart.has(id)) return null;
-    const by = pages.filter((modules) => modules.has(id)).length;
-    const kind = app.has(id)
-      ? 'app'
-      : shelf.has(id) && by > 0
-        ? 'drawing'
-        : by >= PAGES_IN_COMMON
-          ? 'quilt'
-          : null;
-    return kind && (id.includes('/node_modules/') ? `${kind}-packages` : kind);
-  };
+  return sortParts(built.output.filter((part) => part.type === 'chunk'));
 }

