@@ -72,8 +72,11 @@ describe('a new quilt', () => {
   });
   test('a quilt that is there: its measured size is enough, and its edge is where one comes to', async () => {
     begin('/new?have=whole');
-    await userEvent.type(screen.getByRole('textbox', { name: 'Its width' }), '64 7/8, 65, 65 1/8');
-    await userEvent.type(screen.getByRole('textbox', { name: 'Its height' }), '78');
+    await userEvent.type(
+      screen.getByRole('textbox', { name: /^Its width, edge to edge/ }),
+      '64 7/8, 65, 65 1/8',
+    );
+    await userEvent.type(screen.getByRole('textbox', { name: /^Its height, edge to edge/ }), '78');
     expect(size()).toBe('65×78″');
     await userEvent.keyboard('{Enter}');
     expect(await screen.findByText('opened at edge', {}, { timeout: 5000 })).toBeTruthy();

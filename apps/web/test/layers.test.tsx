@@ -35,10 +35,14 @@ describe('backing', () => {
     await choose(/Panels/, 'Sash');
     expect(now().backing.fabric).toBe('sash');
   });
-  test('measured as made: begins square, then crooked, then forgotten', async () => {
+  test('measured as made: begins empty, then part of it, then crooked, then forgotten', async () => {
     const { now } = show();
     await userEvent.click(screen.getByRole('button', { name: 'Measure it' }));
-    expect(screen.getByText(/and is square\./)).toBeTruthy();
+    expect(now().backing.made).toBeNull();
+    expect(screen.queryByText(/and is square\./)).toBeNull();
+    await type('Top left to bottom right', '97');
+    expect(now().backing.made).toEqual({ width: null, height: null, diagonals: [97, null] });
+    expect(screen.getByText(/^Still to be measured: its width; its height; both diagonals/)).toBeTruthy();
     await type('Top right to bottom left', '100');
     expect(screen.getByText(/it is not square/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Forget what the backing measured' }));

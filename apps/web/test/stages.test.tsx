@@ -17,12 +17,26 @@ const plan: Plan = {
 const show = (what: React.ReactNode, change: Partial<Plan> = {}) => showOf(what, { ...plan, ...change });
 
 describe('measuring the top', () => {
-  test('begins at what was planned, with its seams; the next is the top with a border on', async () => {
+  test('begins empty: nothing is judged or kept until a tape was read; emptied again it is gone', async () => {
     const { now } = show(<MeasureSection />);
     await userEvent.click(screen.getByRole('button', { name: 'The centre' }));
-    expect(now().measured).toEqual([{ borders: 0, width: [42.5, 42.5, 42.5], height: [56, 56, 56] }]);
+    const field = (name: string) => screen.getByRole<HTMLInputElement>('textbox', { name });
+    expect(field('Width along the top').value).toBe('');
+    expect(now().measured).toEqual([]);
+    expect(screen.queryByRole('status')).toBeNull();
+    expect(screen.getByRole('button', { name: 'More: Width along the top' })).toHaveProperty('disabled', true);
+    await type('Width across the middle', '42 1/4');
+    expect(now().measured).toEqual([{ borders: 0, width: [null, 42.25, null], height: [null, null, null] }]);
+    expect(screen.getByRole('status').textContent).toMatch(
+      /^One width says how long top and bottom are.*No height is measured yet/,
+    );
     await userEvent.click(screen.getByRole('button', { name: 'With border 1 on' }));
-    expect(now().measured[1]).toMatchObject({ borders: 1, width: [46.5, 46.5, 46.5] });
+    const second = screen.getAllByRole('textbox', { name: 'Height along the left' })[1]!;
+    await userEvent.type(second, '60{Enter}');
+    expect(now().measured[1]).toMatchObject({ borders: 1, width: [null, null, null], height: [60, null, null] });
+    await userEvent.clear(screen.getAllByRole('textbox', { name: 'Width across the middle' })[0]!);
+    await userEvent.tab();
+    expect(now().measured.map((m) => m.borders)).toEqual([1]);
   });
   test('a verdict, and what changed', async () => {
     const { now } = show(<MeasureSection />, {

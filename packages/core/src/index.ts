@@ -20,7 +20,7 @@ export { type RowScatter, type RowSpread, simulateRow } from './block/simulate.t
 export { type CutTo, type Verdict, VERDICT_NAMES, verdictOn } from './block/verdict.ts';
 export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/border-corners.ts';
 export { repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
-export { judgeTop, type TopSize } from './border/sizes.ts';
+export { isMeasured, isMeasuredBothWays, judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
 export {
   computeQuilt,
@@ -136,7 +136,7 @@ export {
   type LongArmJob,
   longArmJobSchema,
 } from './layer/long-arm.ts';
-export { SKEW_INCHES } from './layer/made.ts';
+export { measuredBacking, SKEW_INCHES } from './layer/made.ts';
 export { type Slab } from './layer/slabs.ts';
 export { type Layout, layOut } from './layout/lay-out.ts';
 export { type GrainMark, grainMark } from './piece/grain.ts';
@@ -188,7 +188,7 @@ export {
 } from './plan/shape.ts';
 export { blankPlan, startBorder, startPlan, STARTS } from './plan/start.ts';
 export { type Stage, STAGES } from './choice/stages.ts';
-export { progressOf } from './progress/stages.ts';
+export { nothingToDoAt, progressOf } from './progress/stages.ts';
 export { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES } from './cloth/direction.ts';
 export {
   type AnySetting,

@@ -144,19 +144,19 @@ describe('a backing as it was made', () => {
       kind: 'crooked',
       skew: 3,
     });
-    expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115] }, top, 4, 'in').text).toMatch(
+    expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115] }, top, 4, 'in')?.text).toMatch(
       /enough for quilting at home from 2″\.$/i,
     );
     expect(
       judgeMade({ width: 175, height: 200, diagonals: [265, 265] }, { width: 165, height: 180 }, 10, 'cm')
-        .text,
+        ?.text,
     ).toMatch(/by only 5 cm at the sides.*from 5 cm\.$/);
     // Diagonals an inch apart are still square.
-    expect(judgeMade({ width: 78, height: 88, diagonals: [117, 118] }, top, 4, 'in').kind).toBe('good');
-    expect(judgeMade({ width: 78, height: 85, diagonals: [115, 115] }, top, 4, 'in').text).toMatch(
+    expect(judgeMade({ width: 78, height: 88, diagonals: [117, 118] }, top, 4, 'in')?.kind).toBe('good');
+    expect(judgeMade({ width: 78, height: 85, diagonals: [115, 115] }, top, 4, 'in')?.text).toMatch(
       /by only 2 1\/2″ at top and bottom/,
     );
-    expect(judgeMade({ width: 68, height: 88, diagonals: [110, 110] }, top, 4, 'in').text).toMatch(
+    expect(judgeMade({ width: 68, height: 88, diagonals: [110, 110] }, top, 4, 'in')?.text).toMatch(
       /smaller than the top by 2″/,
     );
   });

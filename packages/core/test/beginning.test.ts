@@ -86,7 +86,7 @@ describe('a pile said in one line', () => {
 
 describe('the grid so many blocks come to', () => {
   const on = (count: number, kind: SettingKind) =>
-    gridFor(count, { width: 10, height: 10 }, settingOf(kind).start('in'));
+    gridFor(count, { width: 10, height: 10 }, settingOf(kind).start('in'), 0.25);
   // Counted on squared paper; common practice for the proportion of a quilt.
   test.each([
     [12, 'sashed', 3, 4],
@@ -140,10 +140,12 @@ describe('a quilt begins with what there is', () => {
     const plan = begin({ unit: 'in', have, width: 65, height: 78 }, newId);
     expect(planProblems(plan)).toEqual([]);
     const quilt = computeQuilt(plan);
-    expect([quilt.finished.width.value, quilt.finished.height.value]).toEqual([65, 78]);
+    // A top is measured raw edge to raw edge, a quilt at its trimmed edge (rule BO-5).
+    const seams = layered ? 0.5 : 0;
+    expect([quilt.finished.width.value, quilt.finished.height.value]).toEqual([65 - seams, 78 - seams]);
     expect(quilt.layers !== null).toBe(layered);
     // Round it and ten more, 296 (common practice); strips of 40: eight with their joins.
-    expect(quilt.edge.binding!.length.value).toBe(296);
+    expect(quilt.edge.binding!.length.value).toBe(296 - 4 * seams);
     expect(quilt.pieces).toEqual([]);
     expect(quilt.pile.needed).toBe(0);
   });

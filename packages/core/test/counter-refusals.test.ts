@@ -165,7 +165,8 @@ describe('asked wrongly', () => {
       expect(planProblems(quilt.plan)).toEqual([]);
     }
     expect(quiltFromCounter('backing', QUILT, 'in')).toMatchObject({
-      plan: { setting: { kind: 'whole-top', width: 60, height: 72 } },
+      // Raw edge to raw edge, so that it finishes at what was asked.
+      plan: { setting: { kind: 'whole-top', width: 60.5, height: 72.5 } },
     });
     expect(quiltFromCounter('setting', flags['setting']!, 'in')).toMatchObject({
       plan: { borders: [{ sides: 2 }, { sides: 4 }], setting: { kind: 'sashed', sash: 1.5 } },

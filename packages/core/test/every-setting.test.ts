@@ -46,8 +46,8 @@ describe.each(SETTINGS.map((s): [string, (typeof SETTINGS)[number]] => [s.kind, 
           bands,
         } = layOut(plan);
         const bare = settingOf(options.kind);
-        expect(bare.extent('across', across, block.width, options)).toBeCloseTo(width.value, 9);
-        expect(bare.extent('down', down, block.height, options)).toBeCloseTo(height.value, 9);
+        expect(bare.extent('across', across, block.width, options, plan.seam)).toBeCloseTo(width.value, 9);
+        expect(bare.extent('down', down, block.height, options, plan.seam)).toBeCloseTo(height.value, 9);
         expect(bare.pieceCount(grid, options)).toBe(pieces.length);
         expect(bare.blocksNeeded(grid, options).value).toBe(
           pieces.filter((p) => p.place !== undefined).length,

@@ -157,7 +157,7 @@ describe('borders cut by a measured top', () => {
     const sizes = (list: Measured[]) =>
       computeQuilt({ ...plan, measured: list }).layout.sizes.map((s) => [
         s.borders,
-        s.real,
+        s.real.width,
         s.used.width.value,
       ]);
     expect(sizes([])).toEqual([

@@ -159,11 +159,11 @@ describe('what a setting answers without laying itself out', () => {
         )! as unknown as (typeof SETTINGS)[1];
         const { finished, pieces } = layOut(plan);
         const options = plan.setting as never;
-        expect(setting.extent('across', plan.grid.across, plan.block.width, options)).toBeCloseTo(
+        expect(setting.extent('across', plan.grid.across, plan.block.width, options, plan.seam)).toBeCloseTo(
           finished.width.value,
           9,
         );
-        expect(setting.extent('down', plan.grid.down, plan.block.height, options)).toBeCloseTo(
+        expect(setting.extent('down', plan.grid.down, plan.block.height, options, plan.seam)).toBeCloseTo(
           finished.height.value,
           9,
         );

@@ -141,11 +141,11 @@ describe('what is searched', () => {
         const { extent } = SETTINGS.find((s) => s.kind === shape.kind)! as unknown as (typeof SETTINGS)[1];
         const centre = centreOf(shape, lengths);
         expect(centre.width).toBeCloseTo(
-          extent('across', shape.grid.across, 12, optionsWith(shape, lengths) as never),
+          extent('across', shape.grid.across, 12, optionsWith(shape, lengths) as never, 0.25),
           9,
         );
         expect(centre.height).toBeCloseTo(
-          extent('down', shape.grid.down, 12, optionsWith(shape, lengths) as never),
+          extent('down', shape.grid.down, 12, optionsWith(shape, lengths) as never, 0.25),
           9,
         );
       }),

@@ -197,7 +197,7 @@ export function NewQuilt() {
     const id = await dispatch(makeQuilt({ ...plan, target: target ?? plan.target }));
     beginHandInHand(id);
     await navigate(
-      `/quilts/${id}/${have === 'whole' ? (layered === 'quilt' ? 'edge' : 'layers') : 'setting'}`,
+      `/quilts/${id}/${have === 'whole' ? (layered === 'quilt' ? 'edge' : 'borders') : 'setting'}`,
     );
   };
   const inOther = () => {
@@ -255,18 +255,23 @@ export function NewQuilt() {
           {have === 'whole' && (
             <div className="narrow">
               <Chips value={layered} onChange={(id) => setLayered(id as 'quilt')} orientation="horizontal">
-                <Label className="ask">What does it still want?</Label>
-                <Chip value="quilt">Only its edge</Chip>
-                <Chip value="top">Layers and an edge</Chip>
+                <Label className="ask">Which is it?</Label>
+                <Chip value="quilt">A quilt, quilted and trimmed</Chip>
+                <Chip value="top">A sewn top, to be quilted yet</Chip>
               </Chips>
               <PlacesField
-                label="Its width"
+                label={`Its width, ${EDGES[layered]}`}
                 places={width}
                 unit={unit}
                 autoFocus
                 onEnter={() => void make()}
               />
-              <PlacesField label="Its height" places={height} unit={unit} onEnter={() => void make()} />
+              <PlacesField
+                label={`Its height, ${EDGES[layered]}`}
+                places={height}
+                unit={unit}
+                onEnter={() => void make()}
+              />
             </div>
           )}
           {have === 'size' && (
@@ -376,6 +381,9 @@ export function NewQuilt() {
     </PageFrame>
   );
 }
+
+/** Between which edges a tape is laid. */
+const EDGES = { quilt: 'edge to edge', top: 'raw edge to raw edge' } as const;
 
 /** A size one begins to type over. */
 const SIZES: Readonly<Record<Unit, { readonly width: number; readonly height: number }>> = {

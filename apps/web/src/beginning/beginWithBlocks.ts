@@ -13,7 +13,7 @@ export function beginWithBlocks(
     title,
     pile: blocks.map((its) => ({ ...its, id: newId() })),
     wall: [],
-    grid: gridFor(blocks.length, plan.block, plan.setting),
+    grid: gridFor(blocks.length, plan.block, plan.setting, plan.seam),
     borders: [],
     measured: [],
     target: null,

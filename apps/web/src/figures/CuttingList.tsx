@@ -5,6 +5,7 @@ import {
   formatLength,
   formatWithUnit,
   numberOf,
+  settingOf,
   type Unit,
 } from '@lattice/core';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
@@ -26,7 +27,13 @@ export function CuttingList() {
   return (
     <>
       <Section title="Pieces to cut">
-        {quilt.pieces.length === 0 && <p>Nothing to cut: the blocks make the whole top.</p>}
+        {quilt.pieces.length === 0 && (
+          <p>
+            {settingOf(plan.setting.kind).whole
+              ? 'Nothing to cut for the top: it is made already.'
+              : 'Nothing to cut: the blocks make the whole top.'}
+          </p>
+        )}
         <ul data-testid="cutting-list">
           {quilt.pieces.map((piece, i) => (
             <PieceLine

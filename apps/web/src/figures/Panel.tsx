@@ -1,4 +1,4 @@
-import { formatLength, formatWithUnit } from '@lattice/core';
+import { formatLength, formatWithUnit, isMeasured } from '@lattice/core';
 import { TabList, TabPanel, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
@@ -90,7 +90,7 @@ export function Panel({ choices }: { choices: React.ReactNode }) {
     <Side aria-label="Figures">
       <Head>
         <h2 className="what">
-          {measured.length > 0 ? 'Finished size, from what was measured' : 'Finished size'}
+          {measured.some(isMeasured) ? 'Finished size, from what was measured' : 'Finished size'}
         </h2>
         <div className="size" data-testid="finished-size">
           <Why figure={width} text={formatLength(width.value, unit)} what="this width" />

@@ -1,4 +1,4 @@
-import { formatSize, numberOf, type Plan, type Quilt, settingOf } from '@lattice/core';
+import { formatSize, isMeasured, numberOf, type Plan, type Quilt, settingOf } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
@@ -55,7 +55,7 @@ function quiltLines(plan: Plan, quilt: Quilt): readonly [string, string] {
     : `${setting.name.toLowerCase()}, ${grid.across} × ${grid.down}, ${numberOf(quilt.pile.needed, 'block')} of ${formatSize(plan.block.width, plan.block.height, unit)} finished`;
   const round = borders.length === 0 ? 'no border' : numberOf(borders.length, 'border');
   return [
-    `${size} finished${measured.length > 0 ? ', as measured' : ''}, in ${unit === 'in' ? 'inches' : 'centimetres'}`,
+    `${size} finished${measured.some(isMeasured) ? ', as measured' : ''}, in ${unit === 'in' ? 'inches' : 'centimetres'}`,
     `${laid}, ${round}`,
   ];
 }

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
+import { Link, Navigate, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
 import { Calm } from '../app/Calm.tsx';
@@ -12,6 +12,7 @@ import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail, RailToCome } from './Rail.tsx';
 import { StagePaper, stageToPrint } from '../paper/StagePaper.tsx';
 import { usePrinting } from '../paper/usePrinting.ts';
+import { StageAtWork } from './StageAtWork.tsx';
 import { openQuilt } from './saving.ts';
 import { TopBar, TopBarToCome } from './TopBar.tsx';
 
@@ -175,7 +176,7 @@ function Opened({ printing }: { printing: boolean }) {
         <Landmark of="main" ref={work} tabIndex={-1}>
           <HandInHand />
           <div className="stage" data-printed={printing || undefined}>
-            <Outlet />
+            <StageAtWork />
           </div>
           {printing && <StagePaper />}
         </Landmark>

@@ -48,7 +48,7 @@ export function begin(beginning: Beginning, newId: () => string): Plan {
         block,
         pile,
         setting,
-        grid: gridFor(pile.length, block, setting),
+        grid: gridFor(pile.length, block, setting, blank.seam),
         borders: borders(beginning.borders),
       };
     }

@@ -71,7 +71,7 @@ export function withSaidPile(plan: Plan, line: PileLine, newId: () => string): P
   const blocks = blocksOf(line, { ...plan, block }, plan.pile.length, newId);
   const pile = [...plan.pile, ...blocks];
   if (!first || settingOf(plan.setting.kind).whole) return { ...plan, pile };
-  const grid = gridFor(pile.length, block, plan.setting);
+  const grid = gridFor(pile.length, block, plan.setting, plan.seam);
   const laid = { ...plan, pile, block, grid, wall: [] };
   const same =
     near(block.width, plan.block.width) &&

@@ -11,7 +11,7 @@ const SPARE_WEIGHS = 4;
  * The grid so many blocks come to in a setting: as many of them used as a pleasing proportion allows, so that 112 lie
  * ten by eleven with two over rather than eight by fourteen. One by one where there is not one for more.
  */
-export function gridFor(count: number, block: BlockSize, options: SettingOptions): Grid {
+export function gridFor(count: number, block: BlockSize, options: SettingOptions, seam: number): Grid {
   const { extent, blocksNeeded } = settingOf(options.kind);
   let best: { readonly grid: Grid; readonly cost: number } = { grid: { across: 1, down: 1 }, cost: Infinity };
   for (let across = 1; across <= GRID_LIMIT; across++) {
@@ -20,7 +20,8 @@ export function gridFor(count: number, block: BlockSize, options: SettingOptions
       const needed = blocksNeeded(grid, options).value;
       if (needed > count) break;
       const proportion =
-        extent('down', down, block.height, options) / extent('across', across, block.width, options);
+        extent('down', down, block.height, options, seam) /
+        extent('across', across, block.width, options, seam);
       const cost = (SPARE_WEIGHS * (count - needed)) / count + Math.abs(Math.log(proportion / PROPORTION));
       if (cost < best.cost) best = { grid, cost };
     }

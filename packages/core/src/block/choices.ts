@@ -168,11 +168,11 @@ function squared(blocks: StraightBlocks): SizeChoice {
 }
 
 /** How much the centre grows when every block is cut to another size than was meant. */
-function growth({ setting, grid, block }: Plan, cut: CutTo, meant: CutTo): SizeChoice['quilt'] {
+function growth({ setting, grid, block, seam }: Plan, cut: CutTo, meant: CutTo): SizeChoice['quilt'] {
   const { extent } = settingOf(setting.kind);
   const grown = (direction: 'across' | 'down', size: number, by: number) =>
-    extent(direction, grid[direction], size + by, setting) -
-    extent(direction, grid[direction], size, setting);
+    extent(direction, grid[direction], size + by, setting, seam) -
+    extent(direction, grid[direction], size, setting, seam);
   return {
     width: grown('across', block.width, cut.width - meant.width),
     height: grown('down', block.height, cut.height - meant.height),

@@ -87,7 +87,7 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
       2,
       'One on each of two sides: 2',
       use,
-      lengths && { shape: 'rectangle', width: { finished: border.sides }, length: lengths.side },
+      lengths.side && { shape: 'rectangle', width: { finished: border.sides }, length: lengths.side },
     );
     part(
       end,
@@ -95,7 +95,7 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
       2,
       'One at top, one at bottom: 2',
       use,
-      lengths && { shape: 'rectangle', width: { finished: border.ends }, length: lengths.end },
+      lengths.end && { shape: 'rectangle', width: { finished: border.ends }, length: lengths.end },
     );
     const { left, right, top, bottom, squares } = strips(inner, outer, border.corners);
     pieces.push(
@@ -196,10 +196,10 @@ function stripLengths(
   { sides, ends, corners }: Border,
   { used, real }: TopSize,
   unit: Unit,
-): { side: CutLength; end: CutLength } | undefined {
-  const length = (figure: Figure, beyond: number): CutLength => ({
+): { side?: CutLength; end?: CutLength } {
+  const length = (figure: Figure, beyond: number, measured: boolean): CutLength => ({
     finished: figure.value + 2 * beyond,
-    ...(real
+    ...(measured
       ? {
           working: [
             ...figure.working,
@@ -214,13 +214,12 @@ function stripLengths(
     const spare = fromInches(MITRE_SPARE_INCHES, unit);
     const over = { spare: { length: spare, says: `${formatLength(spare, unit)} to spare for the mitres` } };
     return {
-      side: { ...length(used.height, ends), ...over },
-      end: { ...length(used.width, sides), ...over },
+      side: { ...length(used.height, ends, real.height), ...over },
+      end: { ...length(used.width, sides, real.width), ...over },
     };
   }
-  if (!real) return undefined;
   return {
-    side: length(used.height, corners === 'top-first' ? ends : 0),
-    end: length(used.width, corners === 'sides-first' ? sides : 0),
+    ...(real.height ? { side: length(used.height, corners === 'top-first' ? ends : 0, true) } : {}),
+    ...(real.width ? { end: length(used.width, corners === 'sides-first' ? sides : 0, true) } : {}),
   };
 }

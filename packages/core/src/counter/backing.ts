@@ -59,10 +59,12 @@ export const backing: Topic = {
     };
   },
   quilt: (question) => {
+    // Asked was the quilt's size; a top is measured raw edge to raw edge.
+    const seams = 2 * USUAL.seam[question.unit];
     const plan = wholeOfSize(question.unit, {
       kind: 'whole-top',
-      width: lengthIn(question, 'width'),
-      height: lengthIn(question, 'height'),
+      width: lengthIn(question, 'width') + seams,
+      height: lengthIn(question, 'height') + seams,
     });
     const backed: Plan = {
       ...plan,

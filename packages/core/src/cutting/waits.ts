@@ -1,3 +1,4 @@
+import { isMeasuredBothWays } from '../border/sizes.ts';
 import type { CutLine } from '../cut/line.ts';
 import { borderIndex } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -20,7 +21,11 @@ export function waitOf(plan: Plan, { role, use }: Pick<CutLine, 'role' | 'use'>)
   if (role === 'border' && use.what === 'border') {
     const inside = borderIndex(plan, use.border);
     // Over-long, it is trimmed to whatever the top comes to.
-    if (plan.overLong.borders > 0 || plan.measured.some(({ borders }) => borders === inside)) return null;
+    if (
+      plan.overLong.borders > 0 ||
+      plan.measured.some((top) => top.borders === inside && isMeasuredBothWays(top))
+    )
+      return null;
     const what =
       inside === 0 ? 'the centre' : `the top with ${inside === 1 ? 'its first border' : `${inside} borders`}`;
     return {

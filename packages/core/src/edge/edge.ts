@@ -11,6 +11,7 @@ import { bindingSeamOf, loftOf } from './binding-seam.ts';
 import { type Flange, planFlange, rawEdges } from './flange.ts';
 import { type EdgeOutline, edgeOutline } from './outline.ts';
 import { inStockFor } from '../plan/stock.ts';
+import { settingOf } from '../setting/registry.ts';
 import { turnsOf } from '../colour/turns.ts';
 import { planPointStrip, type PointStrip } from './point-strip.ts';
 import { planPrairiePoints, type PointsOnSide } from './prairie-points.ts';
@@ -48,6 +49,10 @@ interface PointCloth {
   readonly length: Figure;
 }
 
+/** The seam allowance outside a quilt's finished edge: none where it is trimmed to its size already. */
+export const allowanceBeyond = ({ setting, seam, borders }: Plan): number =>
+  settingOf(setting.kind).trimmed && borders.length === 0 ? 0 : seam;
+
 /** Works the edge out for a top of this size. The plan has passed `planProblems`. */
 export function planEdge(plan: Plan, top: { readonly width: number; readonly height: number }): Edge {
   const { edge, binding, unit, seam } = plan;
@@ -77,7 +82,7 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
           edges: rawEdges(
             top,
             plan.measured.findLast((m) => m.borders === plan.borders.length) ?? null,
-            seam,
+            allowanceBeyond(plan),
             unit,
           ),
           visible: edge.flange.visible,

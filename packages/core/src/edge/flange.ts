@@ -1,5 +1,6 @@
 import { sum } from 'd3-array';
 import { type Cut, cutOf } from '../cut/cut.ts';
+import { knownPlaces } from '../border/sizes.ts';
 import { linesOf } from '../cut/line.ts';
 import { planStrips } from '../strip/strips.ts';
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
@@ -111,33 +112,37 @@ export const edgesAsTold = ({
 });
 
 /**
- * The raw edges of a top: the average of the three places each way where the whole top was measured, as it
- * is; otherwise what it finishes at with its two seams (rule FL-2).
+ * The raw edges of a top: the average of the places each way where the whole top was measured, as it
+ * is; otherwise what it finishes at with the allowance beyond its edge on both sides (rule FL-2).
+ *
+ * @param beyond the seam allowance outside the finished edge; 0 of a quilt that is trimmed to its size
  */
 export function rawEdges(
   top: { readonly width: number; readonly height: number },
   raw: Measured | null,
-  seam: number,
+  beyond: number,
   unit: Unit,
 ): FlangeWish['edges'] {
+  if (beyond === 0 && !raw) return edgesAsTold(top);
   const show = (v: number) => formatWorking(v, unit);
-  if (!raw) {
-    const edge = (finished: number, says: string) =>
-      lengthOf(
-        finished + 2 * seam,
-        `${says}: ${show(finished)} + 2 × ${show(seam)} seam = ${show(finished + 2 * seam)}, raw edge to raw edge`,
-      );
-    return {
-      sides: edge(top.height, 'Two, as long as the top is high'),
-      ends: edge(top.width, 'Two, as long as it is wide'),
-    };
-  }
-  const average = (three: readonly number[], says: string) => {
-    const mean = sum(three) / three.length;
-    return lengthOf(
-      mean,
-      `${says}, measured in three places: (${three.map(show).join(' + ')}) ÷ 3 = ${formatExact(mean)}`,
+  const planned = (finished: number, says: string) =>
+    lengthOf(
+      finished + 2 * beyond,
+      `${says}: ${show(finished)} + 2 × ${show(beyond)} seam = ${show(finished + 2 * beyond)}, raw edge to raw edge`,
     );
+  const average = (places: Measured['width'] | undefined, says: string): Figure | null => {
+    const there = places ? knownPlaces(places) : [];
+    if (there.length === 0) return null;
+    const mean = sum(there) / there.length;
+    return there.length === 1
+      ? lengthOf(mean, `${says}, measured in one place: ${show(mean)}`)
+      : lengthOf(
+          mean,
+          `${says}, measured in ${there.length === 3 ? 'three' : 'two'} places: (${there.map(show).join(' + ')}) ÷ ${there.length} = ${formatExact(mean)}`,
+        );
   };
-  return { sides: average(raw.height, 'High'), ends: average(raw.width, 'Wide') };
+  return {
+    sides: average(raw?.height, 'High') ?? planned(top.height, 'Two, as long as the top is high'),
+    ends: average(raw?.width, 'Wide') ?? planned(top.width, 'Two, as long as it is wide'),
+  };
 }

@@ -168,9 +168,11 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
       const least = optionsWith({ options, has }, lengths[0]!);
       const shapes: Shape[] = [];
       for (let across = 1; across <= MOST_PLACES; across++) {
-        if (target && setting.extent('across', across, block.width, least) > target.width * OVERSIZE) break;
+        if (target && setting.extent('across', across, block.width, least, seam) > target.width * OVERSIZE)
+          break;
         for (let down = 1; down <= MOST_PLACES; down++) {
-          if (target && setting.extent('down', down, block.height, least) > target.height * OVERSIZE) break;
+          if (target && setting.extent('down', down, block.height, least, seam) > target.height * OVERSIZE)
+            break;
           const grid = { across, down };
           const blocks = setting.blocksNeeded(grid, options).value;
           // Without a target, only the blocks there are set a limit.
@@ -183,8 +185,8 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
             grid,
             blocks,
             pieces: setting.pieceCount(grid, options),
-            width: growingSize({ kind, options, has }, 'across', across, block.width),
-            height: growingSize({ kind, options, has }, 'down', down, block.height),
+            width: growingSize({ kind, options, has }, 'across', across, block.width, seam),
+            height: growingSize({ kind, options, has }, 'down', down, block.height, seam),
           };
           if (target || !isRibbon(shape.width.base, shape.height.base)) shapes.push(shape);
         }

@@ -84,9 +84,10 @@ export function growingSize(
   direction: 'across' | 'down',
   count: number,
   size: number,
+  seam: number,
 ): GrowingSize {
   const at = (sash: number, float: number) =>
-    settingOf(way.kind).extent(direction, count, size, optionsWith(way, { sash, float }));
+    settingOf(way.kind).extent(direction, count, size, optionsWith(way, { sash, float }), seam);
   const base = at(0, 0);
   return { base, sash: at(1, 0) - base, float: at(0, 1) - base };
 }

@@ -53,8 +53,8 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
       const needs = setting.blocksNeeded(grid, plan.setting).value;
       if (needs > each) break;
       const [width, height] = [
-        setting.extent('across', across, plan.block.width, plan.setting),
-        setting.extent('down', down, plan.block.height, plan.setting),
+        setting.extent('across', across, plan.block.width, plan.setting, plan.seam),
+        setting.extent('down', down, plan.block.height, plan.setting, plan.seam),
       ];
       if (isRibbon(width, height) && !long) continue;
       const own = height / width;

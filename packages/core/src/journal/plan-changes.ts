@@ -2,7 +2,8 @@ import { VERDICT_NAMES, verdictOn } from '../block/verdict.ts';
 import { meantCut } from '../block/usual-size.ts';
 import type { Stage } from '../choice/stages.ts';
 import { numberOf } from '../figure/figure.ts';
-import { formatSize } from '../length/format.ts';
+import { isMeasured, measuredBy } from '../border/sizes.ts';
+import { formatSize, formatWithUnit } from '../length/format.ts';
 import type { EntryBody } from '../log/kinds.ts';
 import { type Difference, differences } from '../merge/difference.ts';
 import { nameOfField, sayValue } from '../merge/words.ts';
@@ -213,11 +214,21 @@ const say = (value: unknown): string =>
 function topChanges(before: Plan, after: Plan): PlanChange[] {
   const byBorders = (plan: Plan) => new Map(plan.measured.map((one) => [one.borders, one]));
   const [was, is] = [byBorders(before), byBorders(after)];
-  const size = (one: Measured | undefined) =>
-    one ? formatSize(one.width[1], one.height[1], after.unit) : 'not measured';
+  const { unit, measureBy } = after;
+  const size = (one: Measured | undefined) => {
+    const [width, height] = [one?.width, one?.height].map(
+      (places) => places && measuredBy(places, measureBy, unit)?.value,
+    );
+    if (width === undefined && height === undefined) return 'not measured';
+    if (height === undefined) return `${formatWithUnit(width!, unit)} wide, its height not measured`;
+    if (width === undefined) return `${formatWithUnit(height, unit)} high, its width not measured`;
+    return formatSize(width, height, unit);
+  };
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((borders) => {
     const [from, to] = [was.get(borders), is.get(borders)];
     if (JSON.stringify(from) === JSON.stringify(to)) return [];
+    // A measurement that is begun and has nothing yet says nothing.
+    if (![from, to].some((one) => one && isMeasured(one))) return [];
     const what = borders === 0 ? 'The centre' : `The top with ${numberOf(borders, 'border')}`;
     const change = plain(`measured/${borders}`, 'borders', what, size(from), size(to));
     return [{ ...change, kind: 'measure' as const }];

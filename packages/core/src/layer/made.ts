@@ -2,20 +2,35 @@ import { formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 
-/** A backing as it was made: both sides, and corner to corner both ways. */
+/** A backing as it was made: both sides, and corner to corner both ways; null what has not been measured of it. */
 export interface MadeBacking {
-  readonly width: number;
-  readonly height: number;
-  readonly diagonals: readonly [number, number];
+  readonly width: number | null;
+  readonly height: number | null;
+  readonly diagonals: readonly [number | null, number | null];
+}
+
+/** A backing that was measured whole: its four lengths; null while one of them is missing. */
+export function measuredBacking(
+  made: MadeBacking | null,
+): { width: number; height: number; diagonals: [number, number] } | null {
+  if (!made) return null;
+  const {
+    width,
+    height,
+    diagonals: [one, other],
+  } = made;
+  if (width === null || height === null || one === null || other === null) return null;
+  return { width, height, diagonals: [one, other] };
 }
 
 /** What a made backing leaves round the top, and how far it is from square. */
 export interface MadeVerdict {
-  /** Beyond the top at each side, and at top and bottom. */
-  readonly over: { readonly sides: number; readonly ends: number };
-  /** How much the two diagonals differ. */
-  readonly skew: number;
-  readonly kind: 'good' | 'short' | 'crooked';
+  /** Beyond the top at each side, and at top and bottom; null where that is not measured. */
+  readonly over: { readonly sides: number | null; readonly ends: number | null };
+  /** How much the two diagonals differ; null until both are measured. */
+  readonly skew: number | null;
+  /** `part` while too little is measured to tell. */
+  readonly kind: 'good' | 'short' | 'crooked' | 'part';
   readonly text: string;
 }
 
@@ -28,12 +43,15 @@ export function judgeMade(
   top: { width: number; height: number },
   overhang: number,
   unit: Unit,
-): MadeVerdict {
+): MadeVerdict | null {
   const show = (v: number) => formatWithUnit(v, unit);
-  const over = { sides: (made.width - top.width) / 2, ends: (made.height - top.height) / 2 };
-  const skew = Math.abs(made.diagonals[0] - made.diagonals[1]);
-  const least = Math.min(over.sides, over.ends);
-  if (skew > fromInches(SKEW_INCHES, unit) + TOLERANCE) {
+  const beyond = (length: number | null, of: number) => (length === null ? null : (length - of) / 2);
+  const over = { sides: beyond(made.width, top.width), ends: beyond(made.height, top.height) };
+  const [one, other] = made.diagonals;
+  if ([made.width, made.height, one, other].every((length) => length === null)) return null;
+  const skew = one === null || other === null ? null : Math.abs(one - other);
+  const least = Math.min(over.sides ?? Infinity, over.ends ?? Infinity);
+  if (skew !== null && skew > fromInches(SKEW_INCHES, unit) + TOLERANCE) {
     return {
       over,
       skew,
@@ -42,7 +60,7 @@ export function judgeMade(
     };
   }
   if (least < overhang - TOLERANCE) {
-    const where = over.sides < over.ends ? 'the sides' : 'top and bottom';
+    const where = (over.sides ?? Infinity) < (over.ends ?? Infinity) ? 'the sides' : 'top and bottom';
     return {
       over,
       skew,
@@ -52,6 +70,14 @@ export function judgeMade(
           ? `It is smaller than the top by ${show(-2 * least)} at ${where}.`
           : `It stands over by only ${show(least)} at ${where}, and ${show(overhang)} was planned. Enough for quilting at home from ${show(unit === 'in' ? 2 : 5)}.`,
     };
+  }
+  if (over.sides === null || over.ends === null || skew === null) {
+    const missing = [
+      ...(over.sides === null ? ['its width'] : []),
+      ...(over.ends === null ? ['its height'] : []),
+      ...(skew === null ? ['both diagonals, which tell whether it is square'] : []),
+    ];
+    return { over, skew, kind: 'part', text: `Still to be measured: ${missing.join('; ')}.` };
   }
   return {
     over,

@@ -1,7 +1,7 @@
 import { near } from '../length/tolerance.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import { settingOf } from '../setting/registry.ts';
-import type { Plan, Target } from './shape.ts';
+import type { Measured, Plan, Target } from './shape.ts';
 
 /** Noise that a conversion there and back leaves, dropped where a figure comes back to thousandths. */
 const THOUSANDTHS = 1000;
@@ -23,7 +23,8 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
   const from = plan.unit;
   if (from === to) return plan;
   const length = (value: number) => converted(value, from, to);
-  const three = (values: readonly [number, number, number]) => values.map(length) as [number, number, number];
+  const measured = (value: number | null) => (value === null ? null : length(value));
+  const three = (values: Measured['width']) => values.map(measured) as Measured['width'];
   const setting = { ...plan.setting } as Record<string, unknown>;
   for (const field of settingOf(plan.setting.kind).fields) {
     if (field.type === 'length') setting[field.key] = length(setting[field.key] as number);
@@ -84,17 +85,17 @@ function convertLayers(
   { backing, batting, quilting }: Plan,
   length: Convert,
 ): Pick<Plan, 'backing' | 'batting' | 'quilting'> {
-  const sheet = <T extends { width: number; height: number }>(of: T): T => ({
-    ...of,
-    width: length(of.width),
-    height: length(of.height),
-  });
+  const measured = (value: number | null) => (value === null ? null : length(value));
   const { made } = backing;
   return {
     backing: {
       ...backing,
       overhang: length(backing.overhang),
-      made: made && { ...sheet(made), diagonals: [length(made.diagonals[0]), length(made.diagonals[1])] },
+      made: made && {
+        width: measured(made.width),
+        height: measured(made.height),
+        diagonals: [measured(made.diagonals[0]), measured(made.diagonals[1])],
+      },
     },
     batting: { ...batting, rollWidth: length(batting.rollWidth) },
     quilting: { ...quilting, spacing: length(quilting.spacing) },

@@ -13,12 +13,12 @@ export const backingSchema = z.strictObject({
   way: oneOf('A backing’s way', BACKING_CHOICES),
   /** Let in between the panels: leftover blocks with cloth between them, or cloth alone. */
   stripe: z.strictObject({ of: oneOf('A stripe', ['fabric', 'blocks']), fabric: fabricId }),
-  /** As sewn together and trimmed: both sides, and corner to corner both ways. */
+  /** As sewn together and trimmed: both sides, and corner to corner both ways; null what has not been measured of it. */
   made: z
     .strictObject({
-      width: length('The backing’s width'),
-      height: length('The backing’s height'),
-      diagonals: z.tuple([length('The diagonal'), length('The other diagonal')]),
+      width: length('The backing’s width').nullable(),
+      height: length('The backing’s height').nullable(),
+      diagonals: z.tuple([length('The diagonal').nullable(), length('The other diagonal').nullable()]),
     })
     .nullable(),
 });

@@ -229,6 +229,9 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
 
   // Quilts learnt tags; spare blocks what they are kept for, and settings that nothing is laid out in, are new besides.
   7: (plan) => ({ ...plan, tags: [] }),
+
+  // A place of a top or a backing may be not measured yet. What was measured stays what it was.
+  8: (plan) => plan,
 };
 
 /** Options that version 2 settings did not have, as they were then. */

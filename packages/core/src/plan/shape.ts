@@ -11,7 +11,7 @@ import { colour, fabricId, length, name, oneOf, whole } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 8;
+export const SCHEMA_VERSION = 9;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -115,10 +115,14 @@ const borderSchema = z.strictObject({
   cornerFabric: fabricId,
 });
 
+const place = (what: string) => length(what).nullable();
 const three = (what: string) =>
-  z.tuple([length(what), length(what), length(what)], `${what} is measured in three places.`);
+  z.tuple([place(what), place(what), place(what)], `${what} is measured in three places.`);
 
-/** What the top measured, raw edge to raw edge, with so many borders on: at each edge and across the middle, both ways. */
+/**
+ * What the top measured, raw edge to raw edge, with so many borders on: at each edge and across the middle, both ways.
+ * A place that no tape has been laid on is null: what was planned never stands for it.
+ */
 const measuredSchema = z.strictObject({
   borders: whole('The number of borders already on'),
   width: three('The width'),

@@ -1,3 +1,4 @@
+import { isMeasured } from '../border/sizes.ts';
 import { planProblems } from '../soundness/problems.ts';
 import { plannedSize } from '../soundness/planned-size.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -9,7 +10,7 @@ import { layOut } from '../layout/lay-out.ts';
  */
 export function sizeSoFar(plan: Plan): { width: number; height: number } {
   // What cannot be drawn is not measured either.
-  if (plan.measured.length === 0 || planProblems(plan).length > 0) return plannedSize(plan);
+  if (!plan.measured.some(isMeasured) || planProblems(plan).length > 0) return plannedSize(plan);
   const { width, height } = layOut(plan).sizes.at(-1)!.used;
   return { width: width.value, height: height.value };
 }

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Stage } from '../choice/stages.ts';
 import type { Refusal } from '../refusal/refusal.ts';
 import type { Figure } from '../figure/figure.ts';
 import type { Band, Cutting, Piece, SettingFabric, SettingRole, Underlayer } from '../piece/piece.ts';
@@ -104,12 +105,16 @@ export interface Setting<
   readonly quilted?: true;
   /** It is one piece that is there already: nothing is laid out, and no block is asked for. */
   readonly whole?: true;
+  /** Its outer edge is trimmed to its size: no seam allowance lies beyond it, and nothing is left to trim. */
+  readonly trimmed?: true;
+  /** Stages that have nothing to do for it, each with what it says there; left out where all of them do. */
+  readonly nothingAt?: Readonly<Partial<Record<Stage, string>>>;
   /** Its blocks stand on point, so they have to be square. */
   readonly onPoint?: true;
   start(unit: Unit): O;
   blocksNeeded(grid: Grid, options: O): Figure;
-  /** Finished size along one direction, bare of its working: what a search asks thousands of times. Equals the layout's. */
-  extent(direction: 'across' | 'down', count: number, size: number, options: O): number;
+  /** Finished size along one direction, bare of its working: what a search asks thousands of times. Equals the layout's. Blocks are finished sizes, so few settings ask for the seam. */
+  extent(direction: 'across' | 'down', count: number, size: number, options: O, seam: number): number;
   /** Pieces in the centre, blocks and all. Equals the number the layout draws. */
   pieceCount(grid: Grid, options: O): number;
   refusals(input: Omit<SettingInput<O>, 'origin'>): readonly Refusal[];

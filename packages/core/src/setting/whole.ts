@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Stage } from '../choice/stages.ts';
 import { countOf, lengthOf } from '../figure/figure.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatWithUnit, formatWorking } from '../length/format.ts';
@@ -20,14 +21,19 @@ const START: Readonly<Record<Unit, { readonly width: number; readonly height: nu
 const [LEAST, MOST] = [4, 200];
 
 /**
- * One piece that is there already, measured raw edge to raw edge: no blocks are laid out, and whatever comes after
- * (borders, layers, the edge) goes by its size.
+ * One piece that is there already, measured edge to edge: no blocks are laid out, and whatever comes after
+ * (borders, layers, the edge) goes by its size. A top is measured raw edge to raw edge, so a seam goes off each side; a
+ * trimmed quilt's edge is its size (rule BO-5).
  */
 function whole<const K extends string>(about: {
   readonly kind: K;
   readonly name: string;
   readonly describes: string;
+  /** Which edges are meant, beside a field. */
+  readonly edges: string;
   readonly quilted?: true;
+  readonly trimmed?: true;
+  readonly nothingAt: Readonly<Partial<Record<Stage, string>>>;
 }) {
   const options = z.strictObject({
     kind: z.literal(about.kind),
@@ -35,19 +41,23 @@ function whole<const K extends string>(about: {
     height: z.number('The measured height is missing.'),
   });
   type Options = WholeOptions<K>;
+  const { edges, ...known } = about;
+  /** What its edge gives to the seam that comes next. */
+  const taken = (seam: number) => (about.trimmed ? 0 : 2 * seam);
   const setting: Setting<K, Options, z.ZodType<Options> & typeof options> = {
-    ...about,
+    ...known,
     gridMeans: { across: 'pieces across', down: 'pieces down' },
     options: options as z.ZodType<Options> & typeof options,
     otherBlocks: true,
     whole: true,
     start: (unit) => ({ kind: about.kind, ...START[unit] }),
     fields: [
-      { key: 'width', label: 'Its width, measured', type: 'length' },
-      { key: 'height', label: 'Its height, measured', type: 'length' },
+      { key: 'width', label: `Its width, ${edges}`, type: 'length' },
+      { key: 'height', label: `Its height, ${edges}`, type: 'length' },
     ],
     blocksNeeded: () => countOf(0, 'It is made already: 0'),
-    extent: (direction, _count, _size, { width, height }) => (direction === 'across' ? width : height),
+    extent: (direction, _count, _size, { width, height }, seam) =>
+      (direction === 'across' ? width : height) - taken(seam),
     pieceCount: () => 1,
     refusals: ({ unit, options: { width, height } }) =>
       [['width', width] as const, ['height', height] as const].flatMap(([key, value]): Refusal[] =>
@@ -60,14 +70,24 @@ function whole<const K extends string>(about: {
               },
             ],
       ),
-    layOut: ({ unit, options: { width, height }, origin }) => {
-      const measured = (value: number) => lengthOf(value, `Measured: ${formatWorking(value, unit)}`);
-      const band = (from: number, size: number, key: string) => [
-        { from, to: from + size, part: 'whole', role: 'block', moves: { what: 'setting', key } } as const,
+    layOut: ({ unit, seam, options: { width, height }, origin }) => {
+      const show = (value: number) => formatWorking(value, unit);
+      const finished = (value: number) =>
+        about.trimmed
+          ? lengthOf(value, `Measured: ${show(value)}, ${edges}`)
+          : lengthOf(
+              value - taken(seam),
+              `Measured: ${show(value)}, ${edges}`,
+              `less 2 × ${show(seam)} seam = ${show(value - taken(seam))} finished`,
+            );
+      const [wide, high] = [finished(width), finished(height)];
+      // What a tape measured is typed, not drawn out.
+      const band = (from: number, size: number) => [
+        { from, to: from + size, part: 'whole', role: 'block' } as const,
       ];
       return {
-        width: measured(width),
-        height: measured(height),
+        width: wide,
+        height: high,
         parts: [
           {
             key: 'whole',
@@ -77,8 +97,10 @@ function whole<const K extends string>(about: {
             count: countOf(1, 'Made already'),
           },
         ],
-        pieces: [{ id: 'whole', part: 'whole', outline: rectangle(origin.x, origin.y, width, height) }],
-        bands: { across: band(origin.x, width, 'width'), down: band(origin.y, height, 'height') },
+        pieces: [
+          { id: 'whole', part: 'whole', outline: rectangle(origin.x, origin.y, wide.value, high.value) },
+        ],
+        bands: { across: band(origin.x, wide.value), down: band(origin.y, high.value) },
       };
     },
   };
@@ -89,7 +111,12 @@ function whole<const K extends string>(about: {
 export const wholeTop = whole({
   kind: 'whole-top',
   name: 'A sewn top',
-  describes: 'A top that is sewn already: layers and edge go by its measured size.',
+  describes: 'A top that is sewn already: borders, layers and edge go by its measured size.',
+  edges: 'raw edge to raw edge',
+  nothingAt: {
+    blocks: 'This top is sewn already: no block is measured any more.',
+    wall: 'This top is sewn already: nothing is left to lay out.',
+  },
 });
 
 /** A quilt that is quilted and trimmed: it wants its edge and nothing else. */
@@ -97,5 +124,13 @@ export const wholeQuilt = whole({
   kind: 'whole-quilt',
   name: 'A quilted quilt',
   describes: 'A quilt that is quilted and trimmed: its edge goes by its measured size.',
+  edges: 'trimmed edge to trimmed edge',
   quilted: true,
+  trimmed: true,
+  nothingAt: {
+    blocks: 'This quilt is quilted and trimmed: no block is measured any more.',
+    wall: 'This quilt is quilted and trimmed: nothing is left to lay out.',
+    borders: 'This quilt is quilted and trimmed: a border would have come before that.',
+    layers: 'This quilt is quilted already: its batting and back are in it.',
+  },
 });

@@ -1,4 +1,5 @@
 import { bindingSteps } from '../edge/binding-steps.ts';
+import { allowanceBeyond } from '../edge/edge.ts';
 import { numberOf } from '../figure/figure.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -196,18 +197,31 @@ function finishing(plan: Plan, { layers, edge, finished }: Quilt): GuideStep[] {
       wrong: ['A quilt draws in as it is quilted: measure it again before the binding is cut.'],
     });
   }
-  steps.push({
-    ...plain,
-    id: 'trim',
-    title: 'Square it up and measure round',
-    pick: 'The quilted top on the mat, a square ruler at the corners.',
-    does: [
-      `Trim to about ${formatSize(finished.width.value + 2 * plan.seam, finished.height.value + 2 * plan.seam, unit)}, corners first, then the sides to them.`,
-      'Measure all round with a tape: the binding is cut to that.',
-    ],
-    wrong: ['Corners are square when both diagonals measure alike.'],
-    caution: 'Close the blade whenever you put it down; cut away from yourself.',
-  });
+  const beyond = allowanceBeyond(plan);
+  const measureRound = 'Measure all round with a tape: the binding is cut to that.';
+  const square = ['Corners are square when both diagonals measure alike.'];
+  if (beyond === 0)
+    steps.push({
+      ...plain,
+      id: 'measure-round',
+      title: 'Measure round',
+      pick: `The quilt as it is trimmed, ${formatSize(finished.width.value, finished.height.value, unit)}, flat on a table.`,
+      does: [measureRound],
+      wrong: square,
+    });
+  else
+    steps.push({
+      ...plain,
+      id: 'trim',
+      title: 'Square it up and measure round',
+      pick: 'The quilted top on the mat, a square ruler at the corners.',
+      does: [
+        `Trim to about ${formatSize(finished.width.value + 2 * beyond, finished.height.value + 2 * beyond, unit)}, corners first, then the sides to them.`,
+        measureRound,
+      ],
+      wrong: square,
+      caution: 'Close the blade whenever you put it down; cut away from yourself.',
+    });
   if (edge.flange)
     steps.push({
       ...plain,

@@ -17,7 +17,9 @@ export function layerLengths({ backing, batting, quilting }: Plan): Checked[] {
             ['diagonals', made.diagonals[0]],
             ['diagonals', made.diagonals[1]],
           ] as const
-        ).map(([key, value]): Checked => [['backing', 'made', key], value, RANGES.made])
+        ).flatMap(([key, value]): Checked[] =>
+          value === null ? [] : [[['backing', 'made', key], value, RANGES.made]],
+        )
       : []),
     [['batting', 'rollWidth'], batting.rollWidth, RANGES.roll],
     [['quilting', 'spacing'], quilting.spacing, RANGES.spacing],

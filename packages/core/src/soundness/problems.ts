@@ -67,7 +67,9 @@ export function planProblems(plan: Plan): Problem[] {
         `The quilt was measured with ${measured.borders} borders on, and the plan has ${plan.borders.length}.`,
       );
     for (const side of ['width', 'height'] as const)
-      measured[side].forEach((value, place) => within(['measured', i, side, place], value, RANGES.top));
+      measured[side].forEach((value, place) => {
+        if (value !== null) within(['measured', i, side, place], value, RANGES.top);
+      });
   });
   if (plan.target?.of === 'bed') {
     const { drop, tuck, depth } = plan.target;

@@ -29,10 +29,13 @@ const LengthInput = styled(BoxInput)<{ $hidden: boolean }>`
 
 interface LengthFieldProps {
   readonly label: string;
-  readonly value: number;
+  /** Null where no length is known yet: the field is empty, and has nothing to be stepped from. */
+  readonly value: number | null;
   readonly unit: Unit;
   /** Takes the new length; answers what is wrong with it, or null when it was taken. */
   readonly onCommit: (value: number) => string | null;
+  /** The field was emptied; without it an empty field is a length that is missing. */
+  readonly onClear?: () => void;
   readonly step?: number;
   /** The cursor goes into it when it appears. */
   readonly autoFocus?: boolean;
@@ -47,16 +50,19 @@ export function LengthField({
   value,
   unit,
   onCommit,
+  onClear,
   step = rulerStep(unit),
   autoFocus = false,
 }: LengthFieldProps) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
-  const written = formatWithUnit(value, unit);
+  const written = value === null ? '' : formatWithUnit(value, unit);
   const parsed = draft === null ? null : parseLength(draft, unit);
   const understood =
     parsed?.ok && parsed.writtenIn !== null && parsed.writtenIn !== unit ? parsed.understood : null;
+
+  const nothing = value === null && !parsed?.ok;
 
   const commit = (next: number): boolean => {
     const wrong = onCommit(next);
@@ -66,12 +72,19 @@ export function LengthField({
   };
   const finish = () => {
     if (draft === null) return;
+    if (draft.trim() === '' && (value === null || onClear)) {
+      setDraft(null);
+      setProblem(null);
+      if (value !== null) onClear?.();
+      return;
+    }
     const read = parseLength(draft, unit);
     if (read.ok) commit(read.value);
     else setProblem(read.message);
   };
   const stepBy = (steps: number) => {
     const from = parsed?.ok ? parsed.value : value;
+    if (from === null) return;
     const next = Math.round((from + steps * step) / step) * step;
     if (!commit(next)) setDraft(formatLength(next, unit));
   };
@@ -107,7 +120,13 @@ export function LengthField({
     >
       <FieldLabel>{label}</FieldLabel>
       <Box isInvalid={problem !== null}>
-        <Button slot={null} aria-label={`Less: ${label}`} onPress={() => stepBy(-1)} excludeFromTabOrder>
+        <Button
+          slot={null}
+          aria-label={`Less: ${label}`}
+          onPress={() => stepBy(-1)}
+          isDisabled={nothing}
+          excludeFromTabOrder
+        >
           −
         </Button>
         <LengthInput
@@ -122,7 +141,13 @@ export function LengthField({
             <Lengths text={written} />
           </Typeset>
         )}
-        <Button slot={null} aria-label={`More: ${label}`} onPress={() => stepBy(1)} excludeFromTabOrder>
+        <Button
+          slot={null}
+          aria-label={`More: ${label}`}
+          onPress={() => stepBy(1)}
+          isDisabled={nothing}
+          excludeFromTabOrder
+        >
           +
         </Button>
       </Box>

@@ -3,6 +3,7 @@ import {
   changesBetween,
   computeQuilt,
   formatSize,
+  isMeasured,
   type Measured,
   type Plan,
   type TopSize,
@@ -80,47 +81,41 @@ export function MeasureSection() {
   const edit = useEdit();
   const { measured, measureBy, unit, borders, seam } = plan;
   const { sizes } = quilt.layout;
+  /** The measurement that was just begun: its first field waits for the tape. */
+  const [begun, setBegun] = useState<number | null>(null);
   const next = sizes.find(
     (s) =>
+      s.borders !== begun &&
       !s.measured &&
       s.borders <= borders.length &&
       s.borders > Math.max(-1, ...measured.map((m) => m.borders)),
   );
-  /** The measurement that was just begun: its first field waits for the tape. */
-  const [begun, setBegun] = useState<number | null>(null);
-  const begin = ({ borders: on, used }: TopSize) => {
-    setBegun(on);
-    const cut = (value: number): [number, number, number] => {
-      const mark = Math.round((value + 2 * seam) * (unit === 'in' ? 8 : 10)) / (unit === 'in' ? 8 : 10);
-      return [mark, mark, mark];
-    };
-    edit((p) => ({
-      ...p,
-      measured: [
-        ...p.measured,
-        { borders: on, width: cut(used.width.value), height: cut(used.height.value) },
-      ],
-    }));
-  };
+  // A measurement that is begun stands empty here, and in the plan once a tape was read.
+  const shown = [
+    ...measured,
+    ...(begun !== null && begun <= borders.length && !measured.some((m) => m.borders === begun)
+      ? [unmeasured(begun)]
+      : []),
+  ];
   return (
     <Section
       title="Measure the top"
       action={
         next && (
-          <Button look="quiet" onPress={() => begin(next)}>
+          <Button look="quiet" onPress={() => setBegun(next.borders)}>
             <Plus size={15} aria-hidden />
             {nameOf(next.borders)}
           </Button>
         )
       }
     >
-      {measured.length === 0 && (
+      {shown.length === 0 && (
         <p>
           Borders are planned lengths until the centre is measured: a centre seldom comes out at its
           theoretical size. Measure raw edge to raw edge.
         </p>
       )}
-      {measured.map((raw) => (
+      {shown.map((raw) => (
         <MeasuredTop
           key={raw.borders}
           raw={raw}
@@ -128,6 +123,7 @@ export function MeasureSection() {
           unit={unit}
           seam={seam}
           begun={raw.borders === begun}
+          onForget={() => setBegun(null)}
         />
       ))}
       <AdviceFor path="measured" />
@@ -151,23 +147,18 @@ function MeasuredTop({
   unit,
   seam,
   begun,
+  onForget,
 }: {
   raw: Measured;
   size: TopSize;
   unit: Unit;
   seam: number;
   begun: boolean;
+  onForget: () => void;
 }) {
   const edit = useEdit();
-  const set = (side: 'width' | 'height', place: number, value: number) =>
-    edit((p) => ({
-      ...p,
-      measured: p.measured.map((m) =>
-        m.borders === raw.borders
-          ? { ...m, [side]: m[side].map((v, i) => (i === place ? value : v)) as [number, number, number] }
-          : m,
-      ),
-    }));
+  const set = (side: 'width' | 'height', place: number, value: number | null) =>
+    edit((p) => ({ ...p, measured: withPlace(p.measured, raw.borders, side, place, value) }));
   const name = nameOf(raw.borders);
   return (
     <Top role="group" aria-label={name}>
@@ -176,9 +167,10 @@ function MeasuredTop({
         <Button
           look="quiet"
           aria-label={`Forget what was measured: ${name.toLowerCase()}`}
-          onPress={() =>
-            edit((p) => ({ ...p, measured: p.measured.filter((m) => m.borders !== raw.borders) }))
-          }
+          onPress={() => {
+            onForget();
+            edit((p) => ({ ...p, measured: p.measured.filter((m) => m.borders !== raw.borders) }));
+          }}
         >
           <X size={15} aria-hidden />
         </Button>
@@ -195,10 +187,11 @@ function MeasuredTop({
           <LengthField
             key={label}
             label={label}
-            value={raw[side][i]!}
+            value={raw[side][i] ?? null}
             unit={unit}
             autoFocus={begun && side === 'width' && i === 0}
             onCommit={(value) => set(side, i, value)}
+            onClear={() => void set(side, i, null)}
           />
         )),
       )}
@@ -208,6 +201,28 @@ function MeasuredTop({
         </Verdict>
       )}
     </Top>
+  );
+}
+
+/** A top that no tape has been laid on yet. */
+const unmeasured = (borders: number): Measured => ({
+  borders,
+  width: [null, null, null],
+  height: [null, null, null],
+});
+
+/** The measurements with one place of one of them as the tape has it; one with nothing left is gone. */
+function withPlace(
+  measured: Plan['measured'],
+  borders: number,
+  side: 'width' | 'height',
+  place: number,
+  value: number | null,
+): Plan['measured'] {
+  const had = measured.find((m) => m.borders === borders) ?? unmeasured(borders);
+  const now = { ...had, [side]: had[side].map((v, i) => (i === place ? value : v)) as Measured['width'] };
+  return [...measured.filter((m) => m.borders !== borders), ...(isMeasured(now) ? [now] : [])].sort(
+    (a, b) => a.borders - b.borders,
   );
 }
 

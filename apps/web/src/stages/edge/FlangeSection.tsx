@@ -1,4 +1,4 @@
-import { type Edge, formatWithUnit } from '@lattice/core';
+import { type Edge, formatWithUnit, isMeasuredBothWays } from '@lattice/core';
 import { useAppSelector } from '../../app/store.ts';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { FabricChoice } from '../../figures/FabricChoice.tsx';
@@ -32,7 +32,7 @@ export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> 
       </ul>
       <p>
         <small>
-          {!measured.some((m) => m.borders === borders.length)
+          {!measured.some((m) => m.borders === borders.length && isMeasuredBothWays(m))
             ? 'Measure each side in three places once it is quilted, and cut to the average: an uncut strip stretches as it is sewn.'
             : 'Cut to the average of what the whole top measured.'}{' '}
           Fold it, sides first, then top and bottom, ends straight; baste with a little less than{' '}

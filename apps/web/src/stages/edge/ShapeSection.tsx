@@ -5,7 +5,6 @@ import {
   type EdgeShape,
   formatWithUnit,
   type Plan,
-  rulerNearest,
   type Scallops,
   type Side,
   SIDES,
@@ -84,6 +83,8 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
   const { id } = useParams();
+  /** A tape is being laid round it: the field waits, empty, for what it reads. */
+  const [taped, setTaped] = useState(false);
   const [refused, setRefused] = useState<{ why: string; of: Plan['edge'] } | null>(null);
   const problem = refused?.of === plan.edge ? refused.why : null;
   const { unit } = plan;
@@ -185,11 +186,8 @@ export function ShapeSection({ edge }: { edge: Edge }) {
           unit={unit}
         />
       </ul>
-      {around === null ? (
-        <Button
-          look="quiet"
-          onPress={() => void change({ around: rulerNearest(unit).apply(edge.outline.length) })}
-        >
+      {around === null && !taped ? (
+        <Button look="quiet" onPress={() => setTaped(true)}>
           Measured with a tape instead
         </Button>
       ) : (
@@ -198,10 +196,18 @@ export function ShapeSection({ edge }: { edge: Edge }) {
             label="Measured all round"
             value={around}
             unit={unit}
+            autoFocus={taped}
             onCommit={(to) => change({ around: to })}
+            onClear={() => void change({ around: null })}
           />
           <AdviceFor path="edge.around" />
-          <Button look="quiet" onPress={() => void change({ around: null })}>
+          <Button
+            look="quiet"
+            onPress={() => {
+              setTaped(false);
+              void change({ around: null });
+            }}
+          >
             Compute it again
           </Button>
         </>

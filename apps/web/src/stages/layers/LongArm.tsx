@@ -5,6 +5,7 @@ import {
   LONG_ARM_PATTERNS,
   type LongArmAnswer,
   type LongArmJob,
+  measuredBacking,
 } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -86,14 +87,13 @@ export function LongArm({ layers }: { layers: Layers }) {
   );
   const { unit, backing } = plan;
   const top = { width: finished.width.value, height: finished.height.value };
+  const made = measuredBacking(backing.made);
   const planned = { width: layers.backing.width.value, height: layers.backing.height.value };
   const job: LongArmJob = {
     unit,
     top,
     pattern,
-    backing: backing.made
-      ? { width: backing.made.width, height: backing.made.height, diagonals: backing.made.diagonals }
-      : { ...planned, diagonals: null },
+    backing: made ?? { ...planned, diagonals: null },
     batting: { width: layers.batting.width.value, height: layers.batting.height.value },
   };
   const same =
@@ -172,7 +172,7 @@ export function LongArm({ layers }: { layers: Layers }) {
         <dd>
           <Lengths text={formatSize(top.width, top.height, unit)} />
         </dd>
-        <dt>Backing{backing.made ? ', as made' : ''}</dt>
+        <dt>Backing{made ? ', as made' : ', as planned'}</dt>
         <dd>
           <Lengths text={formatSize(job.backing.width, job.backing.height, unit)} />
         </dd>

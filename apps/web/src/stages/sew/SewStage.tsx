@@ -175,7 +175,9 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
       <Board>
         <div className="head">
           <h1>
-            {way.method.name}: {at.sewn} of {numberOf(way.seams.length, 'seam')} sewn
+            {way.seams.length === 0
+              ? 'The top is made already'
+              : `${way.method.name}: ${at.sewn} of ${numberOf(way.seams.length, 'seam')} sewn`}
           </h1>
           <ToMachine to={`/quilts/${id}/machine`}>
             <Play size={16} aria-hidden />
@@ -184,7 +186,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
         </div>
         <GrowingQuilt
           {...{ plan, layout, sewing, seams, hand }}
-          label={`The quilt as it grows: ${at.sewn} of ${numberOf(way.seams.length, 'seam')} sewn. ${told}.`}
+          label={`${way.seams.length === 0 ? 'The quilt as it is' : `The quilt as it grows: ${at.sewn} of ${numberOf(way.seams.length, 'seam')} sewn`}. ${told}.`}
         />
         <p className="says">
           {told}.{' '}
