@@ -59,6 +59,7 @@ export { fatCentre } from './sewing/fat.ts';
 export { ROLE_NAMES } from './piece/roles.ts';
 export { PRESS_RULES } from './sewing/press-rules.ts';
 export { type Pressing } from './sewing/pressing.ts';
+export { logInCopy } from './log/in-copy.ts';
 export { type SewRecord, sewRecord } from './log/sew-record.ts';
 export { sewingJson } from './format/sewing-json.ts';
 export { cutTree } from './cutting/cut-tree.ts';

@@ -71,6 +71,14 @@ describe('more alike than can lie apart', () => {
     expect(crowdsOf(wallOfStars(5, 6, 12, 3))).toEqual([]);
     expect(crowdsOf(wallOfStars(5, 6, 12, 1))).toMatchObject([{ hang: 11, least: 2 }]);
   });
+  // Of 12 stars on 5 × 6 with five places empty, what lies nowhere may stay there.
+  test('places left empty hang nothing: what has no place is spare', () => {
+    const job = wallOfStars(5, 6, 12);
+    const at = job.at.map((one, i) => (i < 25 ? one : -1));
+    expect(crowdsOf({ ...job, at })).toEqual([]);
+    const fewer = job.at.map((one, i) => (i < 29 ? one : -1));
+    expect(crowdsOf({ ...job, at: fewer })).toMatchObject([{ hang: 11, least: 2 }]);
+  });
   test('a rule without weight says nothing; makers crowd too', () => {
     const job = wallOfStars(3, 3, 6);
     expect(crowdsOf({ ...job, rules: { ...START_RULES, kind: 0 } })).toEqual([]);

@@ -1,79 +1,20 @@
 import fc from 'fast-check';
 import {
   aroundFlaw,
-  atTable,
   computeQuilt,
+  convertPlan,
   cutRecord,
-  cuttingJob,
   type LogEntry,
-  planEntry,
+  logInCopy,
   type Plan,
   planProblems,
-  stepEntry,
-  type TableCloth,
+  stashIn,
 } from '../src/index.ts';
 import { lyingFaults } from './support/cloths.ts';
-import { borderOf, inchPlan } from './support/plans.ts';
+import { anyPlan, borderOf, inchPlan, wholeSetting } from './support/plans.ts';
+import { all, QUILT, Table } from './support/table.ts';
 
-const QUILT = 'raffle';
 const base = () => inchPlan({ borders: [borderOf(4, 'sash')] });
-
-/** A table that keeps its own log, as a device does. */
-class Table {
-  log: LogEntry[] = [];
-  private clock = 0;
-  constructor(
-    public plan: Plan,
-    readonly cloth = 'sash',
-  ) {}
-
-  now(): TableCloth {
-    const { plan } = this;
-    return atTable(cuttingJob(plan, computeQuilt(plan), this.cloth), this.record());
-  }
-  record = () => cutRecord(this.log, QUILT, this.cloth, this.plan.unit);
-  private add(kind: LogEntry['kind'], body: unknown): string {
-    const n = ++this.clock;
-    const id = `entry-${String(n).padStart(6, '0')}`;
-    const at = new Date(Date.UTC(2026, 10, 26, 9, 0, n)).toISOString();
-    this.log.push({ id, quilt: QUILT, at, kind, body } as LogEntry);
-    return id;
-  }
-  /** Does the next step, or nothing when all is cut. */
-  tick(): boolean {
-    const table = this.now();
-    if (table.next === null) return false;
-    const id = table.plan.id ?? this.add('cutting-planned', planEntry(this.cloth, table, this.plan.unit));
-    this.add('step-cut', stepEntry(this.cloth, id, table.steps[table.next]!, this.plan.unit));
-    return true;
-  }
-  undo(): void {
-    const { done } = this.record();
-    const last = [...done.values()].at(-1);
-    if (last) this.add('step-uncut', { entries: last });
-  }
-  flaw(length: number, leaves: { w: number; h: number }[]): void {
-    const { unit } = this.plan;
-    this.add('cut-lost', { cloth: this.cloth, unit, why: 'flaw', pieces: [], instead: [], length, leaves });
-  }
-  spoil(): void {
-    const [pieces] = this.record().made.filter(({ joined }) => !joined);
-    if (pieces)
-      this.add('cut-lost', {
-        cloth: this.cloth,
-        unit: this.plan.unit,
-        why: 'miscut',
-        pieces: [{ ...pieces, count: 1 }],
-        instead: [],
-        length: 0,
-      });
-  }
-}
-
-const all = (table: Table) => {
-  let steps = 0;
-  while (table.tick()) if (++steps > 500) throw new Error('There is no end of it.');
-};
 
 test('ticked to the end every piece is cut, and nothing is left to cut', () => {
   const table = new Table(base());
@@ -239,4 +180,112 @@ test('ticks, undoing, mishaps and changes of the plan in any order never lose a 
     }),
     { numRuns: 25 },
   );
+});
+
+// Rule UN-1: no count changes with the unit. What is cut by an inch ruler is held against what an inch ruler would cut.
+describe('what is cut stays cut when the plan changes its unit', () => {
+  const counts = (table: Table) => {
+    const { counts: all, spare } = table.now();
+    return { cut: all.map(({ name, cut, wanted }) => [name, cut, wanted]), spare: spare.length };
+  };
+  test.each<readonly [string, string, { setting?: 'on-point' | 'framed'; borders?: Plan['borders'] }]>([
+    ['sashed', 'sash', { borders: [borderOf(4, 'sash')] }],
+    ['on-point', 'triangle', { setting: 'on-point' }],
+    ['framed', 'triangle', { setting: 'framed' }],
+    // √2 in the size, placed on a grid of 1/64″.
+    ['backing on point', 'back', { setting: 'on-point' }],
+  ])('%s: in inches, then in centimetres, and back', (_, cloth, { setting, ...rest }) => {
+    const plan = inchPlan({
+      grid: { across: 2, down: 3 },
+      ...(setting && { setting: wholeSetting({ kind: setting }) }),
+      ...rest,
+    });
+    const table = new Table(plan, cloth);
+    all(table);
+    const before = counts(table);
+    expect(before.cut.every(([, cut, wanted]) => cut === wanted)).toBe(true);
+    expect(before.cut.length).toBeGreaterThan(0);
+    table.plan = convertPlan(plan, 'cm');
+    expect(counts(table)).toEqual(before);
+    table.plan = convertPlan(table.plan, 'in');
+    expect(counts(table)).toEqual(before);
+    // Another width is another piece all the same: nothing that is cut passes for it.
+    if (setting === undefined) {
+      table.plan = convertPlan({ ...plan, setting: wholeSetting({ kind: 'sashed', sash: 1.75 }) }, 'cm');
+      expect(counts(table).cut.find(([name]) => name === 'Sashes')?.[1]).toBe(0);
+    }
+  });
+  test('any quilt, any of its cloths', () => {
+    fc.assert(
+      fc.property(anyPlan, fc.nat(), (plan, pick) => {
+        const used = computeQuilt(plan).fabrics.filter(({ needed }) => needed.value > 0);
+        if (used.length === 0) return;
+        const table = new Table(plan, used[pick % used.length]!.fabric.id);
+        all(table);
+        const before = counts(table);
+        table.plan = convertPlan(plan, plan.unit === 'in' ? 'cm' : 'in');
+        expect(counts(table)).toEqual(before);
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+// A copy of a quilt has the same cloth cut, by entries of its own; nothing is left over in one that is not in the other.
+test('the log of a copy tells the same of its cloths', () => {
+  const table = new Table(base());
+  for (let i = 0; i < 7; i++) table.tick();
+  table.flaw(3, [{ w: 20, h: 3 }]);
+  for (let i = 0; i < 4; i++) table.tick();
+  table.undo();
+  const said = table.log[0]!.id;
+  const note = { id: 'entry-note-1', quilt: QUILT, at: '2026-11-27T09:00:00.000Z', kind: 'noted' } as const;
+  const noted: LogEntry = { ...note, body: { text: said, stage: 'cut', about: {}, pictures: [] } };
+  let made = 0;
+  const copy = logInCopy([...table.log, noted], { quilt: 'copy', newId: () => `copied-${++made}-entry` });
+  const record = cutRecord(copy, 'copy', 'sash', 'in');
+  const { plan: had, done: hadDone, left: hadLeft, ...was } = table.record();
+  const { plan: has, done, left, ...is } = record;
+  expect(is).toEqual(was);
+  expect(has?.sheet.strips).toEqual(had?.sheet.strips);
+  expect([...done.keys()]).toEqual([...hadDone.keys()]);
+  expect(left.map(({ w, h }) => [w, h])).toEqual(hadLeft.map(({ w, h }) => [w, h]));
+  expect(hadLeft.length).toBeGreaterThan(0);
+  // No id of the quilt's own is left in it, but where a text happens to say one.
+  const ids = table.log.map(({ id }) => id).filter((id) => id !== said);
+  expect(ids.filter((id) => JSON.stringify(copy).includes(id))).toEqual([]);
+  expect(copy.at(-1)?.body).toEqual(noted.body);
+});
+test('a copy has neither the hours, nor the bookings, nor the stash’s pieces of the quilt it is of', () => {
+  const at = '2026-11-27T09:00:00.000Z';
+  const log = [
+    { id: 'entry-aaa1', quilt: QUILT, at, kind: 'clock-started', body: { work: 'sew' } },
+    {
+      id: 'entry-aaa2',
+      quilt: QUILT,
+      at,
+      kind: 'step-cut',
+      body: {
+        ...{ cloth: 'sash', unit: 'in', plan: 'entry-aaa9', step: 'leftover-0', takes: 0 },
+        ...{ uses: ['stash:0:piece-0001'], makes: [], leaves: [] },
+      },
+    },
+  ] as LogEntry[];
+  let made = 0;
+  const copy = logInCopy(log, { quilt: 'copy', newId: () => `copied-${++made}-entry` });
+  expect(copy.map(({ kind }) => kind)).toEqual(['step-cut']);
+  const put = {
+    ...{
+      id: 'piece-0001',
+      name: 'Fern',
+      colour: '#336644',
+      kind: 'piece',
+      unit: 'in',
+      width: 20,
+      length: 20,
+    },
+    ...{ count: 2, direction: 'none', alike: false, washed: false, price: null, from: '' },
+  };
+  const stash = [{ id: 'entry-put1', quilt: 'stash', at, kind: 'stash-put', body: put } as LogEntry];
+  expect(stashIn([...stash, ...log, ...copy], 'in').map(({ gone }) => gone)).toEqual([1]);
 });

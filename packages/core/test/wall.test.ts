@@ -378,3 +378,25 @@ describe('a cloth held against the blocks', () => {
   test('blocks without colours', () =>
     expect(judgeContrast('#777777', [block('x')], 'This sash').text).toContain('no colours yet'));
 });
+
+// A block is one thing: whatever is tried and taken back, it lies in one place (geometry).
+test('blocks that come in from beside lie in one place each, and those they stand for lie beside', () => {
+  const wallOfKinds = (across: number, down: number, blocks: number, kinds: number) =>
+    inchPlan({
+      grid: { across, down },
+      setting: wholeSetting({ kind: 'edge-to-edge' }),
+      pile: Array.from({ length: blocks }, (_, i) => block(`k${i}`, { kind: `kind ${i % kinds}` })),
+    });
+  for (const [plan, seeds] of [
+    [wallOfKinds(2, 2, 6, 2), 12],
+    [wallOfKinds(5, 6, 34, 4), 2],
+  ] as const) {
+    const job = wallJob(plan, layOut(plan), START_RULES);
+    for (let seed = 1; seed <= seeds; seed++) {
+      const { best, clashes } = [...arrange(job, seed, true)].at(-1)!;
+      expect(new Set(best.at).size).toBe(job.places.length);
+      expect(planProblems(withArrangement(plan, job, best))).toEqual([]);
+      expect(clashes).toBe(clashesOf(job, best).length);
+    }
+  }
+});

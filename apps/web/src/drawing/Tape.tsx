@@ -10,6 +10,7 @@ import { MoveHorizontal, MoveVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
+import { useAnswered } from '../design/answered.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { Bubble } from './Bubble.ts';
 
@@ -275,6 +276,7 @@ function useWidthMove(
     if (on || !hand.current.dragging) onHold?.(on);
   };
   const [active, setActive] = useState(false);
+  const answered = useAnswered();
   const [problem, setProblem] = useState<string | null>(null);
   const { moveProps } = useMove({
     onMoveStart: ({ pointerType }) => {
@@ -294,12 +296,13 @@ function useWidthMove(
       if (!held || (pointerType === 'touch' && !byFinger)) return;
       if (pointerType === 'keyboard') {
         const steps = Math.round(widthOf(held) / step + Math.sign(deltaX - deltaY));
-        setProblem(onMove(held.moves, steps * step, going.gesture));
+        setProblem(answered(onMove(held.moves, steps * step, going.gesture)));
         return;
       }
       going.travelled += down ? deltaY : deltaX;
       const moved = (held.mirrored ? -going.travelled : going.travelled) / going.scale;
-      setProblem(onMove(held.moves, Math.round((going.startWidth + moved) / step) * step, going.gesture));
+      const to = Math.round((going.startWidth + moved) / step) * step;
+      setProblem(answered(onMove(held.moves, to, going.gesture)));
     },
     onMoveEnd: ({ pointerType }) => {
       setActive(false);

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
@@ -6,15 +6,18 @@ import { Calm } from '../app/Calm.tsx';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useFollows } from '../app/useFollows.ts';
 import { HandInHand } from '../beginning/HandInHand.tsx';
+import { Answered } from '../design/answered.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Landmark } from '../design/Landmark.tsx';
 import type { Unreadable } from '../mend/UnreadablePage.tsx';
 import { Rail, RailToCome } from './Rail.tsx';
 import { StagePaper, stageToPrint } from '../paper/StagePaper.tsx';
 import { usePrinting } from '../paper/usePrinting.ts';
+import { RefusedNote } from './RefusedNote.tsx';
 import { StageAtWork } from './StageAtWork.tsx';
 import { openQuilt } from './saving.ts';
 import { TopBar, TopBarToCome } from './TopBar.tsx';
+import { refusalAnswered } from './viewSlice.ts';
 
 const MendPage = lazy(async () => ({ default: (await import('../mend/MendPage.tsx')).MendPage }));
 const UnreadablePage = lazy(async () => ({
@@ -159,28 +162,33 @@ function Opened({ printing }: { printing: boolean }) {
     if (cameFromElsewhere.current && document.activeElement === document.body)
       work.current?.focus({ preventScroll: true });
   }, []);
+  const dispatch = useAppDispatch();
+  const answered = useCallback(() => void dispatch(refusalAnswered()), [dispatch]);
   return (
     <Calm>
-      <Page>
-        {follows ? (
-          <>
-            <TopBar />
-            <Rail />
-          </>
-        ) : (
-          <>
-            <TopBarToCome />
-            <RailToCome />
-          </>
-        )}
-        <Landmark of="main" ref={work} tabIndex={-1}>
-          <HandInHand />
-          <div className="stage" data-printed={printing || undefined}>
-            <StageAtWork />
-          </div>
-          {printing && <StagePaper />}
-        </Landmark>
-      </Page>
+      <Answered value={answered}>
+        <Page>
+          {follows ? (
+            <>
+              <TopBar />
+              <Rail />
+            </>
+          ) : (
+            <>
+              <TopBarToCome />
+              <RailToCome />
+            </>
+          )}
+          <Landmark of="main" ref={work} tabIndex={-1}>
+            <HandInHand />
+            <div className="stage" data-printed={printing || undefined}>
+              <StageAtWork />
+            </div>
+            {printing && <StagePaper />}
+          </Landmark>
+        </Page>
+        <RefusedNote />
+      </Answered>
     </Calm>
   );
 }

@@ -4,10 +4,12 @@ import { useStore } from 'react-redux';
 import type { RootState } from '../app/store.ts';
 import { planChanged } from './planSlice.ts';
 import { selectKeptPlan, selectSetAside } from './selectors.ts';
+import { editRefused } from './viewSlice.ts';
 
 /**
  * Changes the plan in hand. A change that would make it unsound is not taken: the answer says why, and
- * the last good plan, with its drawing, stays. Null when it was taken.
+ * the last good plan, with its drawing, stays. Null when it was taken. A refusal that no field says beside itself
+ * (`useAnswered`) is said by the page, so that none goes by in silence.
  */
 export function useEdit() {
   const store = useStore<RootState>();
@@ -16,7 +18,10 @@ export function useEdit() {
       const before = selectKeptPlan(store.getState());
       const after = withoutPieces(change(before), selectSetAside(store.getState()));
       const [problem] = planProblems(after);
-      if (problem) return problem.message;
+      if (problem) {
+        store.dispatch(editRefused(problem.message));
+        return problem.message;
+      }
       if (JSON.stringify(after) !== JSON.stringify(before)) store.dispatch(planChanged(after, gesture));
       return null;
     },

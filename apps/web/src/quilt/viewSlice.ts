@@ -1,6 +1,7 @@
 import type { CuttingManner, FoundSheet } from '@lattice/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+import { planChanged } from './planSlice.ts';
 import { quiltOpened } from './savingSlice.ts';
 
 export type Theme = 'day' | 'evening';
@@ -13,6 +14,8 @@ interface View {
   readonly held: boolean;
   /** The straight grain is marked on the drawing. */
   readonly grain: boolean;
+  /** Why the last change was not taken, until it is said beside its field or another is taken. */
+  readonly refused: string | null;
   /** How cloths are to be cut that are not begun, by quilt and cloth. */
   readonly ways: Readonly<Record<string, ChosenWay>>;
 }
@@ -26,7 +29,7 @@ export interface ChosenWay {
 /** The key a cloth of a quilt has there. */
 export const wayKey = (quilt: string, cloth: string): string => `${quilt} ${cloth}`;
 
-const initialState: View = { pointed: [], theme: 'day', held: false, grain: false, ways: {} };
+const initialState: View = { pointed: [], theme: 'day', held: false, grain: false, refused: null, ways: {} };
 
 const slice = createSlice({
   name: 'view',
@@ -37,6 +40,8 @@ const slice = createSlice({
     grainMarked: (state, { payload }: PayloadAction<boolean>): View => ({ ...state, grain: payload }),
     tapeHeld: (state, { payload }: PayloadAction<boolean>): View =>
       state.held === payload ? state : { ...state, held: payload },
+    editRefused: (state, { payload }: PayloadAction<string>): View => ({ ...state, refused: payload }),
+    refusalAnswered: (state): View => (state.refused === null ? state : { ...state, refused: null }),
     wayChosen: (state, { payload: { of, way } }: PayloadAction<{ of: string; way: ChosenWay }>): View => ({
       ...state,
       ways: { ...state.ways, [of]: way },
@@ -45,8 +50,17 @@ const slice = createSlice({
   },
   // Marks are made on one quilt, and the next is come to without them.
   extraReducers: (build) =>
-    build.addCase(quiltOpened, (state): View => ({ ...state, pointed: [], held: false, grain: false })),
+    build
+      .addCase(quiltOpened, (state): View => ({
+        ...state,
+        pointed: [],
+        held: false,
+        grain: false,
+        refused: null,
+      }))
+      .addCase(planChanged, (state): View => (state.refused === null ? state : { ...state, refused: null })),
 });
 
-export const { pointedAt, tapeHeld, grainMarked, wayChosen, themeChosen } = slice.actions;
+export const { pointedAt, tapeHeld, grainMarked, editRefused, refusalAnswered, wayChosen, themeChosen } =
+  slice.actions;
 export const viewReducer = slice.reducer;

@@ -14,6 +14,9 @@ export const unitsDown = (length: number, unit: Unit): number => Math.floor(leng
 /** Whole units as a length in the plan's unit. */
 export const lengthIn = (units: number, unit: Unit): number => units / SCALE[unit];
 
+/** One mark of the grid cloths are planned on, which is what a piece may be larger than its figure, in the plan's unit. */
+export const gridMark = (unit: Unit): number => 1 / SCALE[unit];
+
 /** Whose a need is: the line of the cutting list, and the cut where it is one cut's alone. */
 export interface Owner {
   readonly line: CutLine;
@@ -78,6 +81,12 @@ interface Asked {
   readonly count: number;
   readonly run: number | null;
 }
+
+/** The sizes a cutting list has its pieces cut to, by the key of each need. */
+export const sizesWanted = (
+  lines: readonly CutLine[],
+): ReadonlyMap<string, Pick<Owner, 'width' | 'length'>> =>
+  new Map(lines.flatMap((line) => ownersIn(line).map(({ owner }) => [owner.cut ?? line.id, owner] as const)));
 
 function ownersIn(line: CutLine): Asked[] {
   const { cut: size } = line;

@@ -27,6 +27,8 @@ export interface CuttingJob {
   readonly fabric: Fabric;
   readonly lines: readonly CutLine[];
   readonly wish: PlaceWish;
+  /** The same cloth as the quilt would have it in the other unit, whose ruler has its marks elsewhere: asked for what was cut by that. */
+  readonly inOtherUnit?: () => CuttingJob;
 }
 
 /** A cloth cut for the least cloth, or for the fewest settings of the ruler. */

@@ -15,3 +15,6 @@ export const fromInches = (inches: number, unit: Unit): number => convertLength(
 
 /** The step a division moves by on a tape and a ruler rounds to: 1/8" or 5 mm. */
 export const rulerStep = (unit: Unit): number => (unit === 'in' ? 1 / 8 : 0.5);
+
+/** The other of the two. */
+export const otherUnit = (unit: Unit): Unit => (unit === 'in' ? 'cm' : 'in');

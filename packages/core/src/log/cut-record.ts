@@ -7,6 +7,9 @@ import { mergeLogs } from './merge.ts';
 /** Pieces that were cut; lengths in the unit that was asked for. */
 export type PiecesMade = EntryBody['step-cut']['makes'][number];
 
+/** Such pieces, and the unit of the plan they were cut by: rulers of two units have their marks at other places. */
+export type CutPieces = PiecesMade & { readonly cutIn: Unit };
+
 /** A piece of cloth left over, or a strip that is not cut up yet. */
 interface LeftPiece {
   /** Made of the plan, the step and its place there. */
@@ -28,6 +31,26 @@ export interface PieceKey {
 export const pieceKey = ({ what, of, w, h }: PieceKey, index: number): string =>
   `${what}:${w}:${h}:${index}:${of}`;
 
+/** Whether a leftover's key is of such pieces. */
+export function isOf(key: string, { what, of, w, h }: PieceKey): boolean {
+  const read = readPieceKey(key);
+  return read?.what === what && read.of === of && read.w === w && read.h === h;
+}
+
+/**
+ * The key of a leftover as a copy of its quilt has it.
+ *
+ * @param nameOf the new id of an entry; pieces of the stash stay with the quilt that cut them, and are plain leftovers here
+ */
+export function keyInCopy(key: string, nameOf: (entry: string) => string): string {
+  if (readPieceKey(key)) return key;
+  if (key.startsWith('stash:')) return `of-${key}`;
+  const [first = '', second, ...rest] = key.split('/');
+  return first === 'flaw' && second !== undefined
+    ? [first, nameOf(second), ...rest].join('/')
+    : [nameOf(first), ...(second === undefined ? [] : [second]), ...rest].join('/');
+}
+
 function readPieceKey(key: string): PieceKey | null {
   const [what, w, h, , ...of] = key.split(':');
   if (what !== 'joined' && what !== 'spare') return null;
@@ -43,7 +66,7 @@ export interface CutRecord {
   /** Something was spoiled since that plan was made, so that it no longer gives enough. */
   readonly lostSince: boolean;
   /** All that was cut and is not spoiled, by any plan. */
-  readonly made: readonly PiecesMade[];
+  readonly made: readonly CutPieces[];
   /** Length of cloth that is cut off or cannot be used. */
   readonly taken: number;
   readonly left: readonly LeftPiece[];
@@ -103,15 +126,15 @@ const stepKey = ({ plan, step }: Cut['body']): string => `${plan}/${step}`;
  * Pieces of one key and one size together, as things happened: what is spoiled or cut down is taken off, as far as it
  * was there then.
  */
-function madeIn(happened: readonly (Cut | Lost)[], unit: Unit): PiecesMade[] {
-  const made = new Map<string, PiecesMade>();
+function madeIn(happened: readonly (Cut | Lost)[], unit: Unit): CutPieces[] {
+  const made = new Map<string, CutPieces>();
   const add = (pieces: PiecesMade, from: Unit, sign: 1 | -1) => {
     const [w, h] = [convertLength(pieces.w, from, unit), convertLength(pieces.h, from, unit)];
     // Which way it lay on the cloth is of no matter any more.
     const id = [pieces.key, pieces.joined, Math.min(w, h).toFixed(4), Math.max(w, h).toFixed(4)].join();
     const had = made.get(id);
     const count = Math.max(0, (had?.count ?? 0) + sign * pieces.count);
-    made.set(id, { ...(had ?? { ...pieces, w, h }), count });
+    made.set(id, { ...(had ?? { ...pieces, w, h, cutIn: from }), count });
   };
   for (const { kind, body } of happened) {
     if (kind === 'cut-lost') {

@@ -1,6 +1,7 @@
 import { adviseOn, type Advice } from './advice.ts';
 import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Size } from '../border/sizes.ts';
+import { convertPlan } from '../plan/convert.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import { placing, type PlaceWish } from '../cutting/place.ts';
 import type { CuttingJob } from '../cutting/ways.ts';
@@ -17,6 +18,7 @@ import { type Edge, planEdge } from '../edge/edge.ts';
 import { type Layers, planLayers } from '../layer/layers.ts';
 import { type Layout, layOut } from '../layout/lay-out.ts';
 import { countLies, type LieCounts } from '../layout/lie.ts';
+import { otherUnit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { toTheEnd } from './parts.ts';
 import { settingOf } from '../setting/registry.ts';
@@ -116,6 +118,10 @@ export const cuttingJob = (plan: Plan, { pieces, besides }: Quilt, fabric: strin
   fabric: fabricById(plan, fabric),
   lines: [...pieces, ...besides].filter((line) => line.fabric === fabric),
   wish: placeWish(plan),
+  inOtherUnit: () => {
+    const other = convertPlan(plan, otherUnit(plan.unit));
+    return cuttingJob(other, computeQuilt(other), fabric);
+  },
 });
 
 /** The edge with the joins of its binding where the cutting has them. */

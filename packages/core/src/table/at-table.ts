@@ -1,15 +1,32 @@
 import { planOf, type Planned } from '../cutting/at-once.ts';
-import { type Owner, sheetOf, unitsDown, wantsKey, wantsOf } from '../cutting/needs.ts';
+import {
+  gridMark,
+  type Owner,
+  sheetOf,
+  sizesWanted,
+  unitsDown,
+  wantsKey,
+  wantsOf,
+} from '../cutting/needs.ts';
+import { placedInUnit } from '../cutting/in-unit.ts';
 import { placeOn } from '../cutting/place.ts';
 import type { Placed } from '../cutting/placed.ts';
 import { cuttingSteps, type CuttingStep, type Leftover } from '../cutting/steps.ts';
 import type { CuttingJob, FoundSheet } from '../cutting/ways.ts';
-import { near } from '../length/tolerance.ts';
-import type { Unit } from '../length/unit.ts';
-import { type CutRecord, type PieceKey, pieceKey, type PiecesMade } from '../log/cut-record.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
+import { convertLength, otherUnit, type Unit } from '../length/unit.ts';
+import {
+  type CutPieces,
+  type CutRecord,
+  type PieceKey,
+  pieceKey,
+  type PiecesMade,
+  isOf,
+} from '../log/cut-record.ts';
 import { isLong, type Need, type Sheet, type SheetPlan, type StockPiece } from '../placing/need.ts';
 import { taskOf } from '../placing/task.ts';
 import type { Manner } from '../placing/views.ts';
+import type { Cloth } from '../strip/strip-plan.ts';
 
 /** A step at the table, and whether it is done. */
 export interface TableStep extends CuttingStep {
@@ -66,24 +83,23 @@ export interface TableWish {
 export function atTable(job: CuttingJob, record: CutRecord, wish: TableWish = {}): TableCloth {
   const { fabric, lines, wish: how } = job;
   const { unit } = how;
-  const cloth = { usable: fabric.usableWidth, seam: how.seam, unit };
+  const cloth = clothOf(job);
   const { needs, owners } = wantsOf(lines, cloth, how.roundOf);
   const key = wantsKey(needs, sheetOf(cloth));
-  const { cut, spare } = matched(owners, needs, record.made);
-  const { plan: kept } = record;
-  const begun = kept !== null && kept.wants === key && kept.unit === unit && !record.lostSince ? kept : null;
+  const { cut, spare } = matched(job, needs, record.made);
+  const begun = begunIn(job, record);
   const stock: readonly Leftover[] = begun
     ? begun.stock
     : [...record.left, ...joinedIn(record.made), ...spareIn(spare), ...(wish.stash ?? [])];
-  let sheet: SheetPlan | null = null;
-  const placed = placeOn(fabric, lines, how, (all, on) => {
-    const left = all.map((need) => ({ ...need, count: need.count - (cut.get(need.key) ?? 0) }));
-    const planned = begun
-      ? { task: taskOf(all, on), plan: begun.sheet }
-      : plannedFor(left, on, stock, key, wish, unit);
-    sheet = planned.plan;
-    return planned;
-  });
+  let sheet: SheetPlan | null = begun?.kept.sheet ?? null;
+  const placed = begun
+    ? begun.placed
+    : placeOn(fabric, lines, how, (all, on) => {
+        const left = all.map((need) => ({ ...need, count: need.count - (cut.get(need.key) ?? 0) }));
+        const planned = plannedFor(left, on, stock, key, wish, unit);
+        sheet = planned.plan;
+        return planned;
+      });
   const steps = cuttingSteps(placed, unit, stock).map((step) => ({
     ...step,
     done: begun !== null && record.done.has(step.id),
@@ -98,10 +114,48 @@ export function atTable(job: CuttingJob, record: CutRecord, wish: TableWish = {}
       ...stripCounts(steps, record.made, begun !== null),
     ],
     spare,
-    replanned: kept !== null && begun === null,
+    replanned: record.plan !== null && begun === null,
     taken: record.taken,
     left: steps.reduce((sum, { kind, done, box }) => sum + (kind === 'strip' && !done ? box.h : 0), 0),
-    plan: { id: begun?.id ?? null, wants: key, stock, sheet: sheet! },
+    plan: { id: begun?.kept.id ?? null, wants: begun?.kept.wants ?? key, stock, sheet: sheet! },
+  };
+}
+
+const clothOf = ({ fabric, wish }: CuttingJob): Cloth => ({
+  usable: fabric.usableWidth,
+  seam: wish.seam,
+  unit: wish.unit,
+});
+
+/** A plan that was begun and is kept to: what lies where by it and what it cuts up first, in the unit asked for. */
+interface Begun {
+  readonly kept: NonNullable<CutRecord['plan']>;
+  readonly placed: Placed;
+  readonly stock: readonly Leftover[];
+}
+
+/**
+ * The plan that was begun, where the quilt still wants the same of the cloth. A plan whose unit was changed since wants
+ * the same (rule UN-1): it is held against what the quilt wants in the unit it was begun in, and told in this one.
+ */
+function begunIn(job: CuttingJob, { plan: kept, lostSince }: CutRecord): Begun | null {
+  if (!kept || lostSince) return null;
+  const { unit } = job.wish;
+  const its = kept.unit === unit ? job : job.inOtherUnit?.();
+  if (!its) return null;
+  const cloth = clothOf(its);
+  const { needs } = wantsOf(its.lines, cloth, its.wish.roundOf);
+  if (kept.wants !== wantsKey(needs, sheetOf(cloth))) return null;
+  const placed = placeOn(its.fabric, its.lines, its.wish, (all, on) => ({
+    task: taskOf(all, on),
+    plan: kept.sheet,
+  }));
+  if (kept.unit === unit) return { kept, placed, stock: kept.stock };
+  const length = (value: number) => convertLength(value, kept.unit, unit);
+  return {
+    kept,
+    placed: placedInUnit(placed, job.fabric, kept.unit, unit),
+    stock: kept.stock.map((piece) => ({ ...piece, w: length(piece.w), h: length(piece.h) })),
   };
 }
 
@@ -124,19 +178,33 @@ function plannedFor(
   return planOf(needs, sheet, manner, stock);
 }
 
-/** Pieces that were cut against what is wanted: by whose they are and how large. */
+/**
+ * Pieces that were cut against what is wanted: by whose they are and how large. A piece is held against what the list
+ * wants in the unit it was cut in, within the mark of the grid its plan was made on: a plan that only changed its unit
+ * wants what it wanted (rule UN-1).
+ */
 function matched(
-  owners: ReadonlyMap<string, Owner>,
+  { lines, wish: { unit }, inOtherUnit }: CuttingJob,
   needs: readonly Need[],
-  made: readonly PiecesMade[],
+  made: readonly CutPieces[],
 ): { cut: ReadonlyMap<string, number>; spare: PiecesMade[] } {
   const cut = new Map<string, number>();
   const spare: PiecesMade[] = [];
+  const other = otherUnit(unit);
+  const own = sizesWanted(lines);
+  const elsewhere =
+    inOtherUnit && made.some(({ cutIn }) => cutIn !== unit) ? sizesWanted(inOtherUnit().lines) : own;
+  const wantedOf = ({ key, cutIn }: CutPieces) => {
+    const size = (cutIn === unit ? own : elsewhere).get(key);
+    if (!size || cutIn === unit || !inOtherUnit) return size;
+    return { width: convertLength(size.width, other, unit), length: convertLength(size.length, other, unit) };
+  };
   for (const pieces of made) {
     if (pieces.joined) continue;
-    const owner = owners.get(pieces.key);
+    const size = wantedOf(pieces);
     const wanted = needs.find(({ key }) => key === pieces.key)?.count ?? 0;
-    const fits = owner && sameSize(owner, pieces);
+    const mark = convertLength(gridMark(pieces.cutIn), pieces.cutIn, unit);
+    const fits = size && sameSize(size, pieces, mark + TOLERANCE);
     const used = fits ? Math.min(pieces.count, wanted) : 0;
     if (used > 0) cut.set(pieces.key, used);
     if (used < pieces.count) spare.push({ ...pieces, count: pieces.count - used });
@@ -144,8 +212,14 @@ function matched(
   return { cut, spare };
 }
 
-const sameSize = ({ width, length }: Owner, { w, h }: PiecesMade): boolean =>
-  (near(width, w) && near(length, h)) || (near(width, h) && near(length, w));
+const sameSize = (
+  { width, length }: Pick<Owner, 'width' | 'length'>,
+  { w, h }: PiecesMade,
+  within: number,
+): boolean => {
+  const same = (a: number, b: number) => Math.abs(a - b) <= within;
+  return (same(width, w) && same(length, h)) || (same(width, h) && same(length, w));
+};
 
 /** Strips to be joined are cloth still: whatever wants strips of that width may have them. */
 const joinedIn = (made: readonly PiecesMade[]): Leftover[] =>
@@ -189,7 +263,15 @@ function stripCounts(steps: readonly TableStep[], made: readonly PiecesMade[], b
   };
   for (const { done, makes } of steps)
     for (const { line, name, count, joined } of makes) if (joined) add(line, name, done ? count : 0, count);
-  // Cut by an earlier plan, they are there all the same.
-  if (!begun) for (const { key, name, count, joined } of made) if (joined) add(key, name, count, count);
+  // Cut by an earlier plan, they are there all the same; but for those the new plan cuts up, which it counts itself.
+  if (!begun)
+    for (const { key, name, count, joined, w, h } of made) {
+      if (!joined) continue;
+      const again = steps.filter(
+        ({ stock }) => stock !== null && isOf(stock, { what: 'joined', of: key, w, h }),
+      );
+      const left = count - again.length;
+      if (left > 0) add(key, name, left, left);
+    }
   return [...counts.values()];
 }

@@ -104,7 +104,8 @@ class State {
   readonly free: readonly number[];
   private at: Int32Array;
   private turns: Int32Array;
-  private readonly parked: number[];
+  /** Blocks without a place that may come in: exactly those that lie nowhere. */
+  private parked: number[];
   private readonly blocks: number;
   private readonly turnable: readonly number[];
   /** Step until which a place rests. */
@@ -113,14 +114,13 @@ class State {
   constructor(
     private readonly job: WallJob,
     private readonly costs: Costs,
-    spares: boolean,
+    private readonly spares: boolean,
   ) {
     this.at = Int32Array.from(job.at);
     this.turns = Int32Array.from(job.turns);
     this.blocks = job.blocks.length;
     this.free = job.places.flatMap((_, i) => (job.locked[i] || job.at[i]! < 0 ? [] : [i]));
-    const laid = new Set(job.at);
-    this.parked = spares ? job.blocks.flatMap((_, i) => (laid.has(i) ? [] : [i])) : [];
+    this.parked = this.without(job.at);
     this.turnable = job.rules.turn > 0 ? this.free : [];
     this.rests = job.places.map(() => 0);
   }
@@ -129,10 +129,17 @@ class State {
     return { at: [...this.at], turns: [...this.turns] };
   }
 
-  /** Goes on from an arrangement with the same blocks in its places. */
+  /** Goes on from an arrangement; what it has no place for is parked. */
   take({ at, turns }: Arrangement): void {
     this.at = Int32Array.from(at);
     this.turns = Int32Array.from(turns);
+    this.parked = this.without(at);
+  }
+
+  private without(at: readonly number[]): number[] {
+    if (!this.spares) return [];
+    const laid = new Set(at);
+    return this.job.blocks.flatMap((_, i) => (laid.has(i) ? [] : [i]));
   }
 
   anyClash(): boolean {

@@ -17,9 +17,11 @@ export interface Crowd {
  * meet, a square of four for most; one block of a kind in each is the most there can be without a clash
  * (geometry), and a group that holds k of them has k(k − 1)/2 clashes. Blocks to spare may stay off the wall.
  */
-export function crowdsOf({ blocks, places, meetings, rules }: WallJob): Crowd[] {
+export function crowdsOf({ blocks, places, meetings, rules, at }: WallJob): Crowd[] {
   const room = groupsOf(places.length, meetings);
-  const spare = Math.max(0, blocks.length - places.length);
+  // Of an empty place nobody has to hang anything: what lies nowhere is spare.
+  const filled = at.filter((block) => block >= 0).length;
+  const spare = Math.max(0, blocks.length - filled);
   const by = (['kind', 'maker'] as const).filter((what) => rules[what] > 0);
   return by.flatMap((what) => {
     const counts = new Map<string, number>();

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Button, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
+import { useAnswered } from '../answered.ts';
 import { Box, BoxInput, FieldLabel, fieldRow, Wrong } from './fieldStyles.ts';
 
 const Row = styled(NumberField)`
@@ -15,9 +16,10 @@ interface CountFieldProps {
 
 /** A whole number, typed or stepped. A number that cannot be stays in the box with its reason; the last good one stays in force. */
 export function CountField({ label, value, onCommit }: CountFieldProps) {
+  const answered = useAnswered();
   const [rejected, setRejected] = useState<{ value: number; problem: string } | null>(null);
   const change = (next: number) => {
-    const problem = Number.isNaN(next) ? 'A number is missing here.' : onCommit(next);
+    const problem = Number.isNaN(next) ? 'A number is missing here.' : answered(onCommit(next));
     setRejected(problem === null ? null : { value: next, problem });
   };
   return (

@@ -2,6 +2,7 @@ import { formatLength, formatWithUnit, parseLength, rulerStep, type Unit } from 
 import { useState } from 'react';
 import { Button, TextField } from 'react-aria-components';
 import styled from 'styled-components';
+import { useAnswered } from '../answered.ts';
 import { Lengths } from '../Lengths.tsx';
 import { Box, BoxInput, FieldLabel, fieldRow, Understood, Wrong } from './fieldStyles.ts';
 
@@ -54,6 +55,7 @@ export function LengthField({
   step = rulerStep(unit),
   autoFocus = false,
 }: LengthFieldProps) {
+  const answered = useAnswered();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
@@ -65,7 +67,7 @@ export function LengthField({
   const nothing = value === null && !parsed?.ok;
 
   const commit = (next: number): boolean => {
-    const wrong = onCommit(next);
+    const wrong = answered(onCommit(next));
     setProblem(wrong);
     if (wrong === null) setDraft(null);
     return wrong === null;

@@ -1,6 +1,7 @@
 import { formatLength, parseLength, type Unit } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { useAnswered } from '../../design/answered.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 
 /** The typeset figure lies over the input while nobody types in it, since an input cannot set fractions. */
@@ -71,12 +72,13 @@ interface LengthCellProps {
 
 /** A length in a table: typed as quilters write it, kept when the cell is left or Enter pressed; what cannot be stays, marked. */
 export function LengthCell({ label, cell, value, unit, onCommit, onProblem, onFocus }: LengthCellProps) {
+  const answered = useAnswered();
   const [draft, setDraft] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
   const finish = () => {
     if (draft === null) return;
     const parsed = draft.trim() === '' ? null : parseLength(draft, unit);
-    const problem = parsed && !parsed.ok ? parsed.message : onCommit(parsed ? parsed.value : null);
+    const problem = parsed && !parsed.ok ? parsed.message : answered(onCommit(parsed ? parsed.value : null));
     setWrong(problem !== null);
     onProblem(problem);
     if (problem === null) setDraft(null);

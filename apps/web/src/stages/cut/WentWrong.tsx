@@ -157,7 +157,7 @@ function Spoiled({
             />
             <Button
               onPress={() => {
-                const lost = [{ ...chosen, count: Math.min(count, chosen.count) }];
+                const lost = [{ ...pieceOf(chosen), count: Math.min(count, chosen.count) }];
                 void dispatch(
                   cutLost({ cloth, unit: plan.unit, why: 'miscut', pieces: lost, instead: [], length: 0 }),
                 );
@@ -238,6 +238,9 @@ function Flaw({ fabric, plan, onClose }: { fabric: Fabric; plan: Plan; onClose: 
   );
 }
 
+/** Pieces as the log has them. */
+const pieceOf = ({ cutIn: _, ...piece }: CutRecord['made'][number]) => piece;
+
 /** Sashes cut at another width than planned may make the quilt as they are. */
 function WrongWidth({
   cloth,
@@ -255,7 +258,9 @@ function WrongWidth({
   const { sash } = lengthsOf(plan.setting);
   const cutAt = sash === undefined ? 0 : sash + 2 * plan.seam;
   const [width, setWidth] = useState(cutAt + (plan.unit === 'in' ? 0.25 : 0.5));
-  const sashes = record.made.filter(({ w, h, joined }) => !joined && near(Math.min(w, h), cutAt));
+  const sashes = record.made
+    .filter(({ w, h, joined }) => !joined && near(Math.min(w, h), cutAt))
+    .map(pieceOf);
   if (sash === undefined || sashes.length === 0) return null;
   const asCut = sashes.map((pieces) => ({
     ...pieces,

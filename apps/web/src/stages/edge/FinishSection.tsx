@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useAnswered } from '../../design/answered.ts';
 import { pictureCard } from '../../design/cardStyles.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Verdict } from '../../design/Verdict.ts';
@@ -60,13 +61,14 @@ export function FinishSection() {
   const { edge: now } = useAppSelector(selectPlan);
   const { finishes } = now;
   const edit = useEdit();
+  const answered = useAnswered();
   const [said, setRefused] = useState<{ finish: EdgeFinish; why: string; of: Plan['edge'] } | null>(null);
   // What was said of another edge is no longer true of this one.
   const refused = said?.of === now ? said : null;
   const set = (next: readonly EdgeFinish[]) =>
     edit((p) => ({ ...p, edge: { ...p.edge, finishes: EDGE_FINISHES.filter((f) => next.includes(f)) } }));
   const toggle = (finish: EdgeFinish, on: boolean) => {
-    const why = set(on ? [...finishes, finish] : finishes.filter((f) => f !== finish));
+    const why = answered(set(on ? [...finishes, finish] : finishes.filter((f) => f !== finish)));
     setRefused(why === null ? null : { finish, why, of: now });
   };
   const way = refused && !finishes.includes(refused.finish) ? instead(refused.finish) : null;
@@ -90,7 +92,7 @@ export function FinishSection() {
           {way && (
             <Button
               onPress={() => {
-                const why = set(way);
+                const why = answered(set(way));
                 setRefused(why === null ? null : { finish: refused.finish, why, of: now });
               }}
             >

@@ -16,6 +16,7 @@ import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useAnswered } from '../../design/answered.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
@@ -82,6 +83,7 @@ const WHICH = [
 export function ShapeSection({ edge }: { edge: Edge }) {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
+  const answered = useAnswered();
   const { id } = useParams();
   /** A tape is being laid round it: the field waits, empty, for what it reads. */
   const [taped, setTaped] = useState(false);
@@ -109,7 +111,7 @@ export function ShapeSection({ edge }: { edge: Edge }) {
         value={shape}
         choices={shapes}
         onChange={(to) => {
-          const why = change({ shape: to as EdgeShape });
+          const why = answered(change({ shape: to as EdgeShape }));
           const fits = why !== null && to === 'scalloped' && scallopsThatFit();
           setRefused(why === null || fits ? null : { why, of: plan.edge });
         }}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Label, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
+import { useAnswered } from '../../design/answered.ts';
 import { SettingCard } from '../../design/SettingCard.ts';
 import { SettingSample } from '../../drawing/SettingSample.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
@@ -19,6 +20,7 @@ const Cards = styled(RadioGroup)`
 export function SettingCards() {
   const plan = useAppSelector(selectPlan);
   const edit = useEdit();
+  const answered = useAnswered();
   const [problem, setProblem] = useState<string | null>(null);
   // What is there already is offered where it was begun with; blocks can be laid out there too.
   const { whole } = settingOf(plan.setting.kind);
@@ -29,7 +31,9 @@ export function SettingCards() {
       isInvalid={problem !== null}
       validationBehavior="aria"
       onChange={(kind) =>
-        setProblem(edit((p) => ({ ...p, setting: turnInto(kind as SettingKind, p.setting, p.unit) })))
+        setProblem(
+          answered(edit((p) => ({ ...p, setting: turnInto(kind as SettingKind, p.setting, p.unit) }))),
+        )
       }
     >
       <Label style={{ display: 'none' }}>Kind of setting</Label>

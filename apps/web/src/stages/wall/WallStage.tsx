@@ -151,8 +151,9 @@ export function WallStage() {
       setSaid(refused);
       return false;
     }
+    // What is not taken stays as it was, and the page says why.
+    if (edit(() => next) !== null) return false;
     clear();
-    edit(() => next);
     return true;
   };
   const drop = (source: Source, target: Target) => {
