@@ -42,6 +42,7 @@ export { type Manner as CuttingManner } from './placing/views.ts';
 export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts';
 export { type CuttingStep } from './cutting/steps.ts';
 export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewing.ts';
+export { type ChosenSewing, chosenSewing } from './sewing/chosen.ts';
 export { type GuideStep, guideOf, howItLies, judgePart } from './sewing/guide.ts';
 export {
   type Act,
@@ -62,11 +63,13 @@ export { type Pressing } from './sewing/pressing.ts';
 export { logInCopy } from './log/in-copy.ts';
 export { type SewRecord, sewRecord } from './log/sew-record.ts';
 export { sewingJson } from './format/sewing-json.ts';
+export { planKey } from './format/plan-key.ts';
 export { cutTree } from './cutting/cut-tree.ts';
 export { type ClothBox, type Placed } from './cutting/placed.ts';
 export { hasLongSashes } from './cutting/over-long.ts';
 export { waitOf } from './cutting/waits.ts';
 export { atTable, type TableCloth, type TableStep } from './table/at-table.ts';
+export { type Logged, toBuy, type ToBuy } from './table/to-buy.ts';
 export { leftoverEntries, planEntry, stepEntry } from './table/entries.ts';
 export { type CutRecord, cutRecord } from './log/cut-record.ts';
 export { type StashPiece, stashIn } from './log/stash.ts';

@@ -137,7 +137,7 @@ describe('tables', () => {
       0,
     );
     expect(Math.abs(area - wanted)).toBeLessThan(1e-3);
-    const shopping = rowsOf(shoppingCsv(plan, quilt, 'comma'), ';');
+    const shopping = rowsOf(shoppingCsv(plan, quilt.fabrics, 'comma'), ';');
     expect(shopping.map((row) => row['ask'])).toEqual(quilt.fabrics.map(({ buy }) => buy.text));
     expect(Number(shopping[0]![`length (${plan.unit})`]!.replace(',', '.'))).toBeCloseTo(
       quilt.fabrics[0]!.buy.length.value,

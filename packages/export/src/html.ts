@@ -1,16 +1,15 @@
 import {
   asMarkup,
-  cuttingJob,
-  cuttingWay,
+  chosenSewing,
   fabricById,
   formatSize,
   formatWithUnit,
-  guideOf,
   numberOf,
   quiltScene,
   sceneSvg,
-  sewingOf,
+  sewRecord,
   stepSays,
+  toBuy,
 } from '@lattice/core';
 import { FACE_PIXELS, faceAddresses, onPaper, type TakeJob } from './job.ts';
 
@@ -41,20 +40,20 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
     `<ol>${lines.map((line) => `<li>${asMarkup(line)}</li>`).join('')}</ol>`;
   const rows = (all: readonly (readonly string[])[]) =>
     all.map((cells) => `<tr>${cells.map((cell) => `<td dir="auto">${cell}</td>`).join('')}</tr>`).join('\n');
-  const sewing = sewingOf(plan, quilt.layout);
-  const way = sewing.ways.find(({ method }) => method.id === sewing.best?.id);
+  const { sewing, way, guide } = chosenSewing(plan, quilt, sewRecord(job.log, job.id, unit).chosen);
+  const buying = toBuy(plan, quilt, job);
   const picture = sceneSvg(
     quiltScene(plan, quilt.layout, quilt.joins),
     await faceAddresses(job, FACE_PIXELS),
   ).replace('<svg ', `<svg role="img" aria-label="${asMarkup(`The quilt, ${size}`)}" `);
-  const cut = quilt.fabrics
+  const cut = buying
     .filter(({ pieces, runs }) => pieces.length + runs.length > 0)
     .map(
-      ({ fabric }) =>
-        `<h3 dir="auto">${asMarkup(fabric.name)}</h3>${list(cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty').steps.map((step) => stepSays(step, unit)))}`,
+      ({ fabric, table }) =>
+        `<h3 dir="auto">${asMarkup(fabric.name)}</h3>${list(table.steps.map((step) => `${stepSays(step, unit)}${step.done ? ' Done.' : ''}`))}`,
     );
   const sewn = way
-    ? guideOf(plan, quilt, sewing, way).map(
+    ? guide.map(
         ({ title: step, pick, does, caution }) =>
           `<li><b>${asMarkup(step)}</b> ${asMarkup([pick, ...does, caution ?? ''].join(' '))}</li>`,
       )
@@ -84,7 +83,7 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
 ${picture}
 <h2>To buy</h2>
 <table><tbody>
-${rows(quilt.fabrics.map(({ fabric, buy }) => [`<span class="cloth" style="background:${asMarkup(fabric.colour)}"></span>${asMarkup(fabric.name)}`, asMarkup(buy.text), asMarkup(`${formatWithUnit(fabric.usableWidth, unit)} usable`)]))}
+${rows(buying.map(({ fabric, buy, settled }) => [`<span class="cloth" style="background:${asMarkup(fabric.colour)}"></span>${asMarkup(fabric.name)}`, asMarkup(settled === null ? buy.text : `nothing: ${settled}`), asMarkup(`${formatWithUnit(fabric.usableWidth, unit)} usable`)]))}
 </tbody></table>
 <h2>To cut</h2>
 <table><thead><tr><th>How many</th><th>What</th><th>As cut</th><th>Cloth</th></tr></thead><tbody>

@@ -8,6 +8,7 @@ import {
   logCsv,
   pacesFrom,
   placedCsv,
+  planKey,
   planSchema,
   quiltScene,
   randomFrom,
@@ -20,6 +21,7 @@ import {
   templatesOf,
   templatesScene,
   timeCsv,
+  toBuy,
   workLeft,
   writeBlocksCsv,
   writePalette,
@@ -150,7 +152,7 @@ export const TAKEAWAYS: readonly Takeaway[] = [
     placedCsv(job.plan, job.quilt, marks(job)),
   ),
   csv('shopping', 'The shopping list', 'Every cloth, what to ask for', (job) =>
-    shoppingCsv(job.plan, job.quilt, marks(job)),
+    shoppingCsv(job.plan, toBuy(job.plan, job.quilt, job), marks(job)),
   ),
   csv('blocks', 'The blocks', 'Names, makers and measurements; comes back in', ({ plan }) =>
     writeBlocksCsv(plan.pile, plan.unit),
@@ -239,7 +241,8 @@ function diaryFile({ plan, log, id, quilt, made }: TakeJob): string {
   );
   return calendarFile(
     plan.title,
-    diaryOf({ id, title: plan.title, due: dueIn(log, id).date }, said, hours),
+    // Of a plan file alone the plan itself is what tells its sittings from another's.
+    diaryOf({ id: id === '' ? planKey(plan) : id, title: plan.title, due: dueIn(log, id).date }, said, hours),
     made,
   );
 }

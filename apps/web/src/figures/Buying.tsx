@@ -1,12 +1,4 @@
-import {
-  type Fabric,
-  type FabricCut,
-  FIBRES,
-  formatWithUnit,
-  isUsed,
-  numberOf,
-  type Plan,
-} from '@lattice/core';
+import { type Fabric, FIBRES, formatWithUnit, isUsed, numberOf, type Plan, type ToBuy } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -17,7 +9,7 @@ import { LengthField } from '../design/controls/LengthField.tsx';
 import { Why } from '../design/controls/Why.tsx';
 import { Named } from '../design/Named.ts';
 import { Lengths } from '../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectQuilt, selectToBuy } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { OnlySoMuch } from '../shop/OnlySoMuch.tsx';
 import { FromStash } from '../stash/FromStash.tsx';
@@ -76,7 +68,8 @@ const Name = styled(TextField)`
 /** For each fabric what to ask the shop for, and why; its name, colour and usable width to change. */
 export function Buying() {
   const plan = useAppSelector(selectPlan);
-  const { fabrics, layers } = useAppSelector(selectQuilt);
+  const { layers } = useAppSelector(selectQuilt);
+  const fabrics = useAppSelector(selectToBuy);
   const priced = fabrics.filter((cut) => cut.cost !== null);
   const edit = useEdit();
   const add = () =>
@@ -114,7 +107,7 @@ export function Buying() {
       }
     >
       <LengthField
-        label="To square each end"
+        label="To square its end"
         value={plan.squaring}
         unit={plan.unit}
         onCommit={(squaring) => edit((p) => ({ ...p, squaring }))}
@@ -151,6 +144,13 @@ export function Buying() {
   );
 }
 
+/** Why nothing is to be bought, as it stands in the place of what is. */
+const SETTLED = {
+  cut: 'all is cut',
+  'in the house': 'is in the house',
+  'set aside': 'from the stash',
+} as const satisfies Record<NonNullable<ToBuy['settled']>, string>;
+
 function ClothLine({
   fabric,
   index,
@@ -159,7 +159,7 @@ function ClothLine({
 }: {
   fabric: Fabric;
   index: number;
-  cut: FabricCut | undefined;
+  cut: ToBuy | undefined;
   plan: Plan;
 }) {
   const edit = useEdit();
@@ -188,7 +188,9 @@ function ClothLine({
           >
             <Input />
           </Name>
-          {cut ? (
+          {cut?.settled ? (
+            <span className="why">{SETTLED[cut.settled]}</span>
+          ) : cut ? (
             <span className="buy">
               <Why figure={cut.buy.length} text={cut.buy.text} what={cut.buy.text} />
             </span>
@@ -211,7 +213,7 @@ function ClothLine({
               text={formatWithUnit(cut.needed.value, unit)}
               what={`${formatWithUnit(cut.needed.value, unit)} needed`}
             />{' '}
-            needed
+            {cut.have === null ? 'needed' : 'still needed'}
             {cut.strips.map(({ width, strips, along, yields }) => {
               const what = along
                 ? formatWithUnit(width * strips.value, unit)
@@ -249,7 +251,7 @@ function ClothLine({
         {cut && (
           <>
             <FromStash fabric={fabric} />
-            <OnlySoMuch fabric={fabric} needed={cut.needed.value + plan.squaring} />
+            <OnlySoMuch fabric={fabric} needed={cut.inAll} />
           </>
         )}
         <LengthField

@@ -16,7 +16,7 @@ import {
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { backingName } from '../figures/backingName.ts';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectQuilt, selectToBuy } from '../quilt/selectors.ts';
 import { Ticks } from './Ticks.ts';
 
 /** A line of a list on paper: what it is, its figures, and what else is worth knowing. */
@@ -75,11 +75,12 @@ export function PiecesToTick() {
 /** What to ask the shop for, cloth by cloth, and the batting. */
 export function ShoppingToTick() {
   const plan = useAppSelector(selectPlan);
-  const { fabrics, layers } = useAppSelector(selectQuilt);
+  const { layers } = useAppSelector(selectQuilt);
+  const fabrics = useAppSelector(selectToBuy);
   const { unit } = plan;
-  const lines: PaperLine[] = fabrics.map(({ fabric, needed, buy, cost }) => ({
+  const lines: PaperLine[] = fabrics.map(({ fabric, needed, buy, cost, settled }) => ({
     what: fabric.name,
-    figures: buy.text,
+    figures: settled === null ? buy.text : `nothing to buy: ${settled}`,
     rest: `${formatWithUnit(needed.value, unit)} needed of ${formatWithUnit(fabric.usableWidth, unit)} usable${cost ? `; ${cost.value.toFixed(2)}` : ''}`,
   }));
   if (layers?.chosenBatting)

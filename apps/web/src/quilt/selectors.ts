@@ -5,10 +5,13 @@ import {
   type Quilt,
   stashIn,
   stockFor,
+  toBuy,
+  type ToBuy,
   withStock,
 } from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { RootState } from '../app/store.ts';
+import { wayKey } from './viewSlice.ts';
 import { layoutOf, quiltOf } from './workedOut.ts';
 
 /** The plan as it is kept. Only screens that show an open quilt ask for it. */
@@ -47,4 +50,17 @@ export const selectDrawn: (state: RootState) => Drawn = createSelector(
   selectPlan,
   selectFinished,
   (plan, { target }): Drawn => ({ layout: layoutOf(plan), target }),
+);
+
+/** What is still to be bought, cloth by cloth, with each as it lies on the table: less what is set aside, cut or in the house. */
+export const selectToBuy: (state: RootState) => readonly ToBuy[] = createSelector(
+  selectPlan,
+  selectQuilt,
+  (state: RootState) => state.log,
+  (state: RootState) => state.saving.id,
+  (state: RootState) => state.view.ways,
+  (plan, quilt, log, id, ways) =>
+    toBuy(plan, quilt, { id: id ?? '', log }, (fabric) =>
+      id === null ? undefined : ways[wayKey(id, fabric)],
+    ),
 );

@@ -8,7 +8,7 @@ import { Lengths } from '../design/Lengths.tsx';
 import { Section } from '../figures/Section.tsx';
 import { newId } from '../outbox/tabs.ts';
 import { hearEntries } from '../outbox/writeLog.ts';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectToBuy } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 import { useAskShopMutation, useHoldOrderMutation, useLetOrderGoMutation } from './shopApi.ts';
 
@@ -56,7 +56,7 @@ const Cloths = styled.ul`
 /** The shop asked for the list: what it has, what it would give instead, and an order held until a day. */
 export function AskShop() {
   const plan = useAppSelector(selectPlan);
-  const quilt = useAppSelector(selectQuilt);
+  const buying = useAppSelector(selectToBuy);
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id)!;
   const dispatch = useAppDispatch();
@@ -67,7 +67,7 @@ export function AskShop() {
   const [chosen, setChosen] = useState<Readonly<Record<string, ShopOffer>>>({});
   const { unit } = plan;
   const holds = useMemo(() => holdsIn(log, id), [log, id]);
-  const wanted = quilt.fabrics.filter(({ buy }) => buy.length.value > 0);
+  const wanted = buying.filter(({ buy }) => buy.length.value > 0);
   const list = {
     unit,
     cloths: wanted.map(({ fabric, buy }) => ({

@@ -9,7 +9,7 @@ import { LengthField } from '../design/controls/LengthField.tsx';
 import { Lengths } from '../design/Lengths.tsx';
 import { Section } from '../figures/Section.tsx';
 import { writeLog } from '../outbox/writeLog.ts';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectToBuy } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
 
 const Lines = styled.ul`
@@ -68,7 +68,7 @@ const Tools = styled.div`
 /** The list as one says it at the counter: copied, shared, printed, ticked in the shop; and what was really brought home. */
 export function ListToSay() {
   const plan = useAppSelector(selectPlan);
-  const { fabrics } = useAppSelector(selectQuilt);
+  const fabrics = useAppSelector(selectToBuy);
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id)!;
   const dispatch = useAppDispatch();
@@ -76,7 +76,8 @@ export function ListToSay() {
   const [said, setSaid] = useState('');
   const { unit } = plan;
   const bought = useMemo(() => boughtIn(log, id, unit), [log, id, unit]);
-  const wanted = fabrics.filter(({ buy }) => buy.length.value > 0);
+  // What was brought home stays on the list, ticked.
+  const wanted = fabrics.filter(({ fabric, buy }) => buy.length.value > 0 || bought.has(fabric.id));
   const text = spokenList(fabrics, unit).join('\n');
   const home = (cloth: string, width: number, length: number) => {
     void dispatch(writeLog([{ kind: 'bought', body: { cloth, unit, width, length } }]));
@@ -100,7 +101,6 @@ export function ListToSay() {
       <Lines data-testid="spoken-list">
         {wanted.map(({ fabric, buy, needed }) => {
           const got = bought.get(fabric.id);
-          const short = got ? needed.value + plan.squaring - got.length : 0;
           return (
             <li key={fabric.id}>
               <Tick
@@ -113,7 +113,10 @@ export function ListToSay() {
               >
                 <span className="box" />
                 <span className="words">
-                  {spokenCut(buy, unit)} of the {fabric.name.toLowerCase()}
+                  {got && buy.length.value <= 0
+                    ? formatWithUnit(got.length, unit)
+                    : `${spokenCut(buy, unit)}${got ? ' more' : ''}`}{' '}
+                  of the {fabric.name.toLowerCase()}
                 </span>
               </Tick>
               {got && (
@@ -131,10 +134,10 @@ export function ListToSay() {
                     step={unit === 'in' ? 0.5 : 1}
                     onCommit={(width) => home(fabric.id, width, got.length)}
                   />
-                  {short > 1e-6 && (
+                  {needed.value > 1e-6 && (
                     <p className="short" role="alert">
                       <Lengths
-                        text={`That is ${formatWithUnit(short, unit)} too little, with its end squared.`}
+                        text={`That is ${formatWithUnit(needed.value, unit)} too little, with its end squared: ask for ${buy.text} more.`}
                       />
                     </p>
                   )}

@@ -1,21 +1,8 @@
 import type { CutLine } from '../cut/line.ts';
-import { atLeast, TOLERANCE } from '../length/tolerance.ts';
-import type { Unit } from '../length/unit.ts';
+import { unitsDown, unitsUp } from '../length/grid.ts';
+import { atLeast } from '../length/tolerance.ts';
 import { type Need, type Sheet } from '../placing/need.ts';
 import type { Cloth } from '../strip/strip-plan.ts';
-
-/** Whole units a cloth is planned in: 1/64" or half a millimetre, finer than any ruler. */
-const SCALE: Readonly<Record<Unit, number>> = { in: 64, cm: 20 };
-
-/** A length in whole units, so that what is cut is never smaller. @param length in the plan's unit */
-const unitsUp = (length: number, unit: Unit): number => Math.ceil(length * SCALE[unit] - TOLERANCE);
-/** A length in whole units, so that cloth is never larger. */
-export const unitsDown = (length: number, unit: Unit): number => Math.floor(length * SCALE[unit] + TOLERANCE);
-/** Whole units as a length in the plan's unit. */
-export const lengthIn = (units: number, unit: Unit): number => units / SCALE[unit];
-
-/** One mark of the grid cloths are planned on, which is what a piece may be larger than its figure, in the plan's unit. */
-export const gridMark = (unit: Unit): number => 1 / SCALE[unit];
 
 /** Whose a need is: the line of the cutting list, and the cut where it is one cut's alone. */
 export interface Owner {

@@ -8,7 +8,8 @@ import type { Fabric } from '../plan/shape.ts';
 import type { Cloth } from '../strip/strip-plan.ts';
 import type { Need, Sheet } from '../placing/need.ts';
 import { type Planned, planOf } from './at-once.ts';
-import { lengthIn, type Owner, sheetOf, type Wants, wantsOf } from './needs.ts';
+import { type Owner, sheetOf, type Wants, wantsOf } from './needs.ts';
+import { lengthOnGrid } from '../length/grid.ts';
 import type { Placed, PlacedPiece, StripsAcross } from './placed.ts';
 import { placedRun } from './runs.ts';
 import { stripsAcross } from './strips-across.ts';
@@ -58,7 +59,7 @@ export function placeOn(
   const wants = wantsOf(lines, cloth, roundOf);
   const sheet = sheetOf(cloth);
   const { task, plan } = choose(wants.needs, sheet);
-  const real = (units: number) => lengthIn(units, unit);
+  const real = (units: number) => lengthOnGrid(units, unit);
   const runs = plan.runs.map((run) => placedRun(run, wants.owners, sheet, unit));
   const counted = new Map<string, number>();
   const pieces = plan.cuts.map(({ key, x, y, w, h, stock = null }): PlacedPiece => {

@@ -1,7 +1,8 @@
 import { joinLoss, type RunPlan, type Sheet } from '../placing/need.ts';
 import { cutRun, SHOWS_INCHES } from '../strip/joins.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import { lengthIn, type Owner } from './needs.ts';
+import { type Owner } from './needs.ts';
+import { lengthOnGrid } from '../length/grid.ts';
 import type { JoinedPiece, PlacedRun } from './placed.ts';
 
 /** A run as it is joined, with its pieces where joins are out of the way as far as that can be (rule BO-4). */
@@ -11,7 +12,7 @@ export function placedRun(
   sheet: Sheet,
   unit: Unit,
 ): PlacedRun {
-  const real = (units: number) => lengthIn(units, unit);
+  const real = (units: number) => lengthOnGrid(units, unit);
   const loss = real(joinLoss(run.width, run.joins, sheet));
   const segments = [...run.segments]
     .sort((a, b) => b.w - a.w)

@@ -6,7 +6,8 @@ import { taskOf } from '../placing/task.ts';
 import type { Manner } from '../placing/views.ts';
 import type { Fabric } from '../plan/shape.ts';
 import { type Planned, planOf } from './at-once.ts';
-import { lengthIn, wantsKey } from './needs.ts';
+import { wantsKey } from './needs.ts';
+import { lengthOnGrid } from '../length/grid.ts';
 import { placeOn, type PlaceWish } from './place.ts';
 import type { Placed } from './placed.ts';
 import { cuttingSteps, type CuttingStep } from './steps.ts';
@@ -93,7 +94,7 @@ export function* longerSearch(job: CuttingJob): Generator<LongerSearch> {
           wish,
         ),
       found: () => ({ wants: wantsKey(needs, sheet), sheet: planned.plan }),
-      length: Math.min(lengthIn(best.length, wish.unit), now.needed.value),
+      length: Math.min(lengthOnGrid(best.length, wish.unit), now.needed.value),
       bound: now.bound,
     };
   }

@@ -5,6 +5,7 @@ import { mergeLogs } from '../log/merge.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from '../quilt/compute.ts';
+import type { FabricCut } from '../shopping/buy.ts';
 import { type Marks, writeTable } from './table-csv.ts';
 
 const HOW = {
@@ -65,8 +66,8 @@ export const placedCsv = ({ unit }: Plan, { fabrics }: Quilt, marks?: Marks): st
   );
 const THEN = { 0: '', 1: 'cut once corner to corner', 2: 'cut twice corner to corner' } as const;
 
-/** What to buy, cloth by cloth. */
-export const shoppingCsv = ({ unit }: Plan, { fabrics }: Quilt, marks?: Marks): string =>
+/** What is still to be bought, cloth by cloth. */
+export const shoppingCsv = ({ unit }: Plan, fabrics: readonly FabricCut[], marks?: Marks): string =>
   writeTable(
     fabrics.map(({ fabric, needed, buy, cost, notes }) => ({
       cloth: fabric.name,

@@ -1,4 +1,5 @@
 import { group } from 'd3-array';
+import { lengthOnGrid } from '../length/grid.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
 import type { LogEntry } from './entry.ts';
 import type { EntryBody } from './kinds.ts';
@@ -61,6 +62,8 @@ function readPieceKey(key: string): PieceKey | null {
 export interface CutRecord {
   /** The plan that was begun last; null before the first cut. */
   readonly plan: (EntryBody['cutting-planned'] & { readonly id: string }) | null;
+  /** Length of cloth that the plan took by which its cutting was begun first; null before the first cut. */
+  readonly begunWith: number | null;
   /** Steps of that plan that are done, with the entries that say so. */
   readonly done: ReadonlyMap<string, readonly string[]>;
   /** Something was spoiled since that plan was made, so that it no longer gives enough. */
@@ -110,6 +113,7 @@ export function cutRecord(log: readonly LogEntry[], quilt: string, cloth: string
         );
   return {
     plan: last ? { ...last.body, id: last.id } : null,
+    begunWith: begunWith(planned[0], unit),
     done,
     lostSince: last !== undefined && losses.some((entry) => own.indexOf(entry) > own.indexOf(last)),
     made: madeIn(happened, unit),
@@ -119,6 +123,10 @@ export function cutRecord(log: readonly LogEntry[], quilt: string, cloth: string
     left: leftIn(cuts, losses, intoStash(log, quilt), unit),
   };
 }
+
+/** A plan is made on a grid of whole units; what it takes of the cloth in the unit asked for. */
+const begunWith = (first: Extract<LogEntry, { kind: 'cutting-planned' }> | undefined, unit: Unit) =>
+  first ? convertLength(lengthOnGrid(first.body.sheet.length, first.body.unit), first.body.unit, unit) : null;
 
 const stepKey = ({ plan, step }: Cut['body']): string => `${plan}/${step}`;
 

@@ -1,22 +1,20 @@
+import { sum } from 'd3-array';
 import { feetOf } from '../clock/size-done.ts';
 import { numberOf } from '../figure/figure.ts';
 import { bookingIn } from '../log/booking.ts';
-import { boughtIn } from '../log/bought.ts';
-import { cutRecord } from '../log/cut-record.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { sewRecord } from '../log/sew-record.ts';
 import { holdsIn } from '../log/shop-holds.ts';
 import { stashIn } from '../log/stash.ts';
 import type { Plan } from '../plan/shape.ts';
 import { withStock } from '../plan/stock.ts';
-import { computeQuilt, cuttingJob, type Quilt } from '../quilt/compute.ts';
+import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { settingOf } from '../setting/registry.ts';
-import { guideOf } from '../sewing/guide.ts';
+import { chosenSewing } from '../sewing/chosen.ts';
 import { atMachine } from '../sewing/machine.ts';
-import { sewingOf } from '../sewing/sewing.ts';
 import { seamWords } from '../sewing/words.ts';
-import { atTable } from '../table/at-table.ts';
 import { stockFor } from '../table/set-aside.ts';
+import { toBuy, type ToBuy } from '../table/to-buy.ts';
 import { dueIn } from './hours.ts';
 import type { Job, QuiltJobs } from './jobs.ts';
 
@@ -56,17 +54,11 @@ export function workLeft(plan: Plan, log: readonly LogEntry[], id: string): Work
   const { width, height } = quilt.finished;
   const size = { width: width.value, height: height.value };
   const { area, round } = feetOf({ ...size, unit });
-  const cuts = cutsLeft(whole, quilt, log, id);
+  const cloths = toBuy(whole, quilt, { id, log });
+  const cuts = sum(cloths, ({ table }) => table.steps.filter(({ done }) => !done).length);
   const { seams, presses, finished } = sewingLeft(whole, quilt, log, id);
-  const jobs = jobsOf(whole, quilt, log, id, { cuts, seams, presses, finished, area, round });
+  const jobs = jobsOf(whole, quilt, log, id, cloths, { cuts, seams, presses, finished, area, round });
   return { jobs, size, area, round, left: { cuts, seams, presses }, finished };
-}
-
-function cutsLeft(plan: Plan, quilt: Quilt, log: readonly LogEntry[], id: string): number {
-  return quilt.fabrics.reduce((sum, { fabric }) => {
-    const table = atTable(cuttingJob(plan, quilt, fabric.id), cutRecord(log, id, fabric.id, plan.unit));
-    return sum + table.steps.filter(({ done }) => !done).length;
-  }, 0);
 }
 
 function sewingLeft(
@@ -79,12 +71,9 @@ function sewingLeft(
   const finished = new Set(record.done);
   // A whole top, or a quilt that is quilted already, has no seams of its own.
   if (settingOf(plan.setting.kind).whole) return { seams: 0, presses: 0, finished };
-  const sewing = sewingOf(plan, quilt.layout);
-  const way =
-    sewing.ways.find(({ method }) => method.id === record.chosen?.method) ??
-    sewing.ways.find(({ method }) => method.id === sewing.best?.id);
+  const { sewing, way, guide } = chosenSewing(plan, quilt, record.chosen);
   if (!way) return { seams: 0, presses: 0, finished };
-  const { acts } = atMachine(sewing, way, guideOf(plan, quilt, sewing, way), record, seamWords(sewing));
+  const { acts } = atMachine(sewing, way, guide, record, seamWords(sewing));
   const open = acts.filter(({ done }) => !done);
   return {
     seams: open.filter(({ kind }) => kind === 'seam').length,
@@ -102,7 +91,14 @@ interface Amounts {
   readonly round: number;
 }
 
-function jobsOf(plan: Plan, quilt: Quilt, log: readonly LogEntry[], id: string, of: Amounts): QuiltJobs {
+function jobsOf(
+  plan: Plan,
+  quilt: Quilt,
+  log: readonly LogEntry[],
+  id: string,
+  cloths: readonly ToBuy[],
+  of: Amounts,
+): QuiltJobs {
   const due = dueIn(log, id);
   const jobs: Job[] = [];
   /** What the next thing comes after: whatever was added last. */
@@ -122,7 +118,7 @@ function jobsOf(plan: Plan, quilt: Quilt, log: readonly LogEntry[], id: string, 
   const open = plan.pile.filter(({ width, height }) => width === null || height === null).length;
   work('measure', `Measure ${numberOf(open, 'block')}`, 'measure', open);
   if (of.cuts > 0) {
-    const shop = shopWait(quilt, log, id, plan);
+    const shop = shopWait(cloths, log, id);
     if (shop) jobs.push(shop);
     if (shop) last = [...last, shop.id];
   }
@@ -150,13 +146,9 @@ function jobsOf(plan: Plan, quilt: Quilt, log: readonly LogEntry[], id: string, 
   return { quilt: id, title: plan.title, due: due.date, jobs };
 }
 
-/** Cloth that is neither bought nor cut from: awaited, or to be fetched where a shop holds it. */
-function shopWait(quilt: Quilt, log: readonly LogEntry[], id: string, { unit }: Plan): Job | null {
-  const bought = boughtIn(log, id, unit);
-  const begun = new Set(
-    log.flatMap((entry) => (entry.quilt === id && entry.kind === 'step-cut' ? [entry.body.cloth] : [])),
-  );
-  const missing = quilt.fabrics.filter(({ fabric }) => !bought.has(fabric.id) && !begun.has(fabric.id));
+/** Cloth that is still to be bought: awaited, or to be fetched where a shop holds it. */
+function shopWait(cloths: readonly ToBuy[], log: readonly LogEntry[], id: string): Job | null {
+  const missing = cloths.filter(({ settled }) => settled === null);
   if (missing.length === 0) return null;
   const held = new Set(holdsIn(log, id).flatMap(({ lines }) => lines.map(({ cloth }) => cloth)));
   const all = missing.every(({ fabric }) => held.has(fabric.id));

@@ -1,13 +1,6 @@
 import { planOf, type Planned } from '../cutting/at-once.ts';
-import {
-  gridMark,
-  type Owner,
-  sheetOf,
-  sizesWanted,
-  unitsDown,
-  wantsKey,
-  wantsOf,
-} from '../cutting/needs.ts';
+import { type Owner, sheetOf, sizesWanted, wantsKey, wantsOf } from '../cutting/needs.ts';
+import { gridMark, unitsDown } from '../length/grid.ts';
 import { placedInUnit } from '../cutting/in-unit.ts';
 import { placeOn } from '../cutting/place.ts';
 import type { Placed } from '../cutting/placed.ts';
@@ -52,6 +45,8 @@ export interface TableCloth {
   readonly counts: readonly LineCount[];
   /** Pieces that were cut and that the quilt no longer wants. */
   readonly spare: readonly PiecesMade[];
+  /** Strips that were cut to be joined, and that nothing is cut from any more. */
+  readonly stripsOver: readonly PiecesMade[];
   /** Something changed since cutting began: what is left is planned anew. */
   readonly replanned: boolean;
   /** Length of cloth cut off so far, and still to be cut off. */
@@ -114,6 +109,7 @@ export function atTable(job: CuttingJob, record: CutRecord, wish: TableWish = {}
       ...stripCounts(steps, record.made, begun !== null),
     ],
     spare,
+    stripsOver: begun ? [] : stripsOver(placed, record.made),
     replanned: record.plan !== null && begun === null,
     taken: record.taken,
     left: steps.reduce((sum, { kind, done, box }) => sum + (kind === 'strip' && !done ? box.h : 0), 0),
@@ -251,6 +247,17 @@ function pieceCounts(
         joined: false,
       },
     ];
+  });
+}
+
+/** Strips cut by an earlier plan that the new one neither joins nor cuts up. */
+function stripsOver({ pieces, runs }: Placed, made: readonly PiecesMade[]): PiecesMade[] {
+  const used = [...pieces, ...runs.flatMap(({ segments }) => segments)].flatMap(({ stock }) => stock ?? []);
+  return made.flatMap((strips) => {
+    const { key, w, h, joined, count } = strips;
+    if (!joined) return [];
+    const serving = new Set(used.filter((stock) => isOf(stock, { what: 'joined', of: key, w, h })));
+    return serving.size < count ? [{ ...strips, count: count - serving.size }] : [];
   });
 }
 

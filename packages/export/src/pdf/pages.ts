@@ -2,12 +2,10 @@ import {
   templatesOf,
   clothScene,
   quiltLabelScene,
-  cuttingJob,
-  cuttingWay,
+  chosenSewing,
   fabricById,
   formatSize,
   formatWithUnit,
-  guideOf,
   measuredScene,
   MEASURING_SHEETS,
   measuringSheetScene,
@@ -16,11 +14,13 @@ import {
   placesScene,
   type Quilt,
   recordCard,
-  sewingOf,
+  sewRecord,
   sheetScenes,
   stepSays,
   stepScene,
   testSquares,
+  toBuy,
+  type ToBuy,
 } from '@lattice/core';
 import { onPaper, type TakeJob } from '../job.ts';
 import { MARGIN, type PaperWriter } from './paper.ts';
@@ -31,8 +31,18 @@ type Pages = (paper: PaperWriter, job: TakeJob) => void;
 const sizeOf = ({ unit }: Plan, { finished: { width, height } }: Quilt) =>
   formatSize(width.value, height.value, unit);
 
+/** What to ask the shop for, or why there is nothing to ask for. */
+const asked = ({ buy, settled }: ToBuy): string =>
+  settled === null ? buy.text : `nothing to buy, ${SETTLED[settled]}`;
+const SETTLED = {
+  cut: 'all is cut',
+  'in the house': 'it is in the house',
+  'set aside': 'it is in the stash',
+} as const satisfies Record<NonNullable<ToBuy['settled']>, string>;
+
 /** The picture, the sizes, the cloths: what one hands over first. */
-const cover: Pages = (paper, { plan, quilt, made }) => {
+const cover: Pages = (paper, job) => {
+  const { plan, quilt, made } = job;
   paper.heading(plan.title);
   paper.says(`${sizeOf(plan, quilt)} finished · ${onPaper(made)}`, { soft: true });
   const { width, height } = quilt.finished;
@@ -64,7 +74,7 @@ const cover: Pages = (paper, { plan, quilt, made }) => {
           ],
         ] as const)
       : []),
-    ...quilt.fabrics.map(({ fabric, buy }) => [fabric.name, buy.text] as const),
+    ...toBuy(plan, quilt, job).map((cloth) => [cloth.fabric.name, asked(cloth)] as const),
   ]);
 };
 
@@ -78,28 +88,33 @@ const layout: Pages = (paper, { plan, quilt }) => {
 const CLOTH_HIGH = 300;
 
 /** Each cloth as it is cut: where everything lies, and step by step. */
-const cuts: Pages = (paper, { plan, quilt }) => {
+const cuts: Pages = (paper, job) => {
+  const { plan, quilt } = job;
   paper.heading('Cutting');
   paper.says('Close the blade whenever you put it down; cut away from yourself.', { soft: true });
-  for (const cloth of quilt.fabrics) {
+  for (const cloth of toBuy(plan, quilt, job)) {
     if (cloth.pieces.length + cloth.runs.length === 0) continue;
-    const { fabric, needed, buy } = cloth;
+    const { fabric, table } = cloth;
     const drawn = clothScene(plan, cloth);
     paper.heading(fabric.name, 2, paper.heightOf(drawn, CLOTH_HIGH) + 40);
     paper.says(
-      `${buy.text}, ${formatWithUnit(fabric.usableWidth, plan.unit)} usable; cutting takes ${formatWithUnit(needed.value, plan.unit)} of it. The dashed lines lie a seam inside the cut ones.`,
+      `${asked(cloth)}, ${formatWithUnit(fabric.usableWidth, plan.unit)} usable; in all, cutting takes ${formatWithUnit(cloth.inAll, plan.unit)} of it, its end squared. The dashed lines lie a seam inside the cut ones.`,
     );
     paper.drawing(drawn, `${fabric.name} as it is cut`, CLOTH_HIGH);
-    for (const step of cuttingWay(cuttingJob(plan, quilt, fabric.id), 'thrifty').steps)
-      paper.tick(stepSays(step, plan.unit));
+    for (const step of table.steps) paper.tick(stepSays(step, plan.unit), step.done);
   }
 };
 
 /** What to buy and what to cut, with boxes to tick. */
-const shopping: Pages = (paper, { plan, quilt }) => {
+const shopping: Pages = (paper, job) => {
+  const { plan, quilt } = job;
   paper.heading('To buy');
-  for (const { fabric, buy, notes } of quilt.fabrics) {
-    paper.tick(`${buy.text} of ${fabric.name}, ${formatWithUnit(fabric.usableWidth, plan.unit)} usable`);
+  for (const cloth of toBuy(plan, quilt, job)) {
+    const { fabric, notes, settled } = cloth;
+    paper.tick(
+      `${asked(cloth)}${settled === null ? ' of' : ':'} ${fabric.name}, ${formatWithUnit(fabric.usableWidth, plan.unit)} usable`,
+      settled !== null,
+    );
     for (const note of notes) paper.says(note, { soft: true, indent: 18, size: 9 });
   }
   paper.heading('To cut', 2);
@@ -114,17 +129,17 @@ const shopping: Pages = (paper, { plan, quilt }) => {
   }
 };
 
-/** Every step of the sewing with its picture, by the best way there is. */
-const steps: Pages = (paper, { plan, quilt }) => {
+/** Every step of the sewing with its picture, by the way that was chosen, or the best there is. */
+const steps: Pages = (paper, { plan, quilt, id, log }) => {
   paper.heading('Sewing');
-  const sewing = sewingOf(plan, quilt.layout);
-  const way = sewing.ways.find(({ method }) => method.id === sewing.best?.id);
+  const record = sewRecord(log, id, plan.unit);
+  const { sewing, way, guide } = chosenSewing(plan, quilt, record.chosen);
   if (!way) {
     paper.says(sewing.hindered ?? 'Nothing is to be sewn.');
     return;
   }
   paper.says(`${way.method.name}. ${way.method.says}`);
-  guideOf(plan, quilt, sewing, way).forEach((step, i) => {
+  guide.forEach((step, i) => {
     paper.heading(`${i + 1}. ${step.title}`, 2, step.seams.length > 0 ? 150 : 60);
     if (step.seams.length > 0)
       paper.drawing(stepScene(sewing, way, i, plan.unit), `${step.title}: what is joined now stands out`, 96);
@@ -134,7 +149,7 @@ const steps: Pages = (paper, { plan, quilt }) => {
         `${step.measures.what} now measures ${formatSize(step.measures.width, step.measures.height, plan.unit)}, raw edge to raw edge.`,
       );
     if (step.caution) paper.says(step.caution, { soft: true, size: 9 });
-    paper.tick('Done');
+    paper.tick('Done', record.done.has(step.id));
   });
 };
 

@@ -124,8 +124,8 @@ export class PaperWriter {
     this.tagged('P', () => this.words(said, size, strong, soft, indent));
   }
 
-  /** Words with a box to tick before them. */
-  tick(text: string): void {
+  /** Words with a box to tick before them; ticked already where that is done. */
+  tick(text: string, done = false): void {
     const said = this.writable(text);
     this.doc.font('plain').fontSize(10);
     const height = this.doc.heightOfString(said, { width: this.width - 18 });
@@ -137,6 +137,13 @@ export class PaperWriter {
         .undash()
         .rect(MARGIN, y + 1, 8, 8)
         .stroke(INK);
+      if (done)
+        this.doc
+          .lineWidth(1.2)
+          .moveTo(MARGIN + 1.5, y + 5)
+          .lineTo(MARGIN + 3.5, y + 7.5)
+          .lineTo(MARGIN + 7, y + 2)
+          .stroke(INK);
       this.words(said, 10, false, false, 18);
     });
     this.doc.y = y + height + 3;

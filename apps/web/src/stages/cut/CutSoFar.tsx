@@ -1,4 +1,4 @@
-import { formatLength, formatWithUnit, type TableCloth, type Unit } from '@lattice/core';
+import { formatLength, formatWithUnit, numberOf, type TableCloth, type Unit } from '@lattice/core';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -60,7 +60,7 @@ export function CutSoFar({
   /** Puts what is left into the stash; null where nothing is left. */
   onStash: (() => void) | null;
 }) {
-  const { counts, spare, replanned } = table;
+  const { counts, spare, stripsOver, replanned } = table;
   return (
     <Section title="Cut so far">
       <ul data-testid="cut-so-far">
@@ -88,6 +88,13 @@ export function CutSoFar({
         <Note key={`${name} ${w} ${h}`}>
           <Lengths
             text={`Spare: ${count} ${name.toLowerCase()} of ${formatLength(Math.min(w, h), unit)} × ${formatWithUnit(Math.max(w, h), unit)}, cut and no longer wanted.`}
+          />
+        </Note>
+      ))}
+      {stripsOver.map(({ name, count, w, h }) => (
+        <Note key={`${name} ${w} ${h}`}>
+          <Lengths
+            text={`${numberOf(count, 'strip')} of ${formatWithUnit(Math.min(w, h), unit)}, cut for ${name.toLowerCase()}, ${count === 1 ? 'is' : 'are'} left over: nothing of this quilt is cut from ${count === 1 ? 'it' : 'them'} now. Into the stash, or for binding.`}
           />
         </Note>
       ))}

@@ -1,5 +1,4 @@
 import {
-  boughtIn,
   type CutLine,
   cutRecord,
   cuttingJob,
@@ -8,7 +7,6 @@ import {
   leftoverEntries,
   type Plan,
   type Quilt,
-  shopCut,
   type TableStep,
   waitOf,
 } from '@lattice/core';
@@ -25,7 +23,7 @@ import { Leaf, Leaves } from '../../design/Leaf.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Buying } from '../../figures/Buying.tsx';
 import { Caution } from '../../figures/Caution.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt, selectToBuy } from '../../quilt/selectors.ts';
 import { AskShop } from '../../shop/AskShop.tsx';
 import { ClothChart } from '../../shop/ClothChart.tsx';
 import { ListToSay } from '../../shop/ListToSay.tsx';
@@ -246,16 +244,11 @@ function AtTable({
     [plan, lines],
   );
   const { fabric, tooNarrow } = table.placed;
-  const log = useAppSelector((s) => s.log);
-  const short = useMemo(() => {
-    if (record.plan === null) return null;
-    const listed = quilt.fabrics.find((cut) => cut.fabric.id === cloth)?.buy.length.value ?? 0;
-    const have = boughtIn(log, id, unit).get(cloth)?.length ?? listed;
-    const lacks = table.taken + table.left + plan.squaring - have;
-    if (lacks <= 1e-6) return null;
-    const more = shopCut(lacks, { squaring: 0, shrinkage: fabric.washed ? 0 : fabric.shrinkage }, unit);
-    return `All in all this takes ${formatWithUnit(table.taken + table.left + plan.squaring, unit)} and there are ${formatWithUnit(have, unit)}: buy ${more.text} more, or see what else could be done.`;
-  }, [record, quilt, cloth, log, id, unit, table, plan.squaring, fabric]);
+  const buying = useAppSelector(selectToBuy).find((one) => one.fabric.id === cloth);
+  const short =
+    buying && buying.have !== null && buying.settled === null
+      ? `All in all this takes ${formatWithUnit(buying.inAll, unit)} and there are ${formatWithUnit(buying.have, unit)}: buy ${buying.buy.text} more, or see what else could be done.`
+      : null;
   const stashLeft = () =>
     void dispatch(putInStash(leftoverEntries({ id, title: plan.title }, fabric, record, unit)));
   return (

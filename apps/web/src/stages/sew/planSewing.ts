@@ -1,13 +1,9 @@
 import {
+  type ChosenSewing,
+  chosenSewing,
   computeQuilt,
-  type GuideStep,
-  guideOf,
   type Plan,
-  type Pressing,
-  pressingOf,
-  seamKey,
   type Sewing,
-  sewingOf,
   type SewingWay,
   type SewRecord,
 } from '@lattice/core';
@@ -18,36 +14,13 @@ export interface SewingJob {
   readonly chosen: SewRecord['chosen'];
 }
 
-/** How it is sewn; null where no straight seams will do, with the reason. */
-export interface PlannedSewing {
-  readonly sewing: Sewing;
-  readonly way: SewingWay | null;
-  readonly pressing: Pressing | null;
-  readonly guide: readonly GuideStep[];
-}
+/** The sewing as a worker hands it over. */
+export type PlannedSewing = ChosenSewing;
 
-/** Works the sewing out: every way, then the chosen one or the best, how it is pressed, and its steps. */
+/** Works the sewing out, with what the page needs of it. */
 export function planSewing({ plan, chosen }: SewingJob): PlannedSewing {
-  const quilt = computeQuilt(plan);
-  const sewing = sewingOf(plan, quilt.layout, chosen ?? undefined);
-  const id = chosen?.method ?? sewing.best?.id;
-  const way =
-    sewing.ways.find(({ method }) => method.id === id) ??
-    sewing.ways.find(({ method }) => method.id === sewing.best?.id) ??
-    null;
-  if (!way) return { sewing, way: null, pressing: null, guide: [] };
-  const pressed = new Map(Object.entries(chosen?.pressed ?? {}));
-  const fixed = new Map(
-    way.seams.flatMap((seam, number) => {
-      const press = pressed.get(seamKey(sewing, seam));
-      return press === undefined ? [] : [[number, press] as const];
-    }),
-  );
-  const pressing = pressingOf(plan, quilt.layout, sewing, way, {
-    fixed,
-    ...(chosen && { weights: chosen.weights }),
-  });
-  return { sewing: light(sewing), way: bare(way), pressing, guide: guideOf(plan, quilt, sewing, way) };
+  const { sewing, way, ...rest } = chosenSewing(plan, computeQuilt(plan), chosen);
+  return { ...rest, sewing: light(sewing), way: way && bare(way) };
 }
 
 /** What the page needs of it: of the ways it does not go their effort alone, of the top its pieces. */
