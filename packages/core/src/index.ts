@@ -43,7 +43,10 @@ export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts'
 export { type CuttingStep } from './cutting/steps.ts';
 export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewing.ts';
 export { type ChosenSewing, chosenSewing } from './sewing/chosen.ts';
-export { type GuideStep, guideOf, howItLies, judgePart } from './sewing/guide.ts';
+export { type GuideStep, guideOf } from './sewing/guide.ts';
+export { judgePart, partSays, type PartSize } from './sewing/part-sizes.ts';
+export { howSidesLie } from './sewing/seam-lie.ts';
+export { rawSizeOf, type SeamParts, seamParts } from './sewing/parts.ts';
 export {
   type Act,
   afterPiece,

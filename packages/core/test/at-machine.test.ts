@@ -12,6 +12,7 @@ import {
   type Plan,
   rowsOf,
   seamWords,
+  seamDrift,
   sewingOf,
   sewRecord,
   startBorder,
@@ -35,7 +36,7 @@ class Machine {
     const sewing = sewingOf(this.plan, quilt.layout);
     const way = sewing.ways.find(({ method }) => method.id === this.method)!;
     const guide = guideOf(this.plan, quilt, sewing, way);
-    const words = seamWords(sewing);
+    const words = seamWords(sewing, way);
     const at = atMachine(sewing, way, guide, sewRecord(this.log, QUILT, this.plan.unit), words);
     return { quilt, sewing, way, guide, at, words };
   }
@@ -166,23 +167,29 @@ describe('words and figures of the steps', () => {
       'Row 4: add block 2',
       'Row 1: add block 3',
     ]);
-    expect(words.seam(way.seams[8]!)).toBe('Join row 1 and row 2');
+    expect(words.seam(way.seams[8]!)).toBe('Row 2 onto row 1');
   });
   test('sashes, cornerstones and borders are told by the block they lie at', () => {
     const { way, words } = new Machine(sampler(), 'units').now();
     const said = way.seams.map(words.seam);
     expect(said).toContain('Row 1, block 1: left sash');
     expect(said).toContain('Row 1, block 2: sash below');
-    expect(said).toContain('The border, left on');
+    expect(said).toContain('The left border strip onto the centre');
     expect(said.every((text) => /^[A-Z]/.test(text) && !text.includes('undefined'))).toBe(true);
   });
   // 3 × 12" blocks, four 1 1/2" sashes and two seams: 42 1/2"; a row of blocks is 12 1/2" high.
   test('a row measures what its pieces come to, with its seams', () => {
     const { guide } = new Machine(sampler()).now();
-    expect(guide[1]!.measures).toMatchObject({ width: 42.5, height: 2 * 12 + 3 * 1.5 + 0.5 });
-    expect(guide[3]!.measures).toMatchObject({ what: 'The top', width: 50.5, height: 37 });
+    expect(guide[0]!.measures).toMatchObject([
+      { what: 'Each sash row', width: 42.5, height: 2 },
+      { what: 'Each row', width: 42.5, height: 12.5 },
+    ]);
+    expect(guide[1]!.measures).toMatchObject([
+      { what: 'The centre', width: 42.5, height: 2 * 12 + 3 * 1.5 + 0.5 },
+    ]);
+    expect(guide[3]!.measures).toMatchObject([{ what: 'The top', width: 50.5, height: 37 }]);
     const web = new Machine(inchPlan({ setting: wholeSetting({ kind: 'edge-to-edge' }) }), 'rows').now();
-    expect(web.guide[0]!.measures).toMatchObject({ width: 36.5, height: 12.5 });
+    expect(web.guide[0]!.measures).toMatchObject([{ what: 'Each row', width: 36.5, height: 12.5 }]);
   });
   test('on point, slanting rows measure along their slant; with its corners on, the centre measures level', () => {
     const plan = inchPlan({
@@ -192,12 +199,13 @@ describe('words and figures of the steps', () => {
     });
     const { guide, quilt } = new Machine(plan, 'diagonal').now();
     // A row of two 8" blocks is 8 1/2" high with its seams.
-    expect(guide[0]!.measures!.height).toBeCloseTo(8.5, 9);
+    expect(guide[0]!.measures.map(({ height }) => height)).toEqual(
+      guide[0]!.measures.map(() => expect.closeTo(8.5, 9)),
+    );
     const { width, height } = quilt.layout.centre;
-    expect(guide.find(({ id }) => id === 'corners')!.measures).toMatchObject({
-      width: expect.closeTo(width.value + 0.5, 9),
-      height: expect.closeTo(height.value + 0.5, 9),
-    });
+    expect(guide.find(({ id }) => id === 'corners')!.measures).toMatchObject([
+      { width: expect.closeTo(width.value + 0.5, 9), height: expect.closeTo(height.value + 0.5, 9) },
+    ]);
   });
   // Rule ST-8, common practice.
   test('covered sashing tells its three layers; columns that long strips are trimmed', () => {
@@ -216,7 +224,7 @@ describe('words and figures of the steps', () => {
   });
   // Rule BL-1: about 1/8" can be eased in at each block.
   test('what was measured against what it should be', () => {
-    const part = { width: 42.5, ease: 3 / 8 };
+    const part = { meant: 42.5, other: 12.5, ease: 3 / 8 };
     expect(judgePart(part, 42.5, 'in').kind).toBe('true');
     expect(judgePart(part, 42.25, 'in')).toMatchObject({
       kind: 'ease',
@@ -224,6 +232,11 @@ describe('words and figures of the steps', () => {
     });
     expect(judgePart(part, 43, 'in')).toMatchObject({ kind: 'again', text: expect.stringMatching(/scant/) });
     expect(judgePart(part, 42, 'in').text).toMatch(/fat/);
+    // A tape laid the other way is not a seam that is off.
+    expect(judgePart({ meant: 2, other: 12, ease: 1 / 8 }, 12.0625, 'in')).toMatchObject({
+      kind: 'part',
+      text: 'That is its other way: this way it should be 2″, that way 12″.',
+    });
   });
   test('every step says what to pick up, what to do and what goes wrong', () => {
     for (const setting of ['sashed', 'framed', 'on-point', 'quilted', 'coped', 'half-drop'] as const) {
@@ -255,7 +268,35 @@ describe('a seam that is not as it was meant', () => {
     const bare = fatCentre(long, sewingOf(long, computeQuilt(long).layout).top, 1 / 32);
     // The long sashes have no seam of their own.
     expect(bare.rows).toEqual([0, 0.5, 0, 0.5, 0]);
-    expect(bare.says.join(' ')).toMatch(/Rows differ by 1\/2″: they do not meet/);
+    expect(bare.says.join(' ')).toMatch(
+      /Rows differ by up to 1\/2″ where their seams should cross: they do not meet/,
+    );
+    // By the pencil: 1/32 fat, 12″ blocks, 4 × 5; a line loses 1/16 at every seam it crosses, slanting ones ÷ √2.
+    const fatOf = (setting: Parameters<typeof wholeSetting>[0]) => {
+      const of = inchPlan({ grid: { across: 4, down: 5 }, setting: wholeSetting(setting) });
+      const fat = fatCentre(of, sewingOf(of, computeQuilt(of).layout).top, 1 / 32);
+      return {
+        ...fat,
+        drift: [seamDrift(of, 3.5 - 4 / 32).row.value, seamDrift(of, 3.5 - 4 / 32).column.value],
+      };
+    };
+    // A column of five has four seams; one that is dropped, with a half block at either end, five.
+    const dropped = fatOf({ kind: 'half-drop' });
+    expect([dropped.lines, ...dropped.rows]).toEqual(['columns', 0.25, 0.3125, 0.25, 0.3125]);
+    expect([dropped.apart, dropped.says.join(' ')]).toEqual([0.0625, expect.stringMatching(/do not meet/)]);
+    const strips = fatOf({ kind: 'strip-set' });
+    expect(new Set(strips.rows)).toEqual(new Set([0, 0.25]));
+    expect(strips.apart).toBe(0.25);
+    const coped = fatOf({ kind: 'coped' });
+    expect(Math.max(...coped.rows)).toBeCloseTo(7 / 16, 9);
+    const framed = fatOf({ kind: 'framed' });
+    expect(framed.rows).toEqual(Array(5).fill(expect.closeTo(8 / 16 / Math.SQRT2 + 3 / 16, 9)));
+    const pieced = fatOf({ kind: 'sashed', strips: '3' });
+    expect(Math.max(...pieced.drift)).toBeCloseTo(11 / 8, 9);
+    expect(pieced.says[0]).toMatch(/1 1\/8″ too narrow and 1 3\/8″ too short/);
+    const onPoint = fatOf({ kind: 'on-point' });
+    expect([onPoint.lines, onPoint.apart]).toEqual(['slanting rows', expect.closeTo(0, 9)]);
+    expect(onPoint.says.join(' ')).toMatch(/still meet/);
     expect(fatCentre(plan, top, 0).says).toEqual(['As it is meant: nothing moves.']);
     expect(fatCentre(plan, top, -1 / 32).says.join(' ')).toMatch(/too long/);
   });

@@ -52,7 +52,7 @@ test('a changed name, a cornerstone switched, another border: what is cut stays 
     borders: [borderOf(2, 'accent'), ...table.plan.borders],
   };
   expect(cut('Sashes')).toBe(sashes);
-  expect(table.now().replanned).toBe(true);
+  expect(table.now().replanned).toBe('changed');
   all(table);
   for (const count of table.now().counts) expect(count.cut).toBe(count.wanted);
 });
@@ -82,7 +82,7 @@ test('a piece spoiled is cut again, and only that one', () => {
   all(table);
   table.spoil();
   const { counts, replanned } = table.now();
-  expect(replanned).toBe(true);
+  expect(replanned).toBe('mishap');
   const short = counts.reduce((sum, { cut, wanted }) => sum + wanted - cut, 0);
   expect(short).toBe(1);
   all(table);

@@ -57,11 +57,15 @@ export function seamDrift(plan: Plan, measured: number): Drift {
 export function seamsAlong(plan: Plan, way: 'across' | 'down'): SeamsCrossed {
   // A float makes triangles larger and adds no seam; what it trims would only draw theirs out past the blocks.
   const setting = withLengths(plan.setting, { float: 0 });
-  const { pieces, centre } = layOut({ ...plan, setting, borders: [] });
-  return mostSeams(pieces, { width: centre.width.value, height: centre.height.value }, way);
+  return mostSeams(layOut({ ...plan, setting, borders: [] }).pieces, way);
 }
 
-function driftAlong({ square, slanting }: SeamsCrossed, fat: number, which: 'across' | 'down'): Figure {
+/** What a seam that is so much fatter than meant takes of a line that crosses these (rule SM-2). */
+export function driftAlong(
+  { square, slanting }: SeamsCrossed,
+  fat: number,
+  which: 'across' | 'down',
+): Figure {
   const total = 2 * fat * (square + slanting * Math.SQRT1_2);
   const each = `2 × ${formatExact(fat)}`;
   const parts = [

@@ -3,6 +3,12 @@ import type { LogEntry } from './entry.ts';
 import type { EntryBody } from './kinds.ts';
 import { mergeLogs } from './merge.ts';
 
+/** What a part measured, raw edge to raw edge, as it lies; null which way it was not measured. */
+export interface MeasuredPart {
+  readonly across: number | null;
+  readonly down: number | null;
+}
+
 /** What has been sewn of a quilt, by the log; lengths in the unit that was asked for. */
 export interface SewRecord {
   /** How it is sewn; null until somebody chose. */
@@ -11,8 +17,8 @@ export interface SewRecord {
   readonly seams: ReadonlyMap<string, number>;
   /** What is done besides seams. */
   readonly done: ReadonlySet<string>;
-  /** What parts measured last. */
-  readonly measured: ReadonlyMap<string, number>;
+  /** What parts measured last, by what they are called in the guide. */
+  readonly measured: ReadonlyMap<string, MeasuredPart>;
 }
 
 /**
@@ -23,7 +29,7 @@ export function sewRecord(log: readonly LogEntry[], quilt: string, unit: Unit): 
   let chosen: SewRecord['chosen'] = null;
   const seams = new Map<string, number>();
   const done = new Set<string>();
-  const measured = new Map<string, number>();
+  const measured = new Map<string, MeasuredPart>();
   for (const entry of mergeLogs(log.filter((one) => one.quilt === quilt))) {
     if (entry.kind === 'sewing-chosen') chosen = entry.body;
     else if (entry.kind === 'seams-sewn')
@@ -33,8 +39,11 @@ export function sewRecord(log: readonly LogEntry[], quilt: string, unit: Unit): 
     else if (entry.kind === 'sewing-done') {
       if (entry.body.done) done.add(entry.body.what);
       else done.delete(entry.body.what);
-    } else if (entry.kind === 'part-measured')
-      measured.set(entry.body.what, convertLength(entry.body.length, entry.body.unit, unit));
+    } else if (entry.kind === 'part-measured') {
+      const { what, side = 'across', length, unit: from } = entry.body;
+      const had = measured.get(what) ?? { across: null, down: null };
+      measured.set(what, { ...had, [side]: convertLength(length, from, unit) });
+    }
   }
   return { chosen, seams, done, measured };
 }

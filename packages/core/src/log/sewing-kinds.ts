@@ -28,4 +28,10 @@ export const seamsRipped = z.strictObject({ seams: z.array(seam).min(1).max(5000
 export const sewingDone = z.strictObject({ what: z.string().min(1).max(200), done: z.boolean() });
 
 /** What a part measured while it grew, raw edge to raw edge. */
-export const partMeasured = z.strictObject({ what: z.string().min(1).max(200), unit, length });
+export const partMeasured = z.strictObject({
+  what: z.string().min(1).max(200),
+  unit,
+  length,
+  /** Which way it was measured as it lies; across where nothing is said. */
+  side: z.enum(['across', 'down']).optional(),
+});

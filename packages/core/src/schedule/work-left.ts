@@ -73,7 +73,7 @@ function sewingLeft(
   if (settingOf(plan.setting.kind).whole) return { seams: 0, presses: 0, finished };
   const { sewing, way, guide } = chosenSewing(plan, quilt, record.chosen);
   if (!way) return { seams: 0, presses: 0, finished };
-  const { acts } = atMachine(sewing, way, guide, record, seamWords(sewing));
+  const { acts } = atMachine(sewing, way, guide, record, seamWords(sewing, way));
   const open = acts.filter(({ done }) => !done);
   return {
     seams: open.filter(({ kind }) => kind === 'seam').length,

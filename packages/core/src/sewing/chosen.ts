@@ -34,5 +34,5 @@ export function chosenSewing(plan: Plan, quilt: Quilt, chosen: SewRecord['chosen
     fixed,
     ...(chosen && { weights: chosen.weights }),
   });
-  return { sewing, way, pressing, guide: guideOf(plan, quilt, sewing, way) };
+  return { sewing, way, pressing, guide: guideOf(plan, quilt, sewing, way, pressing) };
 }

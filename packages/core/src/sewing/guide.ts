@@ -2,16 +2,17 @@ import { bindingSteps } from '../edge/binding-steps.ts';
 import { allowanceBeyond } from '../edge/edge.ts';
 import { numberOf } from '../figure/figure.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
-import { fromInches, type Unit } from '../length/unit.ts';
-import { ROLE_NAMES } from '../piece/roles.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from '../quilt/compute.ts';
-import type { Seam, SewnStep } from './bench.ts';
-import { isBlock } from './method.ts';
-import type { Sewing, SewingWay } from './sewing.ts';
-import { togetherIn } from './together.ts';
-import { ACROSS } from './tree.ts';
-import type { Top } from './top.ts';
+import type { SewnStep } from './bench.ts';
+import { capital, listed, manyOf } from './many.ts';
+import { type PartSize, partSizes } from './part-sizes.ts';
+import { type SeamParts, seamParts, type SewnPart } from './parts.ts';
+import type { Pressing } from './pressing.ts';
+import { howSidesLie, LONG } from './seam-lie.ts';
+import { pressingOf, type Sewing, type SewingWay } from './sewing.ts';
+import type { Told } from './told.ts';
+import { type SeamWords, seamWords } from './words.ts';
 
 /** One step of the work as it is told: a sitting at the machine, or something that is done besides. */
 export interface GuideStep {
@@ -22,90 +23,111 @@ export interface GuideStep {
   /** What to pick up, and how it lies. */
   readonly pick: string;
   readonly does: readonly string[];
-  /** What a part should measure when the step is done, raw edge to raw edge; null where that says nothing. */
-  readonly measures: PartSize | null;
+  /** What the parts it makes should measure when it is done, raw edge to raw edge; empty where that says nothing. */
+  readonly measures: readonly PartSize[];
   /** What usually goes wrong here, and what helps (common practice). */
   readonly wrong: readonly string[];
   readonly caution: string | null;
 }
-
-/** A part when a step is done: what it should measure with its seams, and what can be eased of that. */
-export interface PartSize {
-  readonly what: string;
-  readonly width: number;
-  readonly height: number;
-  readonly ease: number;
-}
-
-/** What each block can give in a row: about 1/8" (rule BL-1). */
-const EASE_INCHES = 1 / 8;
 
 const IRON =
   'The iron is hot: lift it and set it down, keep it off fingers and synthetic batting, and turn it off when you leave it.';
 const NEEDLE =
   'Take pins out before the needle reaches them; fingers clear of the foot. Makers’ instructions come first.';
 
-/** Every step of a quilt in its order: the seams of the top by one way, then layers, quilting and edge. */
-export function guideOf(plan: Plan, quilt: Quilt, sewing: Sewing, way: SewingWay): GuideStep[] {
-  const sizes = sizesAfter(plan, sewing.top, way);
-  return [
-    ...way.steps.map((step, i) => sewingStep(plan, sewing.top, way, step, sizes[i]!)),
-    ...finishing(plan, quilt),
-  ];
+/**
+ * Every step of a quilt in its order: the seams of the top by one way, then layers, quilting and edge.
+ *
+ * @param pressing how its seams are pressed; by the rules where it is not said
+ */
+export function guideOf(
+  plan: Plan,
+  quilt: Quilt,
+  sewing: Sewing,
+  way: SewingWay,
+  pressing: Pressing = pressingOf(plan, quilt.layout, sewing, way),
+): GuideStep[] {
+  const parts = seamParts(sewing.top, way);
+  const words = seamWords(sewing, way);
+  const told: Told = { plan, sewing, way, pressing, parts, words };
+  return [...way.steps.map((step) => sewingStep(told, step)), ...finishing(plan, quilt)];
 }
 
-function sewingStep(
-  { unit, seam }: Plan,
-  top: Top,
-  { seams, method }: SewingWay,
-  step: SewnStep,
-  measures: PartSize,
-): GuideStep {
-  const rolesOf = (side: 'a' | 'b') =>
-    new Set(step.seams.map((number) => top.pieces[seams[number]![side]]!.role));
-  const roles = new Set([...rolesOf('a'), ...rolesOf('b')]);
+function sewingStep(told: Told, step: SewnStep): GuideStep {
+  const { plan, sewing, way, pressing, parts, words } = told;
+  const { top } = sewing;
+  const { seams, method } = way;
+  const pieces = step.seams.flatMap((number) => seams[number]!.beside.map(({ piece }) => piece));
+  const roles = new Set(pieces.map((piece) => top.pieces[piece]!.role));
   const triangles = [...roles].some((role) => role.endsWith('triangle'));
-  const long = step.seams.some((number) => seams[number]!.beside.length > LONG);
-  const kinds = [...roles].map((role) => ROLE_NAMES[role].many.toLowerCase());
-  const lies = long ? LIES.long : triangles ? LIES.triangle : LIES.plain;
-  const own = method.id === 'covered' ? COVERED[step.id.startsWith('pairs') ? 'strip' : 'sash'] : null;
-  const allowance = formatWithUnit(seam, unit);
+  const isBorder = step.id.startsWith('border');
+  const long = !isBorder && step.seams.some((number) => seams[number]!.beside.length > LONG);
+  const covered = method.id === 'covered' && !isBorder;
+  const own = covered ? COVERED[step.id.startsWith('pairs') ? 'strip' : 'sash'] : null;
+  const lies = [...new Set(step.seams.map((number) => howSidesLie(top, seams[number]!).short))];
+  const allowance = formatWithUnit(plan.seam, plan.unit);
+  const chained = step.seams.length > 1 && !long && !isBorder;
   return {
     id: step.id,
     title: step.title,
     seams: step.seams,
-    pick: long
-      ? 'The rows in their order, slips pinned to their first blocks.'
-      : `${capital(kinds.join(' and '))}, in piles.`,
-    does: [
-      ...(own ?? [lies]),
-      `Sew ${numberOf(step.seams.length, 'seam')} with ${allowance}${step.seams.length > 1 && !long ? ', one after another without cutting the thread' : ''}.`,
-      'Set the seams with the iron as they lie, then press each to its side, before the next seam crosses it.',
-    ],
-    measures,
+    pick: pickedUp(told, step),
+    does: own
+      ? [...own]
+      : [
+          ...lies,
+          `Sew ${numberOf(step.seams.length, 'seam')} with ${allowance}${chained ? ', one after another without cutting the thread' : ''}.`,
+          `Set the seams with the iron as they lie. ${pressSays(step.seams, pressing, parts, words)}`,
+        ],
+    measures: partSizes(told, step),
     wrong: [
       ...wrongAt(step.id, triangles, long),
       // Strips stretch: what runs past several blocks is trimmed when it is on.
       ...(method.id === 'columns' && roles.has('sash') ? [TRIMMED] : []),
     ],
-    caution: step.id.startsWith('border') || long ? NEEDLE : IRON,
+    caution: isBorder || long ? NEEDLE : IRON,
   };
 }
 
-/** How the two sides of a seam lie on one another. */
-export function howItLies(top: Top, { a, b, beside }: Seam): string {
-  const triangle = [a, b].some((piece) => top.pieces[piece]!.role.endsWith('triangle'));
-  if (beside.length > LONG) return LIES.long;
-  return triangle ? LIES.triangle : LIES.plain;
+/** Every kind of part a step takes up, as they are before it: "Rows and sash rows". */
+function pickedUp({ parts, words, way: { seams } }: Told, { seams: own }: SewnStep): string {
+  const made = new Set(own.map((number) => parts[number]!.made));
+  const kinds = new Map<string, Set<SewnPart>>();
+  for (const number of own) {
+    if (seams[number]!.mitre) continue;
+    const { a, b } = parts[number]!;
+    for (const part of [a, b]) {
+      // What this very step has made is in hand already.
+      if (made.has(part)) continue;
+      const { kind } = words.part(part);
+      kinds.set(kind, (kinds.get(kind) ?? new Set()).add(part));
+    }
+  }
+  if (kinds.size === 0) return 'The quilt with its strips on, corner by corner.';
+  const said = [...kinds].map(([kind, some]) => (some.size === 1 ? `the ${kind}` : manyOf(kind)));
+  return `${capital(listed(said))}.`;
 }
 
-/** A seam with more pieces along it than this is a long one. */
-const LONG = 4;
-const LIES = {
-  triangle: 'Right sides together, the triangle underneath and the block on top; begin at the right angle.',
-  long: 'Right sides together, the part with more seams on top, so that you see them and can hold each the way it was pressed.',
-  plain: 'Right sides together, edge to edge; the part that has seams already on top.',
-} as const;
+/** Which way the seams of a step are pressed, in words: toward what lies on that side of each. */
+function pressSays(
+  own: readonly number[],
+  { press }: Pressing,
+  parts: readonly SeamParts[],
+  words: SeamWords,
+): string {
+  const ways = new Map<string, number>();
+  for (const number of own) {
+    const side = press[number]!;
+    const says = side === 'open' ? 'open' : `toward the ${words.part(parts[number]![side]).kind}`;
+    ways.set(says, (ways.get(says) ?? 0) + 1);
+  }
+  if (ways.size === 1) {
+    const [says] = ways.keys();
+    return own.length === 1 ? `Press it ${says}.` : `Press each ${says}, before the next seam crosses it.`;
+  }
+  const each = [...ways].map(([says, count]) => `${count} ${says}`);
+  return `Press them as the arrows show, before the next seam crosses: ${listed(each)}.`;
+}
 
 const TRIMMED = 'A long strip is sewn on over-long, trimmed to the column, checked, and trimmed again.';
 
@@ -165,7 +187,7 @@ function wrongAt(id: string, triangles: boolean, long: boolean): string[] {
 /** What comes after the top, with this quilt's own figures. */
 function finishing(plan: Plan, { layers, edge, finished }: Quilt): GuideStep[] {
   const { unit } = plan;
-  const plain = { seams: [], measures: null, caution: null } as const;
+  const plain = { seams: [], measures: [], caution: null } as const;
   const steps: GuideStep[] = [];
   if (layers) {
     const backing = layers.backing;
@@ -255,59 +277,4 @@ function finishing(plan: Plan, { layers, edge, finished }: Quilt): GuideStep[] {
       caution: IRON,
     });
   return steps;
-}
-
-/** Of the part that the last seam of each step made: its size with its seams, square to the way it was sewn. */
-function sizesAfter({ seam, unit }: Plan, top: Top, { seams, steps }: SewingWay): PartSize[] {
-  const joined = togetherIn(top.pieces.length);
-  const members = top.pieces.map((_, i) => [i]);
-  return steps.map((step) => {
-    for (const number of step.seams) {
-      const { a, b, mitre } = seams[number]!;
-      if (mitre) continue;
-      const [A, B] = [joined.root(a), joined.root(b)];
-      joined.join(a, b);
-      members[A] = [...members[A]!, ...members[B]!];
-    }
-    const last = seams[step.seams.at(-1)!]!;
-    const part = members[joined.root(last.a)]!;
-    const [from, to] = last.line;
-    const isSlanting =
-      Math.abs(from.x - to.x) > 100 * top.tolerance && Math.abs(from.y - to.y) > 100 * top.tolerance;
-    // With its corners on, what slants is a level whole.
-    const slanting = isSlanting && !part.some((piece) => top.pieces[piece]!.role === 'corner-triangle');
-    const [across, down] = slanting ? [ACROSS.falling, ACROSS.rising] : [ACROSS.columns, ACROSS.rows];
-    const extent = ({ x, y }: { x: number; y: number }) => {
-      const at = part.flatMap((piece) => top.pieces[piece]!.outline.map((p) => p.x * x + p.y * y));
-      return Math.max(...at) - Math.min(...at) + 2 * seam;
-    };
-    const blocks = part.filter((piece) => isBlock(top, piece)).length;
-    return {
-      what: part.length === top.pieces.length ? 'The top' : blocks > 1 ? 'What is sewn last' : 'Each',
-      width: extent(across),
-      height: extent(down),
-      ease: fromInches(EASE_INCHES, unit) * Math.max(1, Math.round(Math.sqrt(blocks))),
-    };
-  });
-}
-
-const capital = (text: string) => (text === '' ? text : text[0]!.toUpperCase() + text.slice(1));
-
-/** What a part measured against what it should: go on, ease it, or take the seam again. */
-export function judgePart(
-  { width, ease }: Pick<PartSize, 'width' | 'ease'>,
-  measured: number,
-  unit: Unit,
-): { readonly kind: 'true' | 'ease' | 'again'; readonly text: string } {
-  const off = measured - width;
-  const show = formatWithUnit(Math.abs(off), unit);
-  const which = off > 0 ? 'long' : 'short';
-  if (Math.abs(off) <= fromInches(1 / 16, unit) + 1e-9)
-    return { kind: 'true', text: 'As it should be: go on.' };
-  if (Math.abs(off) <= ease + 1e-9)
-    return { kind: 'ease', text: `${show} too ${which}: ease it in, the longer one underneath, pins close.` };
-  return {
-    kind: 'again',
-    text: `${show} too ${which}, more than ${formatWithUnit(ease, unit)} that can be eased: ${off > 0 ? 'the seams are scant' : 'the seams are fat'}. Take the last ones again before you go on.`,
-  };
 }

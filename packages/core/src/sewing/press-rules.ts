@@ -46,7 +46,7 @@ export const PRESS_RULES: readonly PressRule[] = [
     id: 'toward-border',
     name: 'Toward the border',
     weight: 6,
-    prefers: (seam, { top }) => toward(seam, top, ['border']),
+    prefers: (seam, { top }) => toward(seam, top, ['border']) ?? outward(seam, top),
   },
   {
     id: 'toward-triangle',
@@ -79,6 +79,16 @@ export const PRESS_RULES: readonly PressRule[] = [
     },
   },
 ];
+
+/** Of a border sewn on to a border the strip that goes on last: outward, away from the quilt it is sewn to. */
+function outward({ mitre, pieces: [ofA, ofB], beside }: Seam, { pieces }: Top): 'a' | 'b' | null {
+  if (mitre || ofA === ofB) return null;
+  const all = beside.every(({ piece }) => ['border', 'border-corner'].includes(pieces[piece]!.role));
+  // Corner squares are sewn to their own strip, not to a border within.
+  const own =
+    beside.filter(({ piece }) => pieces[piece]!.role === 'border-corner').length > 0 && ofA + ofB <= 3;
+  return all && !own ? (ofA < ofB ? 'a' : 'b') : null;
+}
 
 /** The side on which most of the seam lies along pieces of these roles, unless the other side is of them too, or of `never`. */
 function toward(

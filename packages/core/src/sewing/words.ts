@@ -2,8 +2,11 @@ import { group } from 'd3-array';
 import type { Role } from '../piece/piece.ts';
 import { ROLE_NAMES } from '../piece/roles.ts';
 import type { Seam } from './bench.ts';
+import { capital } from './many.ts';
 import { isBlock } from './method.ts';
-import type { Sewing } from './sewing.ts';
+import { type PartName, partNames } from './part-words.ts';
+import { type SeamParts, seamParts, type SewnPart } from './parts.ts';
+import type { Sewing, SewingWay } from './sewing.ts';
 import type { Top } from './top.ts';
 
 /** Where a piece that is no block lies, told by the block nearest to it. */
@@ -13,8 +16,10 @@ interface Near {
   readonly where: 'at' | 'left' | 'right' | 'below' | 'above';
 }
 
-/** Words for the pieces and seams of a top: "Row 4: add block 3". */
+/** Words for the pieces, parts and seams of a top: "Row 4: add block 3". */
 export interface SeamWords {
+  /** What a part of the top is called, by what it is made of. */
+  readonly part: (part: SewnPart) => PartName;
   readonly piece: (piece: number) => string;
   /** The row a piece belongs to, counted from 1. */
   readonly row: (piece: number) => number;
@@ -25,8 +30,11 @@ const BORDERS: readonly Role[] = ['border', 'border-corner'];
 /** Longer than so many blocks a seam is one between rows. */
 const LONG = 1.7;
 
-/** Words for one top; whatever is asked is looked up. */
-export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): SeamWords {
+/** Words for one top sewn one way; whatever is asked is looked up. */
+export function seamWords(
+  { top, places }: Pick<Sewing, 'top' | 'places'>,
+  way: Pick<SewingWay, 'seams' | 'steps'>,
+): SeamWords {
   const inRow = countedInRows(places);
   // Looked up where it is asked: a stage tells a few seams of thousands.
   const found = new Map<number, Near>();
@@ -36,46 +44,43 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
     return known;
   };
   const block = blockSize(top);
+  const part = partNames({ top, places: inRow, near });
+  // Joined when somebody asks for a long seam first.
+  let parts: ReadonlyMap<Seam, SeamParts> | null = null;
+  const partsOf = (seam: Seam): SeamParts => {
+    if (!parts) {
+      const all = seamParts(top, way);
+      parts = new Map(way.seams.map((one, number) => [one, all[number]!]));
+    }
+    return parts.get(seam)!;
+  };
   const isBorder = (piece: number) => BORDERS.includes(top.pieces[piece]!.role);
   const piece = (at: number): string => {
-    const { role, id } = top.pieces[at]!;
+    const { role, outline } = top.pieces[at]!;
     const { column, where } = near(at);
     const name = ROLE_NAMES[role].one.toLowerCase();
     if (role === 'block') return `block ${column}`;
     if (role === 'plain-block') return `plain block ${column}`;
-    if (isBorder(at))
-      return `the ${name}, ${id
-        .split('-')
-        .slice(-2)
-        .join(' ')
-        .replace(/^(side|end) /, '')}`;
+    if (isBorder(at)) return part({ pieces: [at], hull: outline }).the;
     return where === 'at' ? `the ${name} of block ${column}` : `the ${name} ${SIDES[where]} block ${column}`;
   };
   const nameOf = (at: number) => ROLE_NAMES[top.pieces[at]!.role].one.toLowerCase();
   const rowOf = (at: number) => near(at).row;
-  const rowWords = (at: number) => {
-    const { row, where } = near(at);
-    return where === 'below'
-      ? `what lies below row ${row}`
-      : where === 'above'
-        ? `what lies above row ${row}`
-        : `row ${row}`;
-  };
   return {
+    part,
     piece,
     row: rowOf,
-    seam: ({ beside, mitre, length, pieces }) => {
+    seam: (seam) => {
+      const { beside, mitre, length, pieces } = seam;
       const [a, b] = [longest(beside, 'a'), longest(beside, 'b')];
       if (mitre) return `Mitre: ${piece(a)} and ${piece(b)}`;
-      if (isBorder(a) || isBorder(b)) {
-        const strip = isBorder(b) ? b : a;
-        const other = strip === b ? a : b;
-        return isBorder(other) && beside.length <= 2
-          ? `${capital(piece(strip))} to ${piece(other)}`
-          : `${capital(piece(strip))} on`;
+      const isLong = length > LONG * block && pieces[0] > 1 && pieces[1] > 1;
+      if (isBorder(a) || isBorder(b) || isLong) {
+        const of = partsOf(seam);
+        const [first, second] =
+          isLong && !isBorder(a) && !isBorder(b) ? [of.b, of.a] : byBorder(of, isBorder);
+        return `${capital(part(first).the)} onto ${part(second).the}`;
       }
-      if (length > LONG * block && pieces[0] > 1 && pieces[1] > 1)
-        return `Join ${rowWords(a)} and ${rowWords(b)}`;
       const [one, other] = [near(a), near(b)];
       const place = `Row ${other.row}`;
       if (top.pieces[b]!.role === 'block') return `${place}: add block ${other.column}`;
@@ -91,6 +96,12 @@ export function seamWords({ top, places }: Pick<Sewing, 'top' | 'places'>): Seam
     },
   };
 }
+
+/** The strip first, and then what it goes on; of two parts of borders the smaller one first. */
+const byBorder = ({ a, b }: SeamParts, isBorder: (piece: number) => boolean): [SewnPart, SewnPart] => {
+  const [ofA, ofB] = [a, b].map(({ pieces }) => pieces.every(isBorder));
+  return ofA && (!ofB || a.pieces.length <= b.pieces.length) ? [a, b] : [b, a];
+};
 
 const SIDES = { left: 'left of', right: 'right of', below: 'below', above: 'above' } as const;
 /** Of one side of a seam the piece that has most of it. */
@@ -108,8 +119,6 @@ function sideName(role: Role, where: Near['where']): string {
       ? name
       : `${name} ${where}`;
 }
-
-const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 
 /** Blocks counted within their own row, from its left end. */
 function countedInRows(places: Sewing['places']): Sewing['places'] {

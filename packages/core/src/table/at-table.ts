@@ -47,8 +47,8 @@ export interface TableCloth {
   readonly spare: readonly PiecesMade[];
   /** Strips that were cut to be joined, and that nothing is cut from any more. */
   readonly stripsOver: readonly PiecesMade[];
-  /** Something changed since cutting began: what is left is planned anew. */
-  readonly replanned: boolean;
+  /** Why what is left is planned anew since cutting began; null where it is not. */
+  readonly replanned: 'mishap' | 'changed' | null;
   /** Length of cloth cut off so far, and still to be cut off. */
   readonly taken: number;
   readonly left: number;
@@ -110,7 +110,7 @@ export function atTable(job: CuttingJob, record: CutRecord, wish: TableWish = {}
     ],
     spare,
     stripsOver: begun ? [] : stripsOver(placed, record.made),
-    replanned: record.plan !== null && begun === null,
+    replanned: record.plan === null || begun ? null : record.lostSince ? 'mishap' : 'changed',
     taken: record.taken,
     left: steps.reduce((sum, { kind, done, box }) => sum + (kind === 'strip' && !done ? box.h : 0), 0),
     plan: { id: begun?.kept.id ?? null, wants: begun?.kept.wants ?? key, stock, sheet: sheet! },

@@ -2,6 +2,7 @@ declare module 'clipper-lib' {
   namespace ClipperLib {
     type Path = { X: number; Y: number }[];
     class Clipper {
+      static CleanPolygons(paths: Path[], within: number): Path[];
       static Area(path: Path): number;
       static Orientation(path: Path): boolean;
       AddPath(path: Path, type: number, closed: boolean): boolean;

@@ -10,6 +10,7 @@ import {
   MEASURING_SHEETS,
   measuringSheetScene,
   numberOf,
+  partSays,
   type Plan,
   placesScene,
   type Quilt,
@@ -144,10 +145,7 @@ const steps: Pages = (paper, { plan, quilt, id, log }) => {
     if (step.seams.length > 0)
       paper.drawing(stepScene(sewing, way, i, plan.unit), `${step.title}: what is joined now stands out`, 96);
     for (const line of [step.pick, ...step.does]) paper.says(line);
-    if (step.measures)
-      paper.says(
-        `${step.measures.what} now measures ${formatSize(step.measures.width, step.measures.height, plan.unit)}, raw edge to raw edge.`,
-      );
+    for (const size of step.measures) paper.says(`${partSays(size, plan.unit)}, raw edge to raw edge.`);
     if (step.caution) paper.says(step.caution, { soft: true, size: 9 });
     paper.tick('Done', record.done.has(step.id));
   });

@@ -80,8 +80,9 @@ export function CutSoFar({
       </ul>
       {replanned && (
         <Note role="status">
-          The quilt changed since this cloth was begun. What is cut stays cut; the rest is planned anew from
-          what is left.
+          {replanned === 'mishap'
+            ? 'Something went wrong with this cloth. What is good stays cut; the rest is planned anew from what is left.'
+            : 'The quilt changed since this cloth was begun. What is cut stays cut; the rest is planned anew from what is left.'}
         </Note>
       )}
       {alike(spare).map(({ name, count, w, h }) => (

@@ -10,7 +10,7 @@ import {
   type TableStep,
   waitOf,
 } from '@lattice/core';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Tab, TabList, TabPanel, Tabs, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -29,6 +29,7 @@ import { ClothChart } from '../../shop/ClothChart.tsx';
 import { ListToSay } from '../../shop/ListToSay.tsx';
 import { StashCould } from '../../shop/StashCould.tsx';
 import { putInStash } from '../../stash/stash.ts';
+import { useWorkAfter } from '../useWorkAfter.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ClothDrawing } from './ClothDrawing.tsx';
 import { CutSoFar } from './CutSoFar.tsx';
@@ -225,6 +226,8 @@ function AtTable({
   const id = useAppSelector((s) => s.saving.id)!;
   const [{ fold, leftHanded }, setHabits] = useHabits();
   const wrong = useSheet('wrong');
+  const work = useRef<HTMLDivElement>(null);
+  useWorkAfter(wrong.open !== null, work);
   const [page, setPage] = useLeaf(['table', 'buy']);
   const { unit } = plan;
   const step = table.next === null ? null : table.steps[table.next]!;
@@ -314,7 +317,9 @@ function AtTable({
                     <Lengths text={says} />
                   </p>
                 ))}
-                <InHand {...{ table, fold, unit }} onDone={() => done()} onBack={back} />
+                <div ref={work}>
+                  <InHand {...{ table, fold, unit }} onDone={() => done()} onBack={back} />
+                </div>
                 <CutSoFar
                   table={table}
                   waits={short ? [short, ...waits] : waits}

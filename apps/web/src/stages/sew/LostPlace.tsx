@@ -33,6 +33,11 @@ const Halves = styled.div`
 
 const NONE: readonly number[] = [];
 
+/** The first of some acts that is not done yet; the first of all where all are. */
+const firstIn = (
+  acts: readonly { readonly act: AtSewing['at']['acts'][number]; readonly i: number }[],
+): number => (acts.find(({ act }) => !act.done) ?? acts[0]!).i;
+
 /** The bobbin ran out, the pile fell: three questions, or pointing at the last piece that holds, find the place again. */
 export function LostPlace({
   plan,
@@ -69,7 +74,9 @@ export function LostPlace({
             labelled
             value={String(step)}
             choices={guide.map(({ title }, i) => ({ id: String(i), name: `${i + 1}. ${title}` }))}
-            onChange={(to) => setFound(at.acts.findIndex((act) => act.step === Number(to)))}
+            onChange={(to) =>
+              setFound(firstIn(at.acts.flatMap((act, i) => (act.step === Number(to) ? [{ act, i }] : []))))
+            }
           />
           {rows.length > 1 && (
             <ChoiceField
@@ -78,7 +85,7 @@ export function LostPlace({
               value={String(row)}
               choices={rows.map((number) => ({ id: String(number), name: `Row ${number}` }))}
               onChange={(to) =>
-                setFound(own.find(({ act }) => words.row(way.seams[act.seam!]!.b) === Number(to))!.i)
+                setFound(firstIn(own.filter(({ act }) => words.row(way.seams[act.seam!]!.b) === Number(to))))
               }
             />
           )}

@@ -1,5 +1,13 @@
-import { formatSize, formatWithUnit, howItLies, numberOf } from '@lattice/core';
-import { useEffect } from 'react';
+import {
+  formatSize,
+  formatWithUnit,
+  howSidesLie,
+  numberOf,
+  type PartSize,
+  type Plan,
+  rawSizeOf,
+} from '@lattice/core';
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useSheet } from '../../app/useInAddress.ts';
@@ -14,6 +22,7 @@ import { LostPlace } from './LostPlace.tsx';
 import { actsDone, actsUndone } from './sewing.ts';
 import { type AtSewing, useSewing } from './useSewing.ts';
 import { TwoSides } from './TwoSides.tsx';
+import { useWorkAfter } from '../useWorkAfter.ts';
 import { useAwake } from './useAwake.ts';
 
 const Page = styled.div`
@@ -141,7 +150,9 @@ function Machine({ sewing }: { sewing: AtSewing }) {
   const dispatch = useAppDispatch();
   const lost = useSheet('lost');
   useAwake();
-  const { at, way, guide } = sewing;
+  const go = useRef<HTMLSpanElement>(null);
+  useWorkAfter(lost.open !== null, go);
+  const { at, way, guide, words, parts } = sewing;
   const act = at.next === null ? null : at.acts[at.next]!;
   const last = at.acts.findLast(({ done }) => done) ?? null;
   const after = at.next === null ? null : (at.acts[at.next + 1] ?? null);
@@ -155,6 +166,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
   const step = act ? guide[act.step]! : null;
   const hand = act?.seam ?? null;
   const seam = hand === null ? null : way.seams[hand]!;
+  const inHand = sizesInHand(sewing, plan, hand, step);
   const title = act ? titleOf(act, sewing) : 'All is done';
   return (
     <Page>
@@ -175,7 +187,13 @@ function Machine({ sewing }: { sewing: AtSewing }) {
       <div aria-live="polite">
         <h1>{title}</h1>
         <p className="says">
-          <Lengths text={seam ? howItLies(sewing.sewing.top, seam) : saysOf(act, step)} />
+          <Lengths
+            text={
+              hand !== null && seam
+                ? howSidesLie(sewing.sewing.top, seam).says(words, parts[hand]!)
+                : saysOf(act, step)
+            }
+          />
         </p>
       </div>
       <div className="middle">
@@ -196,22 +214,24 @@ function Machine({ sewing }: { sewing: AtSewing }) {
             hand={hand}
             label={`The quilt so far: ${at.sewn} of ${numberOf(way.seams.length, 'seam')}`}
           />
-          {step?.measures && (
-            <p>
-              {step.measures.what}, when pressed
+          {inHand.map(({ id: of, what, width, height, ease }) => (
+            <p key={of}>
+              {what}, when pressed
               <b>
-                <Lengths text={formatSize(step.measures.width, step.measures.height, plan.unit)} />
+                <Lengths text={formatSize(width, height, plan.unit)} />
               </b>
-              <Lengths text={`edge to edge; ${formatWithUnit(step.measures.ease, plan.unit)} can be eased`} />
+              <Lengths
+                text={`edge to edge${ease === null ? '' : `; ${formatWithUnit(ease, plan.unit)} can be eased`}`}
+              />
             </p>
-          )}
+          ))}
         </div>
       </div>
       <Foot>
         <Button isDisabled={last === null} onPress={back}>
           Back
         </Button>
-        <span className="go">
+        <span className="go" ref={go}>
           <Button look="main" isDisabled={act === null} onPress={done}>
             {act === null
               ? 'Nothing more to do'
@@ -226,6 +246,21 @@ function Machine({ sewing }: { sewing: AtSewing }) {
 }
 
 const NONE: readonly number[] = [];
+
+/** What is in hand when this seam is sewn; when a step is pressed, what it made. A mitre leaves its strips over-long. */
+function sizesInHand(
+  { parts, words, way }: AtSewing,
+  { seam }: Plan,
+  hand: number | null,
+  step: AtSewing['guide'][number] | null,
+): (Pick<PartSize, 'id' | 'what' | 'width' | 'height'> & { readonly ease: number | null })[] {
+  if (hand === null) return step?.measures.slice(0, 3) ?? [];
+  const { made } = parts[hand]!;
+  if (way.seams[hand]!.mitre || step?.id.endsWith('-strips')) return [];
+  const { the } = words.part(made);
+  return [{ id: the, what: `${the[0]!.toUpperCase()}${the.slice(1)}`, ...rawSizeOf(made, seam), ease: null }];
+}
+
 const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1);
 
 function titleOf(

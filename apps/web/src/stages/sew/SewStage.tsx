@@ -1,4 +1,12 @@
-import { formatSize, formatWithUnit, type GuideStep, judgePart, numberOf, type Work } from '@lattice/core';
+import {
+  formatWithUnit,
+  type GuideStep,
+  judgePart,
+  numberOf,
+  partSays,
+  type PartSize,
+  type Work,
+} from '@lattice/core';
 import { Check, Play } from 'lucide-react';
 import { useState } from 'react';
 import { TabList, TabPanel } from 'react-aria-components';
@@ -260,7 +268,6 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
 function StepBody({ step, number, sewing }: { step: GuideStep; number: number; sewing: AtSewing }) {
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
-  const { unit } = plan;
   const id = useAppSelector((s) => s.saving.id)!;
   const dispatch = useAppDispatch();
   const { at, record, guide } = sewing;
@@ -269,8 +276,6 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
   const open = own.filter(({ done }) => !done);
   // Drawn as it lies: the seam to sew next, or the first of the step.
   const first = (open[0] ?? own[0])?.seam ?? step.seams[0] ?? null;
-  const measured = record.measured.get(step.id);
-  const verdict = measures && measured !== undefined ? judgePart(measures, measured, unit) : null;
   return (
     <div className="body">
       <p>
@@ -286,35 +291,9 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
           <Lengths text={line} />
         </p>
       ))}
-      {measures && (
-        <>
-          <p>
-            <Lengths
-              text={`${measures.what} now measures ${formatSize(measures.width, measures.height, unit)}, raw edge to raw edge; ${formatWithUnit(measures.ease, unit)} either way can be eased.`}
-            />
-          </p>
-          <LengthField
-            label="It measured, across"
-            value={measured ?? measures.width}
-            unit={unit}
-            onCommit={(length) => {
-              if (length <= 0) return 'A part has a length.';
-              void dispatch(partMeasured(step.id, length));
-              return null;
-            }}
-          />
-          <TapePanel
-            unit={unit}
-            meant={measures.width}
-            onReading={(length) => void dispatch(partMeasured(step.id, length))}
-          />
-          {verdict && (
-            <Verdict data-kind={verdict.kind === 'again' ? 'square-up' : verdict.kind}>
-              <Lengths text={verdict.text} />
-            </Verdict>
-          )}
-        </>
-      )}
+      {measures.map((size) => (
+        <MeasuredPart key={size.id} size={size} measured={record.measured.get(size.id) ?? null} />
+      ))}
       {measuredHere(guide, number) && <MeasureSection />}
       {wrong.map((line) => (
         <p className="wrong" key={line}>
@@ -337,6 +316,59 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
           Not done after all
         </Button>
       )}
+    </div>
+  );
+}
+
+/** A part that a step makes: what it should measure, what it did, both ways, and what that says. */
+function MeasuredPart({
+  size,
+  measured,
+}: {
+  size: PartSize;
+  measured: { readonly across: number | null; readonly down: number | null } | null;
+}) {
+  const { unit } = useAppSelector(selectPlan);
+  const dispatch = useAppDispatch();
+  const { id, what, width, height, ease } = size;
+  const ways = [
+    { side: 'across', meant: width, other: height },
+    { side: 'down', meant: height, other: width },
+  ] as const;
+  const keep = (side: 'across' | 'down', length: number) => {
+    if (length <= 0) return 'A part has a length.';
+    void dispatch(partMeasured(id, side, length));
+    return null;
+  };
+  // The tape reads what has not been measured yet.
+  const next = measured?.across == null ? ways[0] : ways[1];
+  return (
+    <div role="group" aria-label={what}>
+      <p>
+        <Lengths
+          text={`${partSays(size, unit)}, raw edge to raw edge, as ${size.count > 1 ? 'they lie' : 'it lies'}; ${formatWithUnit(ease, unit)} either way can be eased.`}
+        />
+      </p>
+      {ways.map(({ side, meant, other }) => {
+        const length = measured?.[side] ?? null;
+        const verdict = length === null ? null : judgePart({ meant, other, ease }, length, unit);
+        return (
+          <div key={side}>
+            <LengthField
+              label={`It measured, ${side}`}
+              value={length}
+              unit={unit}
+              onCommit={(value) => keep(side, value)}
+            />
+            {verdict && (
+              <Verdict data-kind={verdict.kind === 'again' ? 'square-up' : verdict.kind}>
+                <Lengths text={verdict.text} />
+              </Verdict>
+            )}
+          </div>
+        );
+      })}
+      <TapePanel unit={unit} meant={next.meant} onReading={(length) => void keep(next.side, length)} />
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { formatSize } from '@lattice/core';
+import { numberOf, partSays } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -28,10 +28,16 @@ const Step = styled.section`
   .boxes {
     display: flex;
     flex-wrap: wrap;
+    align-items: center;
     gap: 4px;
     margin-top: 6px;
   }
+  .boxes span {
+    margin-right: 4px;
+    font-size: 12px;
+  }
   .boxes i {
+    display: inline-block;
     width: 13px;
     height: 13px;
     border: 1.2px solid var(--ink);
@@ -68,7 +74,10 @@ export function StepsPage() {
             {heard.way.method.name}: {heard.way.method.says}
           </p>
           {heard.guide.map((step, i) => {
+            // A box for each seam, as many as there are to count; pressing has its own.
             const acts = heard.at.acts.filter((act) => act.step === i);
+            const seams = acts.filter((act) => act.kind === 'seam');
+            const last = acts.filter((act) => act.kind !== 'seam');
             return (
               <Step key={step.id} aria-label={step.title}>
                 <div className="picture">
@@ -91,18 +100,22 @@ export function StepsPage() {
                       <Lengths text={line} />
                     </p>
                   ))}
-                  {step.measures && (
-                    <p>
-                      <Lengths
-                        text={`${step.measures.what} then measures ${formatSize(step.measures.width, step.measures.height, plan.unit)}: ________`}
-                      />
+                  {step.measures.map((size) => (
+                    <p key={size.id}>
+                      <Lengths text={`${partSays(size, plan.unit, 'then')}: ______ × ______`} />
                     </p>
-                  )}
+                  ))}
                   <div className="boxes" aria-hidden>
-                    {acts.slice(0, MOST_BOXES).map(({ key, done }) => (
+                    {seams.length > 0 && <span>{numberOf(seams.length, 'seam')}</span>}
+                    {seams.slice(0, MOST_BOXES).map(({ key, done }) => (
                       <i key={key}>{done && '✓'}</i>
                     ))}
-                    {acts.length > MOST_BOXES && ` and ${acts.length - MOST_BOXES} more`}
+                    {seams.length > MOST_BOXES && <span>and {seams.length - MOST_BOXES} more</span>}
+                    {last.map(({ key, done, kind }) => (
+                      <span key={key}>
+                        {kind === 'press' ? 'pressed' : 'done'} <i>{done && '✓'}</i>
+                      </span>
+                    ))}
                   </div>
                 </div>
               </Step>

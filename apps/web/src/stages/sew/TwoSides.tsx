@@ -1,4 +1,4 @@
-import { formatWithUnit, type Layout, type Plan, ROLE_NAMES, sidesOf } from '@lattice/core';
+import { formatWithUnit, howSidesLie, type Layout, type Plan, sidesOf } from '@lattice/core';
 import { useId, useMemo } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
@@ -6,14 +6,10 @@ import { outlinePath } from '../../drawing/paths.ts';
 import { QuiltArt } from '../../drawing/QuiltArt.tsx';
 import type { AtSewing } from './useSewing.ts';
 
-const nameOf = ({ sewing: { top } }: AtSewing, piece: number): string =>
-  ROLE_NAMES[top.pieces[piece]!.role].one.toLowerCase();
-
-/** "press toward the sash" */
-function pressSays(sewing: AtSewing, seam: number): string {
-  const { a, b } = sewing.way.seams[seam]!;
-  const press = sewing.pressing.press[seam]!;
-  return press === 'open' ? 'press it open' : `press toward the ${nameOf(sewing, press === 'a' ? a : b)}`;
+/** "press toward the sash": the part that lies on that side of the seam. */
+function pressSays({ pressing, parts, words }: AtSewing, seam: number): string {
+  const press = pressing.press[seam]!;
+  return press === 'open' ? 'press it open' : `press toward ${words.part(parts[seam]![press]).the}`;
 }
 
 const Sides = styled.figure`
@@ -47,7 +43,7 @@ export function TwoSides({
 }) {
   const clip = useId();
   const { sewing: known, way, pressing } = sewing;
-  const { a, b, line, towardA, length } = way.seams[seam]!;
+  const { line, towardA, length } = way.seams[seam]!;
   const sides = useMemo(() => sidesOf(known, way, seam), [known, way, seam]);
   const path = (pieces: readonly number[]) =>
     pieces.map((piece) => outlinePath(known.top.pieces[piece]!)).join('');
@@ -64,7 +60,6 @@ export function TwoSides({
     ? [length + room * 0.5, Math.min(2 * room, room + gap * 4)]
     : [2 * room + gap * 2, length + room * 0.6];
   const sign = pressing.press[seam] === 'a' ? 1 : pressing.press[seam] === 'b' ? -1 : 0;
-  const name = (piece: number) => nameOf(sewing, piece);
   // What is told of a seam is its raw edge, end to end.
   const raw = formatWithUnit(length + 2 * plan.seam, plan.unit);
   const moved = (by: number) => `translate(${towardA.x * by} ${towardA.y * by})`;
@@ -72,11 +67,15 @@ export function TwoSides({
   /** A point so far from the seam's middle: along it, and across it towards the side of `a`. */
   const at = (by: number, across: number) =>
     `${middle.x + along.x * by + towardA.x * across} ${middle.y + along.y * by + towardA.y * across}`;
+  const { upper } = howSidesLie(known.top, way.seams[seam]!);
   const head = room * 0.035;
   const beyond = -length / 2 - room * 0.1;
-  const ground = room * 0.22;
+  // From the part that is turned over to the one it comes to lie on.
+  const side = upper === 'b' ? 1 : -1;
+  const ground = room * 0.22 * side;
   const press = pressSays(sewing, seam);
-  const turned = `turn the ${name(b)} over onto the ${name(a)}, right sides together`;
+  const name = (side: 'a' | 'b') => sewing.words.part(sewing.parts[seam]![side]).the;
+  const turned = `turn ${name(upper)} over onto ${name(upper === 'a' ? 'b' : 'a')}, right sides together`;
   return (
     <Sides>
       <span className="turn">{turned}</span>
@@ -117,7 +116,7 @@ export function TwoSides({
             vectorEffect="non-scaling-stroke"
           />
           <path
-            d={`M${at(beyond + head, ground + head * 0.6)}L${at(beyond - head * 1.3, ground - head * 0.2)}L${at(beyond + head * 0.9, ground - head * 1.5)}Z`}
+            d={`M${at(beyond + head, ground + side * head * 0.6)}L${at(beyond - head * 1.3, ground - side * head * 0.2)}L${at(beyond + head * 0.9, ground - side * head * 1.5)}Z`}
             fill="var(--chalk)"
           />
           {sign !== 0 && (

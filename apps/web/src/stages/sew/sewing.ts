@@ -56,12 +56,12 @@ export const sewingChosen =
     await dispatch(writeLog([{ kind: 'sewing-chosen', body: chosen }]));
   };
 
-/** What a part measured, raw edge to raw edge. */
+/** What a part measured one way, raw edge to raw edge, as it lies. */
 export const partMeasured =
-  (what: string, length: number): Thunk<Promise<void>> =>
+  (what: string, side: 'across' | 'down', length: number): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
     const { unit } = selectPlan(getState());
-    await dispatch(writeLog([{ kind: 'part-measured', body: { what, unit, length } }]));
+    await dispatch(writeLog([{ kind: 'part-measured', body: { what, side, unit, length } }]));
   };
 
 const inParts = <T>(all: readonly T[]): T[][] =>

@@ -4,6 +4,8 @@ import {
   type GuideStep,
   type Plan,
   type Pressing,
+  type SeamParts,
+  seamParts,
   type SeamWords,
   seamWords,
   type Sewing,
@@ -25,10 +27,14 @@ export interface AtSewing {
   readonly record: SewRecord;
   readonly at: AtMachine;
   readonly words: SeamWords;
+  /** What each seam joins and makes, by its number. */
+  readonly parts: readonly SeamParts[];
 }
 
 /** The sewing once it is worked out; a text where nothing can be sewn, or nothing is known yet. */
 export type HeardSewing = AtSewing | { readonly says: string; readonly waiting: boolean };
+
+const NO_PARTS: readonly SeamParts[] = [];
 
 /** How the open quilt is sewn and how far it is: planned in a worker, so that no drawing waits for it. */
 export function useSewing(): HeardSewing {
@@ -44,17 +50,37 @@ export function useSewing(): HeardSewing {
   );
   const planned = usePlanned(job);
   const words = useMemo(
-    () => (planned === null || planned === 'failed' ? null : seamWords(planned.sewing)),
+    () =>
+      planned === null || planned === 'failed' || !planned.way
+        ? null
+        : seamWords(planned.sewing, planned.way),
+    [planned],
+  );
+  const parts = useMemo(
+    () =>
+      planned === null || planned === 'failed' || !planned.way
+        ? NO_PARTS
+        : seamParts(planned.sewing.top, planned.way),
     [planned],
   );
   return useMemo((): HeardSewing => {
     if (planned === 'failed')
       return { says: 'The sewing could not be worked out. Load the page again.', waiting: false };
-    if (planned === null || words === null) return { says: 'Working out the seams…', waiting: true };
+    if (planned === null) return { says: 'Working out the seams…', waiting: true };
     const { sewing, way, pressing, guide } = planned;
-    if (!way || !pressing) return { says: sewing.hindered ?? 'Nothing is to be sewn.', waiting: false };
-    return { sewing, way, pressing, guide, record, words, at: atMachine(sewing, way, guide, record, words) };
-  }, [planned, words, record]);
+    if (!way || !pressing || !words)
+      return { says: sewing.hindered ?? 'Nothing is to be sewn.', waiting: false };
+    return {
+      sewing,
+      way,
+      pressing,
+      guide,
+      record,
+      words,
+      parts,
+      at: atMachine(sewing, way, guide, record, words),
+    };
+  }, [planned, words, parts, record]);
 }
 
 /** The last answer for a plan: what shows the same sewing elsewhere, or prints it, has it at once. */

@@ -1,0 +1,98 @@
+import { formatSize, formatWithUnit } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
+import type { SewnStep } from './bench.ts';
+import { capital, listed, manyOf } from './many.ts';
+import { isBlock } from './method.ts';
+import { type RawSize, rawSizeOf } from './parts.ts';
+import type { Told } from './told.ts';
+
+/** Parts alike when a step is done: what they should measure with their seams, and what can be eased of that. */
+export interface PartSize extends RawSize {
+  /** What a measurement of it is kept under. */
+  readonly id: string;
+  /** "Each row", "Row 2", "The top" */
+  readonly what: string;
+  readonly count: number;
+  readonly ease: number;
+}
+
+/** So many rows of one size are told by their names, more are counted. */
+const NAMED = 4;
+
+/** What each block can give in a row: about 1/8" (rule BL-1). */
+const EASE_INCHES = 1 / 8;
+
+/** What the parts that a step makes should measure; those of one kind and one size together. */
+export function partSizes({ plan, sewing: { top }, parts, words, way }: Told, step: SewnStep): PartSize[] {
+  // Strips of a mitred border are over-long until their mitres are sewn.
+  if (step.id.endsWith('-strips') && step.id.startsWith('border')) return [];
+  const numbers = step.seams;
+  const gone = new Set(
+    numbers.flatMap((number) => (way.seams[number]!.mitre ? [] : [parts[number]!.a, parts[number]!.b])),
+  );
+  const made = [...new Set(numbers.map((number) => parts[number]!.made))].filter((part) => !gone.has(part));
+  const sizes: { kind: string; the: string[]; count: number; size: RawSize; blocks: number }[] = [];
+  for (const part of made) {
+    const size = rawSizeOf(part, plan.seam);
+    const { kind, the } = words.part(part);
+    const alike = sizes.find(
+      (one) => one.kind === kind && near(one.size.width, size.width) && near(one.size.height, size.height),
+    );
+    if (alike) {
+      alike.count++;
+      alike.the.push(the);
+    } else {
+      const blocks = part.pieces.filter((piece) => isBlock(top, piece)).length;
+      sizes.push({ kind, the: [the], count: 1, size, blocks });
+    }
+  }
+  const kindsOf = (kind: string) => sizes.filter((one) => one.kind === kind).length;
+  return sizes.map(({ kind, the, count, size, blocks }, i) => ({
+    id: i === 0 ? step.id : `${step.id}#${i + 1}`,
+    what:
+      count === 1
+        ? capital(the[0]!)
+        : kindsOf(kind) === 1
+          ? `Each ${kind}`
+          : count <= NAMED && /row|column/.test(kind)
+            ? capital(listed(the))
+            : `${count} of the ${manyOf(kind)}`,
+    count,
+    ...size,
+    ease: fromInches(EASE_INCHES, plan.unit) * Math.max(1, Math.round(Math.sqrt(blocks))),
+  }));
+}
+
+/** What a part should measure, as it is said: "Each row now measures 18 1/2 × 6 1/2″". */
+export const partSays = ({ what, width, height }: PartSize, unit: Unit, when = 'now'): string =>
+  `${what} ${when} ${/^(\d+ of|Rows|Columns)|, | and /.test(what) ? 'measure' : 'measures'} ${formatSize(width, height, unit)}`;
+
+/**
+ * What a part measured one way against what it should: go on, ease it, or take the seam again.
+ *
+ * @param meant what it should measure that way, in `unit`
+ * @param other what it should measure the other way, which a tape may have been laid along
+ */
+export function judgePart(
+  { meant, other, ease }: { readonly meant: number; readonly other: number; readonly ease: number },
+  measured: number,
+  unit: Unit,
+): { readonly kind: 'true' | 'ease' | 'again' | 'part'; readonly text: string } {
+  const off = measured - meant;
+  const show = formatWithUnit(Math.abs(off), unit);
+  const which = off > 0 ? 'long' : 'short';
+  if (Math.abs(off) <= fromInches(1 / 16, unit) + 1e-9)
+    return { kind: 'true', text: 'As it should be: go on.' };
+  if (Math.abs(off) <= ease + 1e-9)
+    return { kind: 'ease', text: `${show} too ${which}: ease it in, the longer one underneath, pins close.` };
+  if (Math.abs(measured - other) <= ease + 1e-9)
+    return {
+      kind: 'part',
+      text: `That is its other way: this way it should be ${formatWithUnit(meant, unit)}, that way ${formatWithUnit(other, unit)}.`,
+    };
+  return {
+    kind: 'again',
+    text: `${show} too ${which}, more than ${formatWithUnit(ease, unit)} that can be eased: ${off > 0 ? 'the seams are scant' : 'the seams are fat'}. Take the last ones again before you go on.`,
+  };
+}

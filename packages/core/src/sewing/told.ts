@@ -1,0 +1,15 @@
+import type { Plan } from '../plan/shape.ts';
+import type { SeamParts } from './parts.ts';
+import type { Pressing } from './pressing.ts';
+import type { Sewing, SewingWay } from './sewing.ts';
+import type { SeamWords } from './words.ts';
+
+/** What a step of sewing is told from. */
+export interface Told {
+  readonly plan: Plan;
+  readonly sewing: Sewing;
+  readonly way: SewingWay;
+  readonly pressing: Pressing;
+  readonly parts: readonly SeamParts[];
+  readonly words: SeamWords;
+}
