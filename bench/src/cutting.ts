@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { boundOf } from '../../packages/core/src/placing/bound.ts';
 import { plainPass } from '../../packages/core/src/placing/plain.ts';
-import { AT_ONCE, search } from '../../packages/core/src/placing/search.ts';
+import { AT_ONCE, search, searchAtOnce } from '../../packages/core/src/placing/search.ts';
 import { type Task, taskOf, unplaceable } from '../../packages/core/src/placing/task.ts';
 import { Views } from '../../packages/core/src/placing/views.ts';
 import { anyNeeds } from '../../packages/core/test/support/any-cloths.ts';
@@ -30,7 +30,7 @@ export function* cutting() {
     aim: 1.012,
     bestToBound: mean((task) => best.get(task)! / boundOf(task)),
     plainToBest: mean((task) => plainOf(task) / best.get(task)!),
-    simpleToBest: mean((task) => search(task, AT_ONCE, 'simple').length / best.get(task)!),
+    simpleToBest: mean((task) => searchAtOnce(task, 'simple').length / best.get(task)!),
   };
   const first = (task: Task) => median(() => search(task), 15);
   const small = first(pieces(30));

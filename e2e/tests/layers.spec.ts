@@ -41,6 +41,8 @@ test('the finishing service: refused with its reasons, put right, taken, booked,
   await page.getByRole('link', { name: 'Layers' }).click();
   await page.getByRole('button', { name: 'Measure it' }).click();
   await fill(page, 'Across', '75');
+  await fill(page, 'Down', '89 1/2');
+  await fill(page, 'Top left to bottom right', '118 3/4');
   await fill(page, 'Top right to bottom left', '116');
   await expect(page.getByText(/it is not square/)).toBeVisible();
   await choose(page, /Quilted/, 'Send it to a long-arm service');

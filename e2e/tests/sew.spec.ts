@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { accessible } from '../support/accessible.ts';
-import { choose, expect, openCopy, plain, test } from '../support/quilt.ts';
+import { choose, expect, fill, openCopy, plain, test } from '../support/quilt.ts';
 
 const toSew = async (page: Page) => {
   await page.getByRole('link', { name: 'Sew', exact: true }).click();
@@ -110,7 +110,9 @@ test('ways, pressing, measuring, paper; on a phone and in the evening', async ({
   await accessible(page);
   await page.getByRole('tab', { name: 'Measure' }).click();
   await page.getByRole('button', { name: 'The centre' }).click();
-  await expect(page.getByText(/It lies true/)).toBeVisible();
+  await expect(page.getByText(/It lies true/)).toBeHidden();
+  await fill(page, 'Width across the middle', '59 1/2');
+  await expect(page.getByText(/One width says how long top and bottom are/)).toBeVisible();
   await page.getByRole('tab', { name: 'Steps' }).click();
   await page.getByRole('button', { name: 'All of this is done' }).click();
   await expect(page.getByRole('heading', { name: /130 of 150 seams sewn/ })).toBeVisible();

@@ -19,7 +19,7 @@ export { type Pile } from './pile/pile.ts';
 export { type RowScatter, type RowSpread, simulateRow } from './block/simulate.ts';
 export { type CutTo, type Verdict, VERDICT_NAMES, verdictOn } from './block/verdict.ts';
 export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/border-corners.ts';
-export { repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
+export { isSpacerSewn, repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { isMeasured, isMeasuredBothWays, judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
 export {
@@ -193,7 +193,7 @@ export {
   TAG_LIMIT,
   type Target,
 } from './plan/shape.ts';
-export { blankPlan, startBorder, startPlan, STARTS } from './plan/start.ts';
+export { addedBorder, blankPlan, startBorder, startPlan, STARTS } from './plan/start.ts';
 export { type Stage, STAGES } from './choice/stages.ts';
 export { nothingToDoAt, progressOf } from './progress/stages.ts';
 export { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES } from './cloth/direction.ts';

@@ -94,6 +94,12 @@ describe('a table of blocks', () => {
     expect(notes).toEqual(['1 measurement in centimetres converted to inches.']);
   });
   test('a unit in the heading holds for the column', () => {
+    // However the fraction is written: a third is no figure of an inch ruler, and is one of the column all the same.
+    const thirds = read('width (cm),height (cm)', '31⅓,31 1/3', '25⅔,25.4');
+    expect(thirds.blocks.map(({ width, height }) => [width, height])).toEqual([
+      [expect.closeTo(94 / 3 / 2.54, 9), expect.closeTo(94 / 3 / 2.54, 9)],
+      [expect.closeTo(77 / 3 / 2.54, 9), 10],
+    ]);
     expect(
       read('width (cm),height (cm)', '25.4,25.4', '25.4,10 in').blocks.map((b) => [b.width, b.height]),
     ).toEqual([

@@ -1,7 +1,6 @@
 import {
   computeQuilt,
   enoughOf,
-  cuttingJob,
   fromStash,
   type LogEntry,
   STASH,
@@ -50,7 +49,7 @@ describe('what can be made from a stash', () => {
       expect(new Set(way.matched.map(({ piece }) => piece.id)).size).toBe(way.matched.length);
       for (const { cloth, piece, count } of way.matched) {
         expect(count).toBeLessThanOrEqual(piece.free);
-        expect(enoughOf({ ...piece, free: count }, cuttingJob(way.plan, quilt, cloth))).toBe(count);
+        expect(enoughOf({ ...piece, free: count }, way.plan, quilt, cloth)).toBe(count);
         // Drawn in its own colour.
         expect(way.plan.fabrics.find(({ id }) => id === cloth)!.colour).toBe(piece.colour);
       }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { boundOf } from '../src/placing/bound.ts';
 import type { Need } from '../src/placing/need.ts';
-import { search, searching, settingsOf } from '../src/placing/search.ts';
+import { search, searchAtOnce, searching, settingsOf } from '../src/placing/search.ts';
 import { sheetPlan } from '../src/placing/sheet-plan.ts';
 import { taskOf, unplaceable } from '../src/placing/task.ts';
 import { readCuttingProblems, solveCuttingProblem } from '../src/index.ts';
@@ -208,4 +208,36 @@ describe('problems in a file', () => {
   ])('%s is refused with its place', (text, says) => {
     expect(readCuttingProblems(text)).toMatchObject({ ok: false, problem: expect.stringContaining(says) });
   });
+});
+
+// By the pencil: two of 5.2 and two of 7.7 × 113.2 cm lie side by side along the selvage, 25.8 of 110; three of 21.2 ×
+// 73.2 stand beside them with a square over each, and the fourth lies in a strip of 21.2: 113.2 + 21.2.
+test('the cloth beside lengthwise strips serves wide pieces', () => {
+  const units = (cm: number) => Math.round(cm * 20);
+  const need = (key: string, w: number, l: number, count: number, lengthwise = false): Need => ({
+    ...{ key, width: units(w), length: units(l), count, lengthwise, joins: 'diagonal' },
+  });
+  const task = taskOf(
+    [
+      need('narrow', 5.2, 113.2, 2, true),
+      need('border', 7.7, 113.2, 2, true),
+      need('wide', 21.2, 73.2, 4),
+      need('square', 21.2, 21.2, 4),
+      need('small', 7.7, 5.2, 4),
+    ],
+    { usable: units(110), seam: 15 },
+  );
+  expect(searchAtOnce(task).length / 20).toBeLessThanOrEqual(134.4);
+});
+// What is bought by is the shorter of the two ways there are.
+test('a thrifty plan is never longer than a simple one', () => {
+  fc.assert(
+    fc.property(anyNeeds, (needs) => {
+      const sheet = { usable: 640, seam: 4 };
+      if (unplaceable(needs, sheet).length > 0) return;
+      const task = taskOf(needs, sheet);
+      expect(searchAtOnce(task).length).toBeLessThanOrEqual(searchAtOnce(task, 'simple').length);
+    }),
+    { numRuns: 40 },
+  );
 });

@@ -158,6 +158,10 @@ describe('words of the seam in hand', () => {
       const words = seamWords(sewing, way);
       const pressing = pressingOf(plan, quilt.layout, sewing, way);
       const guide = guideOf(plan, quilt, sewing, way, pressing);
+      const middleOf = (pieces: readonly number[]) => ({
+        x: pieces.reduce((sum, piece) => sum + top.pieces[piece]!.middle.x, 0) / pieces.length,
+        y: pieces.reduce((sum, piece) => sum + top.pieces[piece]!.middle.y, 0) / pieces.length,
+      });
       way.seams.forEach((seam, number) => {
         const { a, b } = parts[number]!;
         const [ofA, ofB] = [words.part(a).the, words.part(b).the];
@@ -183,7 +187,20 @@ describe('words of the seam in hand', () => {
         const counts = new Map<string, number>();
         for (const number of step.seams) {
           const side = pressing.press[number]!;
-          const toward = side === 'open' ? 'open' : `toward the ${words.part(parts[number]![side]).kind}`;
+          const [ofA, ofB] = (['a', 'b'] as const).map((one) => words.part(parts[number]![one]).kind);
+          // Where both sides are alike it is the direction that counts, read off the middles of the parts.
+          const from = middleOf(parts[number]![side === 'a' ? 'b' : 'a'].pieces);
+          const to = middleOf(parts[number]![side === 'a' ? 'a' : 'b'].pieces);
+          const slants = Math.abs(way.seams[number]!.towardA.x) > 1e-6;
+          const direction = slants
+            ? to.x > from.x
+              ? 'to the right'
+              : 'to the left'
+            : to.y > from.y
+              ? 'down'
+              : 'up';
+          const toward =
+            side === 'open' ? 'open' : ofA !== ofB ? `toward the ${side === 'a' ? ofA : ofB}` : direction;
           counts.set(toward, (counts.get(toward) ?? 0) + 1);
         }
         for (const [toward, count] of counts) {

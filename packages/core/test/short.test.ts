@@ -79,3 +79,51 @@ describe('when a cloth is short', () => {
       expect(needed).toBeLessThanOrEqual(1);
   });
 });
+
+// By the pencil: five strips of 40″ joined straight bring 5 × 40 − 4 × ½ = 198; on the diagonal each join takes the
+// strip's own width (rule CU-1).
+test('straight joins are the mildest way out: the quilt stays as it is', () => {
+  const p = inchPlan({ grid: { across: 3, down: 4 }, borders: [borderOf(4, 'border')] });
+  const of = (q: Plan) => computeQuilt(q).fabrics.find(({ fabric }) => fabric.id === 'border')!.needed.value;
+  const straight = { ...p, borders: p.borders.map((border) => ({ ...border, joins: 'straight' as const })) };
+  const spared = of(p) - of(straight);
+  expect(spared).toBe(4.5);
+  const ways = makeDo(p, { cloth: 'border', length: of(straight) + p.squaring });
+  expect(ways[0]).toMatchObject({
+    way: 'joins',
+    moves: 0,
+    title: 'The border joined straight instead of on the diagonal',
+  });
+});
+test('a narrower sash with a wider border keeps the size', () => {
+  const p = inchPlan({ borders: [borderOf(4, 'border')] });
+  const way = makeDo(p, { cloth: 'sash', length: wanted(p) - 3 }).find(({ id }) => id === 'sash-and-border')!;
+  const size = (q: Plan) => {
+    const { width, height } = computeQuilt(q).finished;
+    return [width.value, height.value];
+  };
+  expect(size(way.plan)).toEqual(size(p).map((side) => expect.closeTo(side, 9)));
+  expect(way.title).toMatch(/the quilt keeps its size$/);
+});
+test('a print with a direction is not proposed along the selvage, and where it is chosen it is said', () => {
+  const p = inchPlan({ borders: [borderOf(4, 'border')] });
+  const printed: Plan = {
+    ...p,
+    fabrics: p.fabrics.map((f) => (f.id === 'border' ? { ...f, direction: 'one-way' } : f)),
+  };
+  expect(cutLengthwiseInstead(p, computeQuilt(p), 'border')).not.toBeNull();
+  expect(cutLengthwiseInstead(printed, computeQuilt(printed), 'border')).toBeNull();
+  expect(makeDo(printed, { cloth: 'border', length: 60 }).map(({ way }) => way)).not.toContain('direction');
+  const along: Plan = { ...printed, borders: printed.borders.map((b) => ({ ...b, cut: 'lengthwise' })) };
+  const quilt = computeQuilt(along);
+  expect(quilt.advice.find(({ path }) => path.join('.') === 'borders.0.cut')?.message).toMatch(
+    /lies on its side at top and bottom/,
+  );
+  const [sides, ends] = quilt.pieces.filter(({ role }) => role === 'border');
+  expect(sides!.notes.join(' ')).toMatch(/so that the print stands up/);
+  expect(ends!.notes.join(' ')).toMatch(/the print lies on its side here/);
+  const cloth = quilt.fabrics.find(({ fabric }) => fabric.id === 'border')!;
+  expect(cloth.notes.join(' ')).toMatch(
+    /border top and bottom is cut along the selvage: there it lies on its side/,
+  );
+});

@@ -248,7 +248,9 @@ test('the log of a copy tells the same of its cloths', () => {
   const { plan: has, done, left, ...is } = record;
   expect(is).toEqual(was);
   expect(has?.sheet.strips).toEqual(had?.sheet.strips);
-  expect([...done.keys()]).toEqual([...hadDone.keys()]);
+  // A step that cuts a leftover up is called after it.
+  const kind = (step: string) => step.replace(/^leftover-.*/, 'leftover');
+  expect([...done.keys()].map(kind)).toEqual([...hadDone.keys()].map(kind));
   expect(left.map(({ w, h }) => [w, h])).toEqual(hadLeft.map(({ w, h }) => [w, h]));
   expect(hadLeft.length).toBeGreaterThan(0);
   // No id of the quilt's own is left in it, but where a text happens to say one.

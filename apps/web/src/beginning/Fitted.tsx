@@ -37,10 +37,13 @@ const Designs = styled.ul`
 export function Fitted({
   plan,
   target,
+  bordered,
   onFit,
 }: {
   plan: Plan;
   target: Target;
+  /** A border may be put round it where that helps; not where the maker wants none. */
+  bordered: boolean;
   onFit: (plan: Plan | null) => void;
 }) {
   const size = useMemo(() => targetSize(target, plan.unit), [target, plan.unit]);
@@ -49,9 +52,10 @@ export function Fitted({
     return {
       ...asked,
       kinds: [plan.setting.kind],
-      borders: { ...borders, count: Math.max(1, plan.borders.length) },
+      // Without a border it is without one, however far that is from the size.
+      borders: { ...borders, count: bordered ? Math.max(1, plan.borders.length) : 0 },
     };
-  }, [plan, size]);
+  }, [plan, size, bordered]);
   const { news, failed } = useFits(plan, request);
   const [chosen, setChosen] = useState(0);
   const best = useMemo(() => news?.best.slice(0, 3) ?? [], [news]);

@@ -150,7 +150,8 @@ export function NewQuilt() {
   // Who says centimetres means them.
   const unit = have === 'blocks' ? (said.line?.unit ?? chosenUnit) : chosenUnit;
   const [setting, setSetting] = useState<SettingKind>('sashed');
-  const [border, setBorder] = useState<number | null>(null);
+  /** Its finished width; none at all, or null for what the beginning has of itself: none, or whatever helps it to its size. */
+  const [border, setBorder] = useState<number | 'none' | null>(null);
   const [forWhat, setFor] = useState<'any' | 'bed' | 'size'>('any');
   const [bed, setBed] = useState<BedId>('us-queen');
   const [size, setSize] = useState(SIZES[unit]);
@@ -174,7 +175,7 @@ export function NewQuilt() {
           : { of: 'size', ...size },
     [have, wants, bed, unit, size],
   );
-  const borders = useMemo(() => (border === null ? [] : [border]), [border]);
+  const borders = useMemo(() => (typeof border === 'number' ? [border] : []), [border]);
   const beginning = useMemo<Beginning | null>(() => {
     switch (have) {
       case 'blocks':
@@ -347,11 +348,14 @@ export function NewQuilt() {
                 ))}
               </Cards>
               <Chips
-                value={border === null ? 'none' : String(border)}
-                onChange={(width) => setBorder(width === 'none' ? null : Number(width))}
+                value={border === null ? (target ? 'fit' : 'none') : String(border)}
+                onChange={(width) =>
+                  setBorder(width === 'fit' ? null : width === 'none' ? 'none' : Number(width))
+                }
                 orientation="horizontal"
               >
                 <Label className="ask">A border round it, finished</Label>
+                {target && <Chip value="fit">As it fits</Chip>}
                 <Chip value="none">None</Chip>
                 {BORDERS_OFFERED[unit].map((width) => (
                   <Chip key={width} value={String(width)} aria-label={`${formatLength(width, unit)} border`}>
@@ -375,7 +379,9 @@ export function NewQuilt() {
           }
           onMake={() => void make()}
         >
-          {sound && target && <Fitted plan={sound} target={target} onFit={setFitted} />}
+          {sound && target && (
+            <Fitted plan={sound} target={target} bordered={border !== 'none'} onFit={setFitted} />
+          )}
         </Drawn>
       </Halves>
     </PageFrame>

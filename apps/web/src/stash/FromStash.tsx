@@ -1,17 +1,13 @@
 import {
-  allowanceFor,
-  atTable,
-  type CuttingJob,
-  cutRecord,
-  cuttingJob,
   differenceOf,
   enoughOf,
   type Fabric,
+  type Plan,
+  type Quilt,
   formatLength,
   formatWithUnit,
   numberOf,
   setAsideFor,
-  shopCut,
   type StashPiece,
   type Unit,
 } from '@lattice/core';
@@ -20,7 +16,7 @@ import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { Lengths } from '../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectQuilt, selectToBuy } from '../quilt/selectors.ts';
 import { moveStash, selectStash } from './stash.ts';
 
 const List = styled.ul`
@@ -58,7 +54,6 @@ const OFFERED = 6;
 export function FromStash({ fabric }: { fabric: Fabric }) {
   const plan = useAppSelector(selectPlan);
   const quilt = useAppSelector(selectQuilt);
-  const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id)!;
   const stash = useAppSelector((s) => selectStash(s, plan.unit));
   const dispatch = useAppDispatch();
@@ -69,22 +64,18 @@ export function FromStash({ fabric }: { fabric: Fabric }) {
       .filter((one) => one.quilt === id && one.cloth === fabric.id)
       .map(({ count }) => ({ piece, count })),
   );
+  const buying = useAppSelector(selectToBuy).find((cloth) => cloth.fabric.id === fabric.id);
   const saves = useMemo(() => {
-    const pieces = setAsideFor(stash, id, fabric.id);
-    if (pieces.length === 0) return null;
-    const job = cuttingJob(plan, quilt, fabric.id);
-    const record = cutRecord(log, id, fabric.id, unit);
-    const { placed, steps } = atTable(job, record, { stash: pieces });
-    const needed = placed.needed.value;
-    const buy = shopCut(needed, allowanceFor(plan, fabric), unit);
-    const serves = steps.filter(({ kind }) => kind === 'leftover').flatMap(({ makes }) => makes);
+    if (!buying || setAsideFor(stash, id, fabric.id).length === 0) return null;
+    const { table, needed, buy } = buying;
+    const serves = table.steps.filter(({ kind }) => kind === 'leftover').flatMap(({ makes }) => makes);
     const counts = new Map<string, number>();
     for (const { name, count } of serves) counts.set(name, (counts.get(name) ?? 0) + count);
     const served = [...counts].map(([name, count]) => `${count} ${name.toLowerCase()}`).join(', ');
-    return { served, needed, buy };
-  }, [stash, id, fabric, plan, quilt, log, unit]);
+    return { served, needed: needed.value, buy };
+  }, [buying, stash, id, fabric]);
   const offers = useMemo(
-    () => (open ? offersFor(stash, fabric, cuttingJob(plan, quilt, fabric.id)) : []),
+    () => (open ? offersFor(stash, fabric, plan, quilt) : []),
     [open, stash, fabric, plan, quilt],
   );
   const move = (piece: StashPiece, to: 'aside' | 'back', count: number) =>
@@ -155,13 +146,13 @@ interface Offer {
 }
 
 /** What is free, what would do for all of it first, then the likest colours. */
-function offersFor(stash: readonly StashPiece[], fabric: Fabric, job: CuttingJob): Offer[] {
+function offersFor(stash: readonly StashPiece[], fabric: Fabric, plan: Plan, quilt: Quilt): Offer[] {
   return stash
     .filter(({ free, kind }) => free > 0 && kind !== 'batting')
     .map((piece) => ({ piece, far: differenceOf(piece.colour, fabric.colour) }))
     .sort((a, b) => a.far - b.far)
     .slice(0, OFFERED)
-    .map(({ piece }) => ({ piece, whole: enoughOf(piece, job) }))
+    .map(({ piece }) => ({ piece, whole: enoughOf(piece, plan, quilt, fabric.id) }))
     .sort((a, b) => Number(b.whole !== null) - Number(a.whole !== null));
 }
 

@@ -3,8 +3,8 @@ import { formatExact, formatWorking } from '../length/format.ts';
 import { isOnRuler, limitIn } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
-import { startBorder } from '../plan/start.ts';
-import type { TopSize } from './sizes.ts';
+import { addedBorder } from '../plan/start.ts';
+import { isMeasured, type TopSize } from './sizes.ts';
 
 /** How many repeats of a border's print or piecing lie along its strips; whole numbers when it fits. */
 export interface Repeats {
@@ -44,16 +44,20 @@ export function repeatsOf(plan: Plan, sizes: readonly TopSize[], index: number):
   return { across, down, fits: near(across, Math.round(across)) && near(down, Math.round(down)) };
 }
 
+/** Whether what a spacer would change is sewn and measured already: the border inside, or, where there is none, the border itself. */
+export const isSpacerSewn = ({ measured }: Plan, index: number): boolean =>
+  measured.some((top) => top.borders >= Math.max(index, 1) && isMeasured(top));
+
 /**
  * Widths of a spacer just inside the border at `index` so that its repeat comes out even along every
  * side (rule BO-7: a spacer border makes the next one fit). Nearest to the width the spacer has now
  * and most even all round first; three at most. The border inside is the spacer; where there is none
- * the first answers are the narrowest that can be sewn.
+ * the first answers are the narrowest that can be sewn. None where that is sewn and measured already.
  */
 export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number): SpacerFit[] {
   const border = plan.borders[index]!;
   const { repeat } = border;
-  if (repeat === null) return [];
+  if (repeat === null || isSpacerSewn(plan, index)) return [];
   const { unit } = plan;
   const show = (v: number) => formatWorking(v, unit);
   const spacer = index > 0 ? plan.borders[index - 1]! : null;
@@ -107,6 +111,6 @@ export function withSpacer(plan: Plan, index: number, { sides, ends }: SpacerFit
   return {
     ...plan,
     measured,
-    borders: [{ ...startBorder(id, widths.sides, plan.fabricFor.sash), ...widths }, ...plan.borders],
+    borders: [{ ...addedBorder({ ...plan, borders: [] }, id, widths.sides), ...widths }, ...plan.borders],
   };
 }

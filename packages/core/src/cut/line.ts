@@ -75,15 +75,35 @@ function lineOf(cuts: readonly Cut[], direction: ClothDirection, alone: boolean)
     cuts,
     parts: [...new Set(cuts.flatMap((c) => (c.part === null ? [] : [c.part])))],
     squares: squaresOf(cuts, count.value, direction),
-    notes: [...new Set(cuts.flatMap((c) => c.notes)), ...(owner === 'top' && oneWay ? [LIES[oneWay]] : [])],
+    notes: [
+      ...new Set(cuts.flatMap((c) => c.notes)),
+      ...(owner === 'top' && oneWay ? [liesOn(grain, oneWay, cuts[0]!.size)] : []),
+    ],
     under: cuts.every((c) => c.under),
   };
+}
+
+/** A strip that is cut along the selvage though the print would have it across: the print lies on its side in it. */
+export const liesOnItsSide = ({ grain, oneWay }: Pick<Cut, 'grain' | 'oneWay'>): boolean =>
+  grain === 'lengthwise' && oneWay === 'across';
+
+function liesOn(grain: Cut['grain'], oneWay: 'across' | 'along', size: CutShape): string {
+  if (liesOnItsSide({ grain, oneWay }))
+    return 'Cut along the selvage: the print lies on its side here. Cut it across the cloth where it should stand up.';
+  // Of a piece wider than it is long the note is about its longer side all the same.
+  const isShort = size.shape === 'rectangle' && size.width.value > size.length.value;
+  return isShort ? LIES_SHORT[oneWay] : LIES[oneWay];
 }
 
 /** How a piece lies on a cloth with a direction, in words. */
 const LIES = {
   along: 'Cut with the length along the selvage, so that the print stands up.',
   across: 'Cut with the length across, from selvage to selvage, so that the print stands up.',
+} as const;
+
+const LIES_SHORT = {
+  along: 'Cut with its shorter side along the selvage, so that the print stands up.',
+  across: 'Cut with its shorter side across, so that the print stands up.',
 } as const;
 
 function together(counts: readonly Figure[]): Figure {

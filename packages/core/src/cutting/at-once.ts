@@ -1,5 +1,5 @@
 import type { Need, Sheet, SheetPlan, StockPiece } from '../placing/need.ts';
-import { AT_ONCE, search } from '../placing/search.ts';
+import { searchAtOnce } from '../placing/search.ts';
 import { sheetPlan } from '../placing/sheet-plan.ts';
 import { type Task, taskOf } from '../placing/task.ts';
 import type { Manner } from '../placing/views.ts';
@@ -28,7 +28,7 @@ export function planOf(
   const had = remembered.get(key);
   if (had) return had;
   const task = taskOf(needs, sheet, stock);
-  const planned = { task, plan: sheetPlan(task, search(task, AT_ONCE, manner)) };
+  const planned = { task, plan: sheetPlan(task, searchAtOnce(task, manner)) };
   if (remembered.size >= REMEMBERED) remembered.delete(remembered.keys().next().value!);
   remembered.set(key, planned);
   return planned;

@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import type { CutLine } from '../cut/line.ts';
+import { type CutLine, liesOnItsSide } from '../cut/line.ts';
 import { lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
@@ -91,7 +91,7 @@ export function placeOn(
     tooNarrow: tooWide.map((wide) => tooNarrowFor(fabric, wide, unit)),
     notes: clothNotes(
       fabric,
-      lines.some((line) => line.owner === 'top'),
+      lines.filter((line) => line.owner === 'top'),
     ),
   };
 }
@@ -133,13 +133,18 @@ function tooNarrowFor(
 }
 
 /** A cloth's own habits, for the cutting table: its direction where pieces of the top are cut from it, alike sides anywhere. */
-function clothNotes({ name, direction, alike }: Fabric, ofTop: boolean): string[] {
+function clothNotes({ name, direction, alike }: Fabric, ofTop: readonly CutLine[]): string[] {
   const notes: string[] = [];
-  if (ofTop && direction === 'one-way')
+  const aside = ofTop.filter(liesOnItsSide);
+  if (direction !== 'none' && aside.length > 0)
+    notes.push(
+      `${name} has a print with a direction, and ${aside.map((line) => line.name.toLowerCase()).join(', ')} ${aside.length === 1 ? 'is' : 'are'} cut along the selvage: there it lies on its side. Everywhere else it stands up.`,
+    );
+  else if (ofTop.length > 0 && direction === 'one-way')
     notes.push(
       `${name} has a print that runs one way up the selvage: no piece is turned, uprights and levels are counted apart, and every piece is laid with the print up.`,
     );
-  if (ofTop && direction === 'stripe')
+  else if (ofTop.length > 0 && direction === 'stripe')
     notes.push(
       `${name} is striped along the selvage: pieces may be turned upside down, not on their side; uprights and levels are counted apart.`,
     );

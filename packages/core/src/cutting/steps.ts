@@ -1,5 +1,6 @@
 import { group } from 'd3-array';
 import { near, TOLERANCE } from '../length/tolerance.ts';
+import { LEFTOVER_STEP } from '../log/cut-record.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { type CutTree, cutTree } from './cut-tree.ts';
 import type { ClothBox, Placed, StockBox } from './placed.ts';
@@ -135,7 +136,7 @@ function leftoverStep({ key, name, w, h }: Leftover, all: readonly Lying[], unit
   if (tree.kind === 'piece' && tree.piece.joined) return [];
   return [
     {
-      id: `leftover-${key}`,
+      id: `${LEFTOVER_STEP}${key}`,
       kind: 'leftover',
       stock: key,
       from: name ?? null,
@@ -204,7 +205,7 @@ function alike(heights: readonly number[], lying: readonly Lying[], usable: numb
   heights.forEach((h, index) => {
     const box = { x: 0, y, w: usable, h };
     const holds = within(lying, box)
-      .map((piece) => [piece.name, piece.x, piece.y - box.y, piece.w, piece.h].join())
+      .map(({ name, x, y: at, w, h: high }) => [name, ...[x, at - box.y, w, high].map(onGrid)].join())
       .sort()
       .join(';');
     const group = groups.at(-1);
@@ -216,13 +217,18 @@ function alike(heights: readonly number[], lying: readonly Lying[], usable: numb
   return groups;
 }
 
+/** A length as it tells pieces alike: what converting a unit leaves in its last places says nothing. */
+const onGrid = (length: number): string => length.toFixed(4);
+
 function madeOf(pieces: readonly Lying[]): Made {
   const { line, lines, cut, name, w, h, joined, corners } = pieces[0]!;
   return { line, lines, cut, name, count: pieces.length, w, h, joined, corners };
 }
 
 function madeIn(pieces: readonly Lying[]): Made[] {
-  const kinds = group(pieces, ({ line, cut, w, h, joined }) => [line, cut, w, h, joined].join());
+  const kinds = group(pieces, ({ line, cut, w, h, joined }) =>
+    [line, cut, onGrid(w), onGrid(h), joined].join(),
+  );
   return [...kinds.values()].map(madeOf);
 }
 

@@ -72,12 +72,20 @@ function cutFor(
     size,
     count: part.count,
     grain: border?.cut === 'lengthwise' ? 'lengthwise' : 'crosswise',
-    oneWay: directed && oblong ? lengthLies(pieces[0]!.outline, part.grain) : null,
+    oneWay: directed && oblong ? lengthOnCloth(pieces[0]!, part, size) : null,
     lying: directed && size.shape !== 'rectangle' ? lyingOf(pieces, size.shape) : null,
     joins: border?.joins ?? (JOINED.includes(part.role) ? 'diagonal' : 'never'),
     part: part.key,
     pieces: pieces.map((p) => p.id),
   });
+}
+
+/** The way the length of a piece, as it is cut, has to lie: of a strip wider than it is long it is the shorter side. */
+function lengthOnCloth({ outline }: Piece, { grain }: Part, size: CutShape): 'across' | 'along' {
+  const longer = lengthLies(outline, grain);
+  const isShort = size.shape === 'rectangle' && size.width.value > size.length.value;
+  if (!isShort) return longer;
+  return longer === 'along' ? 'across' : 'along';
 }
 
 /** What a print with a direction does on a piece that stands on its corner. */

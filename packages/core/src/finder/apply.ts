@@ -1,7 +1,7 @@
 import { near } from '../length/tolerance.ts';
 import { forAnotherTop } from '../soundness/another-top.ts';
 import type { Plan } from '../plan/shape.ts';
-import { startBorder } from '../plan/start.ts';
+import { addedBorder } from '../plan/start.ts';
 import type { Fit } from './find.ts';
 import type { FitRequest } from './request.ts';
 import { targetSize } from '../target/size.ts';
@@ -18,7 +18,7 @@ export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target'], new
     const had = plan.borders[i];
     return had
       ? { ...had, sides, ends }
-      : { ...startBorder(newId(), sides, plan.borders.at(-1)?.fabric ?? borderCloth(plan)), ends };
+      : { ...addedBorder({ ...plan, borders: plan.borders.slice(0, i) }, newId(), sides), ends };
   });
   return forAnotherTop({
     ...plan,
@@ -28,10 +28,6 @@ export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target'], new
     target: target ? targetOf(plan, target) : plan.target,
   });
 }
-
-/** A cloth for a first border: the one kept for borders, or the sash's; never the binding's without a word. */
-const borderCloth = ({ fabrics, fabricFor }: Plan): string =>
-  fabrics.find((f) => f.id === 'border')?.id ?? fabricFor.sash;
 
 function targetOf(plan: Plan, target: NonNullable<FitRequest['target']>): Plan['target'] {
   if (plan.target) {

@@ -1,5 +1,7 @@
 import { sum } from 'd3-array';
-import { near } from '../length/tolerance.ts';
+import { RANGES } from '../soundness/ranges.ts';
+import { mostIn } from '../length/rounding.ts';
+import { atLeast, near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { lengthsOf, settingOf, type SettingOptions } from '../setting/registry.ts';
 import type { SettingField } from '../setting/setting.ts';
@@ -81,12 +83,17 @@ export function* findFits(plan: Plan, request: FitRequest): Generator<Progress, 
     const { shape, bound } = bounded[i]!;
     if (bound > worst()) break;
     const fit = bestOfShape(scale, shape, step, worst(), enough, () => looked++);
-    if (fit) best = withFit(best, fit, turns);
+    // Nothing is proposed that no quilt may be.
+    if (fit && isOfAQuilt(fit, plan)) best = withFit(best, fit, turns);
     if (i % REPORT_EVERY === REPORT_EVERY - 1) yield { done: i + 1, of: bounded.length, looked, best };
   }
   yield { done: bounded.length, of: bounded.length, looked, best };
   return best;
 }
+
+/** It is not larger than any quilt: what is would be refused when it is taken. */
+const isOfAQuilt = ({ finished: { width, height } }: Fit, { unit }: Plan): boolean =>
+  atLeast(mostIn(RANGES.finished.most, unit), Math.max(width, height));
 
 /** The best design of a shape that there is cloth for and that scores below `limit`; null when there is none. */
 function bestOfShape(

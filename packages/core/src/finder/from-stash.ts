@@ -1,7 +1,7 @@
 import { differenceOf } from '../colour/colour.ts';
 import type { StashPiece } from '../log/stash.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
-import { computeQuilt, cuttingJob, type Quilt } from '../quilt/compute.ts';
+import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { settingOf, turnInto } from '../setting/registry.ts';
 import { planProblems } from '../soundness/problems.ts';
 import { enoughOf } from '../table/enough.ts';
@@ -98,13 +98,12 @@ function variants(plan: Plan): { id: string; title: string; plan: Plan }[] {
 function matchedTo(plan: Plan, quilt: Quilt, free: readonly StashPiece[]): Matched[] {
   const wanted = quilt.fabrics.filter(({ needed }) => needed.value > 0);
   const offers = wanted.map(({ fabric }) => {
-    const job = cuttingJob(plan, quilt, fabric.id);
     return free
       .map((piece) => ({ piece, far: differenceOf(piece.colour, fabric.colour) }))
       .sort((a, b) => a.far - b.far)
       .slice(0, MOST_TRIED)
       .flatMap(({ piece }) => {
-        const count = enoughOf(piece, job);
+        const count = enoughOf(piece, plan, quilt, fabric.id);
         return count === null ? [] : [{ cloth: fabric.id, piece, count }];
       });
   });

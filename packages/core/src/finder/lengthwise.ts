@@ -1,4 +1,5 @@
 import { TOLERANCE } from '../length/tolerance.ts';
+import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { planProblems } from '../soundness/problems.ts';
@@ -14,9 +15,11 @@ export interface Lengthwise {
 
 /**
  * What cutting a cloth's joined borders along the selvage would do: no joins, and sometimes less cloth (rule BO-3);
- * null where nothing of it is joined.
+ * null where nothing of it is joined, or where its print would lie on its side.
  */
 export function cutLengthwiseInstead(plan: Plan, quilt: Quilt, cloth: string): Lengthwise | null {
+  // A print that has a direction would stand at the sides and lie on its side at top and bottom (rule CU-3).
+  if (fabricById(plan, cloth).direction !== 'none') return null;
   const now = quilt.fabrics.find(({ fabric }) => fabric.id === cloth);
   const joined = plan.borders.filter((border) => border.fabric === cloth && border.cut === 'crosswise');
   const joins = (runs: NonNullable<typeof now>['runs']) =>

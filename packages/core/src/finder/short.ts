@@ -8,11 +8,21 @@ import { fabricById, fabricFor, fabricUses, withFabric } from '../plan/fabric-us
 import type { Plan } from '../plan/shape.ts';
 import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { lengthsOf, withLengths } from '../setting/registry.ts';
+import { plannedSize } from '../soundness/planned-size.ts';
 import { planProblems } from '../soundness/problems.ts';
 import { allowanceFor } from '../shopping/buy.ts';
 
 /** What can be changed when a cloth is short. */
-type WayOut = 'sash' | 'pieced-sash' | 'border' | 'direction' | 'in-turns' | 'other-cloth' | 'grid';
+type WayOut =
+  | 'joins'
+  | 'sash'
+  | 'sash-and-border'
+  | 'pieced-sash'
+  | 'border'
+  | 'direction'
+  | 'in-turns'
+  | 'other-cloth'
+  | 'grid';
 
 /** One way to make do with the cloth there is. */
 export interface MakeDo {
@@ -39,14 +49,16 @@ export interface InHand {
 const MOST_STEPS = 24;
 
 /**
- * Ways out when there is only so much of a cloth, borders included: narrower or pieced sashes, narrower borders, strips
- * cut the other way, another cloth that takes turns with it or does one of its jobs, fewer rows or columns. Only what then really is enough, with its
+ * Ways out when there is only so much of a cloth, borders included: strips joined straight, narrower or pieced sashes, a
+ * narrower sash with a wider border that keeps the size, narrower borders, strips cut the other way, another cloth that takes turns with it or does one of its jobs, fewer rows or columns. Only what then really is enough, with its
  * end squared and what the wash takes; what changes the quilt least comes first.
  */
 export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
   const before = computeQuilt(plan);
   const found = [
+    ...straightJoins(plan, cloth, length),
     ...narrowerSash(plan, cloth, length),
+    ...sashIntoBorder(plan, cloth, length),
     ...piecedSash(plan, cloth, length),
     ...narrowerBorders(plan, cloth, length),
     ...otherDirection(plan, cloth, length),
@@ -54,13 +66,18 @@ export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
     ...otherCloth(plan, cloth, length),
     ...smallerGrid(plan, cloth, length),
   ];
-  return found
-    .map(({ quilt, ...way }): MakeDo => ({
-      ...way,
-      says: `${formatSize(quilt.finished.width.value, quilt.finished.height.value, plan.unit)}, ${formatWithUnit(way.needed, plan.unit)} of the cloth`,
-      moves: movedBetween(before, quilt),
-    }))
-    .sort((a, b) => a.moves - b.moves || a.needed - b.needed);
+  const now = wantedOf(plan, before, cloth);
+  return (
+    found
+      // What takes no less of it helps nobody.
+      .filter(({ needed }) => needed < now - TOLERANCE)
+      .map(({ quilt, ...way }): MakeDo => ({
+        ...way,
+        says: `${formatSize(quilt.finished.width.value, quilt.finished.height.value, plan.unit)}, ${formatWithUnit(way.needed, plan.unit)} of the cloth`,
+        moves: movedBetween(before, quilt),
+      }))
+      .sort((a, b) => a.moves - b.moves || a.needed - b.needed)
+  );
 }
 
 /** Whether there is enough of it as the plan stands, with what squaring and the wash take. */
@@ -99,6 +116,66 @@ function narrower(
     if (found) return { ...found, width };
   }
   return null;
+}
+
+/** Straight joins take two seams where diagonal ones take a strip's width: the mildest way, for the quilt stays as it is. */
+function straightJoins(plan: Plan, cloth: string, length: number): Found[] {
+  const own = plan.borders.filter((border) => border.fabric === cloth && border.joins === 'diagonal');
+  if (own.length === 0) return [];
+  const ids = new Set(own.map(({ id }) => id));
+  const borders = plan.borders.map((border) =>
+    ids.has(border.id) ? { ...border, joins: 'straight' as const } : border,
+  );
+  const found = tried({ ...plan, borders }, cloth, length);
+  if (!found) return [];
+  const what = own.length > 1 ? 'Borders' : 'The border';
+  return [
+    { ...found, id: 'joins', way: 'joins', title: `${what} joined straight instead of on the diagonal` },
+  ];
+}
+
+/** The sash narrower and the outermost border of another cloth wider by what that takes: the quilt keeps its size. */
+function sashIntoBorder(plan: Plan, cloth: string, length: number): Found[] {
+  const { sash } = lengthsOf(plan.setting);
+  const outer = plan.borders.findLast((border) => border.fabric !== cloth);
+  if (sash === undefined || !outer || plan.fabricFor.sash !== cloth) return [];
+  const { width, height } = plannedSize(plan);
+  const found = narrower(
+    sash,
+    plan,
+    (to) => {
+      const changed = { ...plan, setting: withLengths(plan.setting, { sash: to }) };
+      const now = plannedSize(changed);
+      return {
+        ...changed,
+        borders: plan.borders.map((border) =>
+          border === outer
+            ? {
+                ...border,
+                sides: border.sides + (width - now.width) / 2,
+                ends: border.ends + (height - now.height) / 2,
+              }
+            : border,
+        ),
+      };
+    },
+    (changed) => tried(changed, cloth, length),
+  );
+  if (!found) return [];
+  const show = (v: number) => formatWithUnit(v, plan.unit);
+  const wide = found.plan.borders[plan.borders.indexOf(outer)]!;
+  const border =
+    Math.abs(wide.sides - wide.ends) < TOLERANCE
+      ? show(wide.sides)
+      : `${show(wide.sides)} at the sides and ${show(wide.ends)} at top and bottom`;
+  return [
+    {
+      ...found,
+      id: 'sash-and-border',
+      way: 'sash-and-border',
+      title: `Sashes of ${show(found.width)} instead of ${show(sash)}, and a border of ${border}: the quilt keeps its size`,
+    },
+  ];
 }
 
 function narrowerSash(plan: Plan, cloth: string, length: number): Found[] {
@@ -192,6 +269,8 @@ function otherDirection(plan: Plan, cloth: string, length: number): Found[] {
   return plan.borders.flatMap((border, i): Found[] => {
     if (border.fabric !== cloth) return [];
     const cut = border.cut === 'lengthwise' ? ('crosswise' as const) : ('lengthwise' as const);
+    // A print that has a direction would lie on its side at top and bottom (rule CU-3).
+    if (cut === 'lengthwise' && fabricById(plan, cloth).direction !== 'none') return [];
     const found = tried(
       { ...plan, borders: plan.borders.map((b, at) => (at === i ? { ...b, cut } : b)) },
       cloth,

@@ -3,6 +3,7 @@ import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { forAnotherTop } from '../soundness/another-top.ts';
+import { planProblems } from '../soundness/problems.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
@@ -61,10 +62,14 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
       grids.push({ grid, needs, cost: Math.abs(Math.log(own / proportion)) + (4 * (each - needs)) / each });
     }
   }
-  return grids
-    .sort((a, b) => a.cost - b.cost)
-    .slice(0, MOST_WAYS)
-    .map(({ grid, needs }) => splitInto(plan, whole, quilts, grid, needs, blocks));
+  return (
+    grids
+      .sort((a, b) => a.cost - b.cost)
+      // Nothing is offered that no quilt may be.
+      .filter(({ grid }) => planProblems(forAnotherTop({ ...plan, grid, pile: [], wall: [] })).length === 0)
+      .slice(0, MOST_WAYS)
+      .map(({ grid, needs }) => splitInto(plan, whole, quilts, grid, needs, blocks))
+  );
 }
 
 function splitInto(

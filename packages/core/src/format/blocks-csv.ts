@@ -277,8 +277,11 @@ function readRow(row: readonly string[], line: number, table: Table, unit: Unit)
   const unmeasured = cell('width') === '' && cell('height') === '';
   const size = (column: SizeColumn): number => {
     const text = cell(column);
+    // A figure without a unit of its own has its column's, however its fraction is written.
     const headed =
-      headUnit[column] && /\d\s*$|[¼½¾⅛⅜⅝⅞]\s*$/.test(text) ? `${text} ${headUnit[column]}` : text;
+      headUnit[column] && /[\d\u00bc-\u00be\u2150-\u215e.,]\s*$/.test(text)
+        ? `${text} ${headUnit[column]}`
+        : text;
     const parsed = parseLength(headed, unit);
     if (!parsed.ok) {
       problems.push(`Line ${line} (${name}), ${column}: ${parsed.message}`);

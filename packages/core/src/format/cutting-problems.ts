@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Need, SheetPlan } from '../placing/need.ts';
-import { search, searching } from '../placing/search.ts';
+import { searchAtOnce, searching } from '../placing/search.ts';
 import { sheetPlan } from '../placing/sheet-plan.ts';
 import { taskOf, unplaceable } from '../placing/task.ts';
 
@@ -65,8 +65,8 @@ export function solveCuttingProblem(
   const [wide] = unplaceable(wanted, sheet);
   if (wide) return { tooWide: wide.key };
   const task = taskOf(wanted, sheet);
-  if (!goOn) return sheetPlan(task, search(task));
-  let best = search(task);
+  let best = searchAtOnce(task);
+  if (!goOn) return sheetPlan(task, best);
   for (const found of searching(task)) {
     if (found.best.length <= best.length) best = found.best;
     if (!goOn()) break;

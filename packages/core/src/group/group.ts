@@ -16,8 +16,8 @@ export interface Giver {
   readonly thanked: boolean;
 }
 
-/** Names are told apart without regard to capitals and spaces around them. */
-const keyOf = (who: string): string => who.trim().toLowerCase();
+/** Makers' names are told apart without regard to capitals and spaces around them. */
+export const giverKey = (who: string): string => who.trim().toLowerCase();
 
 /**
  * Everyone who gave blocks or was asked for some, by name: from the pile, which knows who made what, and the log, which
@@ -27,20 +27,27 @@ export function giversOf(plan: Plan, log: readonly LogEntry[], id: string): Give
   const cut = proposedCut(plan);
   const givers = new Map<string, Giver>();
   const of = (who: string): Giver =>
-    givers.get(keyOf(who)) ?? { who: who.trim(), asked: 0, by: null, came: [], missing: 0, thanked: false };
+    givers.get(giverKey(who)) ?? {
+      who: who.trim(),
+      asked: 0,
+      by: null,
+      came: [],
+      missing: 0,
+      thanked: false,
+    };
   for (const block of plan.pile) {
     if (!block.maker?.trim()) continue;
     const giver = of(block.maker);
     const verdict = verdictOn(block, cut, plan.unit, plan.seam);
-    givers.set(keyOf(giver.who), { ...giver, came: [...giver.came, { block, verdict }] });
+    givers.set(giverKey(giver.who), { ...giver, came: [...giver.came, { block, verdict }] });
   }
   for (const entry of mergeLogs(log.filter((one) => one.quilt === id))) {
     if (entry.kind === 'blocks-asked') {
       const { who, count, by } = entry.body;
-      givers.set(keyOf(who), { ...of(who), asked: count, by });
+      givers.set(giverKey(who), { ...of(who), asked: count, by });
     } else if (entry.kind === 'maker-thanked') {
       const { who, thanked } = entry.body;
-      givers.set(keyOf(who), { ...of(who), thanked });
+      givers.set(giverKey(who), { ...of(who), thanked });
     }
   }
   return [...givers.values()]

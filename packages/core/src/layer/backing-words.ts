@@ -33,17 +33,20 @@ function lessCloth(best: BackingOption, next: BackingOption): string {
   return share < 1 ? 'less than 1 % less cloth' : `${share} % less cloth`;
 }
 
+/** A stripe is said where it saves so much of the cloth. */
+const WORTH_A_STRIPE = 0.1;
+
 /** What a stripe would save, where it saves anything. */
 export function stripeSaves(best: BackingOption, stripe: BackingOption | undefined, unit: Unit): string[] {
-  // A whole back that is the best has no seam to save.
-  if (!stripe || best.way === 'wide') return [];
+  // One width that is enough has no panel to save; under a tenth less cloth is not worth a seam more (from memory).
+  if (!stripe || best.way === 'wide' || best.panels < 2) return [];
   if (best.cost && stripe.cost)
     return stripe.cost.value < best.cost.value - 1e-9
       ? [
           `With a stripe between the panels it costs ${(best.cost.value - stripe.cost.value).toFixed(2)} less.`,
         ]
       : [];
-  return stripe.area < best.area - 1e-6
+  return stripe.area < best.area * (1 - WORTH_A_STRIPE)
     ? [
         `A stripe ${formatWithUnit(stripe.stripe!.finished, unit)} wide between the panels saves a panel: ${lessCloth(stripe, best)}.`,
       ]

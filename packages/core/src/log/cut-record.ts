@@ -32,6 +32,12 @@ export interface PieceKey {
 export const pieceKey = ({ what, of, w, h }: PieceKey, index: number): string =>
   `${what}:${w}:${h}:${index}:${of}`;
 
+/** A step of a copy: what cuts up a leftover has its key. */
+export const stepInCopy = (step: string, nameOf: (entry: string) => string): string =>
+  step.startsWith(LEFTOVER_STEP) ? LEFTOVER_STEP + keyInCopy(step.slice(LEFTOVER_STEP.length), nameOf) : step;
+/** The beginning of the id of a step that cuts up a leftover. */
+export const LEFTOVER_STEP = 'leftover-';
+
 /** Whether a leftover's key is of such pieces. */
 export function isOf(key: string, { what, of, w, h }: PieceKey): boolean {
   const read = readPieceKey(key);

@@ -1,4 +1,4 @@
-import { keyInCopy } from './cut-record.ts';
+import { keyInCopy, stepInCopy } from './cut-record.ts';
 import type { LogEntry } from './entry.ts';
 import type { EntryBody } from './kinds.ts';
 
@@ -42,6 +42,7 @@ const IN_COPY: InCopy = {
   'step-cut': (body, nameOf) => ({
     ...body,
     plan: nameOf(body.plan),
+    step: stepInCopy(body.step, nameOf),
     uses: body.uses.map((key) => keyInCopy(key, nameOf)),
   }),
   'step-uncut': ({ entries }, nameOf) => ({ entries: entries.map(nameOf) }),

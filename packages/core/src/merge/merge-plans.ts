@@ -59,12 +59,20 @@ function partAtFault(
 ): keyof Plan | null {
   const parts = [path[0] as keyof Plan, ...(Object.keys(plan) as (keyof Plan)[])];
   const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b);
-  return (
-    parts.find(
-      (part) => part in plan && differs(plan[part], mine[part]) && differs(base[part], theirs[part]),
-    ) ?? null
+  const changed = parts.filter(
+    (part) => part in plan && differs(plan[part], mine[part]) && differs(base[part], theirs[part]),
   );
+  // A part whose own change is what does not go with the rest is at fault; a name or a tag never is.
+  const where = path.join('.');
+  const mends = changed.find(
+    (part) =>
+      !planProblems({ ...plan, [part]: mine[part] }).some((problem) => problem.path.join('.') === where),
+  );
+  return mends ?? changed.find((part) => !NEVER_AT_FAULT.has(part)) ?? null;
 }
+
+/** Parts that no other part has to go with. */
+const NEVER_AT_FAULT: ReadonlySet<keyof Plan> = new Set(['title', 'tags', 'schemaVersion']);
 
 /** The plan with some of what both changed as they have it; null where that cannot be drawn. */
 export function withTheirs(plan: Plan, chosen: readonly BothChanged[]): Plan | null {

@@ -19,6 +19,8 @@ export interface View {
   readonly shortest: number;
   /** What a strip may be cut for: what needs the widest of all that are left, the longest of those, or anything. */
   readonly first: 'widest' | 'longest' | 'any';
+  /** Pieces as long as one another, one to a row, may be cut as one band, so that what is left beside them all is one region. */
+  readonly bands: boolean;
 }
 
 /** A region that was filled, and what that is worth. */
@@ -44,6 +46,20 @@ export class Filler {
     const columns = Math.max(1, Math.min(room, Math.ceil(wanted.counts[way.kind]! / stack)));
     const main = this.columns(strip, way, columns, wanted, 0);
     return joined(main, this.region(rightOf(strip, columns * way.w), wanted, 0));
+  }
+
+  /** A band of pieces of one length over one another, all of them that are left, and whatever is worth most beside them. */
+  band(strip: Box, ways: readonly Way[], wanted: Wanted): Fill {
+    const boxes: Filled[] = [];
+    let { y } = strip;
+    let worth = 0;
+    for (const { kind, w, h } of ways)
+      for (; wanted.counts[kind]! > 0; wanted.counts[kind]!--) {
+        boxes.push({ kind, run: -1, x: strip.x, y, w, h });
+        worth += w * h * this.view.worth[kind]!;
+        y += h;
+      }
+    return joined({ worth, boxes }, this.region(rightOf(strip, ways[0]!.w), wanted, 0));
   }
 
   /** A strip of a run, no longer than the run is short of, and whatever is worth most beside it. */

@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import { type Fill, Filler, type View } from './fill.ts';
 import type { Knapsack } from './knapsack.ts';
 import type { Box } from './need.ts';
@@ -31,9 +32,9 @@ export interface Pass extends Held {
 
 const NONE: Held = { stock: [], strips: [] };
 
-/** What a strip may be cut for: a way of a piece, or a run by its number. */
+/** What a strip may be cut for: a way of a piece, a band of ways as wide as one another, or a run by its number. */
 interface First {
-  readonly of: Way | number;
+  readonly of: Way | readonly Way[] | number;
   readonly height: number;
 }
 
@@ -97,7 +98,11 @@ function bestFirst(task: Task, view: View, filler: Filler, wanted: Wanted, start
   for (const { of, height } of firstsOf(task, view, wanted)) {
     const whole = { x: 0, y: 0, w: task.sheet.usable, h: height };
     const fill: Fill =
-      typeof of === 'number' ? filler.segment(whole, of, wanted, 0) : filler.stripFor(whole, of, wanted);
+      typeof of === 'number'
+        ? filler.segment(whole, of, wanted, 0)
+        : 'kind' in of
+          ? filler.stripFor(whole, of, wanted)
+          : filler.band(whole, of, wanted);
     const rate = fill.worth / height;
     if (rate > most) {
       most = rate;
@@ -112,7 +117,26 @@ const usedBy = ({ runs }: Task, { boxes }: Fill): number =>
   boxes.reduce((sum, { run, w, h }) => sum + (run < 0 ? w : w - runs[run]!.loss) * h, 0);
 
 /** What the next strip may be cut for. */
-function firstsOf({ runs }: Task, view: View, { counts, nets }: Wanted): First[] {
+function firstsOf(task: Task, view: View, wanted: Wanted): First[] {
+  const bands = view.bands ? bandsOf(task, view, wanted) : [];
+  return [...bands, ...singleFirsts(task, view, wanted)];
+}
+
+/** Pieces so long that a strip holds one of them: all that are as long as one another, in one band. */
+function bandsOf({ sheet }: Task, view: View, { counts }: Wanted): First[] {
+  const rows = view.ways.filter(
+    ({ kind, w }) => counts[kind]! > 0 && 2 * w > sheet.usable && w < sheet.usable,
+  );
+  return groups(rows, ({ w }) => w).flatMap(([, ways]): First[] => {
+    // A kind lies one way in a band.
+    const own = ways.filter(({ kind }, i) => ways.findIndex((way) => way.kind === kind) === i);
+    const all = own.reduce((sum, { kind }) => sum + counts[kind]!, 0);
+    const height = own.reduce((sum, { kind, h }) => sum + h * counts[kind]!, 0);
+    return all > 1 ? [{ of: own, height }] : [];
+  });
+}
+
+function singleFirsts({ runs }: Task, view: View, { counts, nets }: Wanted): First[] {
   const heightOf = (way: Way) => way.h * Math.min(view.high, counts[way.kind]!);
   const ways = view.ways.filter(({ kind }) => counts[kind]! > 0);
   const short = runs.flatMap(({ width }, i) => (nets[i]! > 0 ? [{ of: i, height: width }] : []));

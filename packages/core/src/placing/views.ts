@@ -49,15 +49,22 @@ export class Views {
       deep: this.manner === 'simple' ? 1 : 3,
       shortest: this.shortest,
       first: 'widest',
+      bands: false,
     };
+    const { ways, sheet } = this.task;
+    // The first few find nearly all there is to find; the others are for what they do not suit (found by trying).
     return [
-      { ...plain, free: this.task.sheet.usable, first: 'longest' },
+      { ...plain, free: sheet.usable, first: 'longest' },
+      { ...plain, ways, worth: this.together, bands: true },
+      { ...plain, worth: this.flat },
+      { ...plain, ways, high: 2, first: 'longest' },
       plain,
-      { ...plain, ways: this.task.ways },
-      { ...plain, ways: this.task.ways, worth: this.together },
-      { ...plain, ways: this.task.ways, worth: this.flat, free: this.task.sheet.usable, first: 'longest' },
-      { ...plain, ways: this.task.ways, worth: this.flat, first: 'any' },
-      { ...plain, ways: this.task.ways, high: 2 },
+      { ...plain, ways },
+      { ...plain, ways, worth: this.flat, free: sheet.usable, first: 'longest' },
+      { ...plain, ways, worth: this.flat, first: 'any' },
+      { ...plain, ways, worth: this.together, free: sheet.usable, high: 2, first: 'any' },
+      { ...plain, ways, high: 2 },
+      { ...plain, ways, worth: this.flat, first: 'any', bands: true },
     ];
   }
 
@@ -75,6 +82,7 @@ export class Views {
       deep: simple ? 1 : random() < 0.7 ? 2 : 3,
       shortest: this.shortest,
       first: pick(['widest', 'widest', 'longest', 'any', 'any'] as const, random)!,
+      bands: !simple && random() < 0.2,
     };
   }
 

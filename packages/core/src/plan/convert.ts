@@ -67,16 +67,19 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
       width: length(piece.width),
       length: length(piece.length),
     })),
-    // A price of a yard becomes the price of a metre, to the penny.
+    // A price of a yard becomes the price of a metre, exactly, so that it comes back as it was; it is said to the penny.
     fabrics: plan.fabrics.map((fabric) => ({
       ...fabric,
       usableWidth: length(fabric.usableWidth),
-      price:
-        fabric.price === null
-          ? null
-          : Math.round(100 * fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)) / 100,
+      price: fabric.price === null ? null : pricedIn(fabric.price * (to === 'cm' ? 100 / 91.44 : 0.9144)),
     })),
   };
+}
+
+/** A price without the noise of a conversion there and back: whole pennies where it comes to them. */
+function pricedIn(exact: number): number {
+  const pennies = Math.round(100 * exact) / 100;
+  return Math.abs(pennies - exact) < 1e-6 ? pennies : Math.round(exact * 1e8) / 1e8;
 }
 
 type Convert = (value: number) => number;

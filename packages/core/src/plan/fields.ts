@@ -11,7 +11,9 @@ export const name = (what: string, max = 80) =>
     .string(`${what} must be words.`)
     .trim()
     .min(1, `${what} is missing.`)
-    .max(max, `${what} is longer than ${max} letters.`);
+    .max(max, `${what} is longer than ${max} letters.`)
+    // Said apart from the length, so that the schema for other programs says it too: it knows no trimming.
+    .regex(/\S/, `${what} is missing.`);
 /** A whole number. */
 export const whole = (what: string) => z.int(`${what} must be a whole number.`);
 /** Id of a fabric of the plan. */

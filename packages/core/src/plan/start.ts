@@ -48,6 +48,32 @@ export const startBorder = (id: string, width: number, fabric: string): Plan['bo
   cornerFabric: fabric,
 });
 
+/**
+ * A cloth for a border that is added: one that does nothing beside it yet, the one kept for borders first; never the
+ * sash's it would run into, nor that of the border inside it, while there is another.
+ */
+export function clothForBorder({ fabrics, fabricFor, borders, backing, binding }: Plan): string {
+  const beside = borders.at(-1)?.fabric ?? fabricFor.sash;
+  const under = new Set([
+    backing.fabric,
+    backing.wide,
+    fabricFor['sash-back'],
+    fabricFor['sash-batting'],
+    'batting',
+  ]);
+  const free = fabrics.filter(({ id }) => id !== beside && id !== fabricFor.sash && !under.has(id));
+  const rank = ({ id }: Plan['fabrics'][number]) =>
+    id === 'border' ? 0 : borders.some((border) => border.fabric === id) ? 2 : id === binding.fabric ? 3 : 1;
+  return [...free].sort((a, b) => rank(a) - rank(b))[0]?.id ?? beside;
+}
+
+/** A border with a cloth of its own, its corner squares in another, added outside those there are. */
+export function addedBorder(plan: Plan, id: string, width: number): Plan['borders'][number] {
+  const border = startBorder(id, width, clothForBorder(plan));
+  const corners = clothForBorder({ ...plan, borders: [...plan.borders, border] });
+  return { ...border, cornerFabric: corners };
+}
+
 /** Layers as they begin: the best way of backing, cotton batting, a grid quilted at home. */
 export const startLayers = (
   unit: Unit,

@@ -13,7 +13,7 @@ import type { LieCounts } from '../layout/lie.ts';
 import { formatLength, formatSize, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
-import { borderIndex } from '../plan/fabric-use.ts';
+import { borderIndex, fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { lengthsOf } from '../setting/registry.ts';
 
@@ -49,6 +49,15 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, laye
         `This border is wider than the block (${formatWithUnit(shorter, plan.unit)}). It will draw the eye away from the blocks.`,
       );
     }
+  });
+  // A print laid along the selvage stands at the sides, and lies at top and bottom (rule CU-3).
+  plan.borders.forEach((border, i) => {
+    const { name, direction } = fabricById(plan, border.fabric);
+    if (border.cut === 'lengthwise' && direction !== 'none')
+      say(
+        ['borders', i, 'cut'],
+        `${name} has a print with a direction. Cut along the selvage it stands up at the sides and lies on its side at top and bottom; cut across it stands up all round.`,
+      );
   });
   for (const { fabric, tooNarrow } of fabrics) {
     const index = plan.fabrics.findIndex((f) => f.id === fabric.id);

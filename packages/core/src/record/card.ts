@@ -1,4 +1,5 @@
 import { group } from 'd3-array';
+import { giverKey } from '../group/group.ts';
 import { FIBRES } from '../choice/battings.ts';
 import { FINISH_NAMES } from '../choice/edge.ts';
 import { sittingsIn } from '../clock/sittings.ts';
@@ -63,10 +64,10 @@ export function usualCare({ batting }: Pick<Plan, 'batting'>): string {
 
 /** Who gave which blocks, by name; blocks nobody is named for are left out. */
 function blocksByMaker({ pile }: Pick<Plan, 'pile'>): GaveBlocks[] {
-  const by = group(pile, ({ maker }) => maker?.trim() ?? '');
+  const by = group(pile, ({ maker }) => giverKey(maker ?? ''));
   by.delete('');
-  return [...by]
-    .map(([who, blocks]) => ({ who, blocks: blocks.map(({ name }) => name) }))
+  return [...by.values()]
+    .map((blocks) => ({ who: blocks[0]!.maker!.trim(), blocks: blocks.map(({ name }) => name) }))
     .sort((a, b) => a.who.localeCompare(b.who));
 }
 

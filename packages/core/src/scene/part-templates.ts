@@ -24,28 +24,39 @@ function laidLevel(outline: readonly Point[]): Point[] {
   return turned.map(({ x, y }) => ({ x: x - left, y: y - top }));
 }
 
+/** A shape by its corners, whichever comes first. */
+const shapeKey = (corners: readonly Point[]): string =>
+  corners
+    .map(({ x, y }) => `${x.toFixed(3)},${y.toFixed(3)}`)
+    .sort()
+    .join(' ');
+
+const mirrored = (outline: readonly Point[]): Point[] => outline.map(({ x, y }) => ({ x: -x, y })).reverse();
+
 /**
  * A card for each kind of piece of the top that goes on paper: what is cut, with the seam in it, and what is sewn. Pieces
  * of one shape share a card. True outlines: where the trade cuts a triangle's square a little larger, it is trimmed to this.
  */
 function partTemplates({ seam, unit }: Pick<Plan, 'seam' | 'unit'>, { parts, pieces }: Layout): Template[] {
   const most = fromInches(LONGEST_INCHES, unit);
-  const cards = new Map<string, { names: string[]; count: number; sewn: Point[] }>();
-  for (const part of Object.values(parts)) {
+  const cards = new Map<string, { names: string[]; count: number; mirrored: number; sewn: Point[] }>();
+  for (const { part: key, outline } of pieces) {
+    const part = parts[key]!;
     if (!part.cutFrom) continue;
-    const own = pieces.filter((piece) => piece.part === part.key);
-    if (own.length === 0) continue;
-    const sewn = laidLevel(own[0]!.outline);
-    const key = sewn
-      .map(({ x, y }) => `${x.toFixed(3)},${y.toFixed(3)}`)
-      .sort()
-      .join(' ');
-    const card = cards.get(key) ?? { names: [], count: 0, sewn };
+    // Triangles of one part differ where a float meets them at an edge or a corner: each shape has its card.
+    const sewn = laidLevel(outline);
+    const shape = shapeKey(sewn);
+    const other = shapeKey(laidLevel(mirrored(outline)));
+    // A shape that is the same in the mirror is no mirrored one.
+    const isMirrored = !cards.has(shape) && cards.has(other);
+    const id = isMirrored ? other : shape;
+    const card = cards.get(id) ?? { names: [], count: 0, mirrored: 0, sewn };
     card.names.push(part.name);
-    card.count += own.length;
-    cards.set(key, card);
+    card.count += 1;
+    if (isMirrored) card.mirrored += 1;
+    cards.set(id, card);
   }
-  return [...cards.values()].flatMap(({ names, count, sewn }) => {
+  return [...cards.values()].flatMap(({ names, count, mirrored: turned, sewn }) => {
     const cut = grownBy(sewn, seam)!;
     const [left, top] = [Math.min(...cut.map((p) => p.x)), Math.min(...cut.map((p) => p.y))];
     const moved = (points: readonly Point[]) => points.map(({ x, y }) => ({ x: x - left, y: y - top }));
@@ -60,7 +71,7 @@ function partTemplates({ seam, unit }: Pick<Plan, 'seam' | 'unit'>, { parts, pie
         outline: pathRound(outline),
         seam: pathRound(moved(sewn)),
         half: false,
-        says: `${count} in the quilt; ${formatSize(width, height, unit)} over all, seams and all`,
+        says: `${count} in the quilt${turned > 0 ? `, ${turned} of them with the card turned over` : ''}; ${formatSize(width, height, unit)} over all, seams and all`,
       },
     ];
   });

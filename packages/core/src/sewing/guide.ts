@@ -7,12 +7,13 @@ import type { Quilt } from '../quilt/compute.ts';
 import type { SewnStep } from './bench.ts';
 import { capital, listed, manyOf } from './many.ts';
 import { type PartSize, partSizes } from './part-sizes.ts';
-import { type SeamParts, seamParts, type SewnPart } from './parts.ts';
+import { seamParts, type SewnPart } from './parts.ts';
+import { pressedTo } from './pressed-to.ts';
 import type { Pressing } from './pressing.ts';
 import { howSidesLie, LONG } from './seam-lie.ts';
 import { pressingOf, type Sewing, type SewingWay } from './sewing.ts';
 import type { Told } from './told.ts';
-import { type SeamWords, seamWords } from './words.ts';
+import { seamWords } from './words.ts';
 
 /** One step of the work as it is told: a sitting at the machine, or something that is done besides. */
 export interface GuideStep {
@@ -54,7 +55,7 @@ export function guideOf(
 }
 
 function sewingStep(told: Told, step: SewnStep): GuideStep {
-  const { plan, sewing, way, pressing, parts, words } = told;
+  const { plan, sewing, way } = told;
   const { top } = sewing;
   const { seams, method } = way;
   const pieces = step.seams.flatMap((number) => seams[number]!.beside.map(({ piece }) => piece));
@@ -77,7 +78,7 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
       : [
           ...lies,
           `Sew ${numberOf(step.seams.length, 'seam')} with ${allowance}${chained ? ', one after another without cutting the thread' : ''}.`,
-          `Set the seams with the iron as they lie. ${pressSays(step.seams, pressing, parts, words)}`,
+          `Set the seams with the iron as they lie. ${pressSays(told, step.seams)}`,
         ],
     measures: partSizes(told, step),
     wrong: [
@@ -108,17 +109,14 @@ function pickedUp({ parts, words, way: { seams } }: Told, { seams: own }: SewnSt
   return `${capital(listed(said))}.`;
 }
 
-/** Which way the seams of a step are pressed, in words: toward what lies on that side of each. */
+/** Which way the seams of a step are pressed, in words: toward what lies on that side, or by its direction where both sides are alike. */
 function pressSays(
+  { way: { seams }, pressing: { press }, parts, words }: Told,
   own: readonly number[],
-  { press }: Pressing,
-  parts: readonly SeamParts[],
-  words: SeamWords,
 ): string {
   const ways = new Map<string, number>();
   for (const number of own) {
-    const side = press[number]!;
-    const says = side === 'open' ? 'open' : `toward the ${words.part(parts[number]![side]).kind}`;
+    const says = pressedTo(seams[number]!, press[number]!, (side) => words.part(parts[number]![side]).kind);
     ways.set(says, (ways.get(says) ?? 0) + 1);
   }
   if (ways.size === 1) {

@@ -4,7 +4,7 @@ import {
   type BorderCorners,
   CORNER_NAMES,
   type Plan,
-  startBorder,
+  addedBorder,
 } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import styled from 'styled-components';
@@ -55,10 +55,7 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
   const add = () =>
     edit((p) => ({
       ...p,
-      borders: [
-        ...p.borders,
-        startBorder(newId(), unit === 'in' ? 3 : 8, p.borders.at(-1)?.fabric ?? p.fabrics[0]!.id),
-      ],
+      borders: [...p.borders, addedBorder(p, newId(), unit === 'in' ? 3 : 8)],
     }));
   const change = (i: number, part: Partial<Plan['borders'][number]>) => edit((p) => withBorder(p, i, part));
   return (
@@ -163,6 +160,7 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
                   </Button>
                 </div>
                 <AdviceFor path={`borders.${i}.sides`} />
+                <AdviceFor path={`borders.${i}.cut`} />
               </Named>
             </Row>
           );

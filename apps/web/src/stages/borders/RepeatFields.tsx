@@ -1,4 +1,4 @@
-import { formatLength, formatWithUnit, repeatsOf, spacerFits, withSpacer } from '@lattice/core';
+import { formatLength, formatWithUnit, isSpacerSewn, repeatsOf, spacerFits, withSpacer } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -55,7 +55,9 @@ export function RepeatFields({ index }: { index: number }) {
           ) : (
             <p role="status">
               {whole(repeats.across)} repeats across and {whole(repeats.down)} down.{' '}
-              {index > 0 ? `Border ${index} as a spacer` : 'A spacer inside'} makes it even:
+              {isSpacerSewn(plan, index)
+                ? 'What lies inside it is sewn and measured: spread the print from the middle of each side.'
+                : `${index > 0 ? `Border ${index} as a spacer` : 'A spacer inside'} makes it even:`}
             </p>
           )}
           <ul>
