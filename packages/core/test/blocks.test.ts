@@ -26,6 +26,27 @@ const cut = { width: 12.5, height: 12.5 };
 const judge = (b: PileBlock, to = cut) => verdictOn(b, to, 'in', 1 / 4);
 
 describe('one block judged', () => {
+  // Geometry: a square of ten inches leaning by 2.5° has sides of ten, a lean of 10 · tan 2.5° = 0.437, and diagonals by
+  // the cosine rule. All its widths and heights are alike, and it is not square.
+  test('corners that are not square are judged by the diagonals', () => {
+    const leaning = (degrees: number, side: number) => {
+      const turn = (degrees * Math.PI) / 180;
+      const long = side * Math.sqrt(2 + 2 * Math.sin(turn));
+      const short = side * Math.sqrt(2 - 2 * Math.sin(turn));
+      const edges = { top: side, bottom: side, left: side, right: side };
+      return block(side, side, { edges, diagonals: [long, short] });
+    };
+    const ten = { width: 10, height: 10 };
+    expect(judge(leaning(0, 10), ten).kind).toBe('fine');
+    expect(judge(leaning(2.5, 10), ten)).toMatchObject({
+      kind: 'crooked',
+      text: expect.stringMatching(/^Its corners are off square by 2\.5°, 7\/16″ over a side: unpick it/),
+    });
+    // An eighth over a side can be eased in.
+    expect(judge(leaning(0.5, 10), ten).kind).toBe('fine');
+    const metric = leaning(2.5, 25);
+    expect(verdictOn(metric, { width: 25, height: 25 }, 'cm', 0.6).kind).toBe('crooked');
+  });
   // Rules BL-1, BL-2: a difference up to about 1/8" can be eased in; the excess comes equally off opposite sides. Common practice.
   test.each([
     [12.5, 'fine'],
@@ -89,6 +110,7 @@ describe('one block judged', () => {
             leastHeight: h / 16,
             mostHeight: h / 16,
             skew: 0,
+            lean: 0,
           };
           const { strip, endLength, framed, shows } = copingFor(measure, cut, seam, 'in');
           // Sewn on, both strips and the block less their seams; trimmed in the middle, what shows of a strip is what was short.

@@ -80,10 +80,10 @@ describe('when a cloth is short', () => {
   });
 });
 
-// By the pencil: five strips of 40″ joined straight bring 5 × 40 − 4 × ½ = 198; on the diagonal each join takes the
-// strip's own width (rule CU-1).
+// By the pencil: round 42 × 42 a border of 4½ takes 2 × 42½ and 2 × 50½ = 186; five strips of 40″ joined straight bring
+// 5 × 40 − 4 × ½ = 198, on the diagonal, where a join takes a strip's width, 182: six (rule CU-1).
 test('straight joins are the mildest way out: the quilt stays as it is', () => {
-  const p = inchPlan({ grid: { across: 3, down: 4 }, borders: [borderOf(4, 'border')] });
+  const p = inchPlan({ grid: { across: 3, down: 3 }, borders: [borderOf(4, 'border')] });
   const of = (q: Plan) => computeQuilt(q).fabrics.find(({ fabric }) => fabric.id === 'border')!.needed.value;
   const straight = { ...p, borders: p.borders.map((border) => ({ ...border, joins: 'straight' as const })) };
   const spared = of(p) - of(straight);

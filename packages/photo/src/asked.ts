@@ -13,4 +13,4 @@ export interface PhotoAsked {
 }
 
 /** Why a photo cannot be measured. */
-export type PhotoRefused = 'no-reference' | 'no-block' | 'not-flat';
+export type PhotoRefused = 'no-reference' | 'other-rectangle' | 'no-block' | 'not-flat';

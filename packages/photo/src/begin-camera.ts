@@ -25,11 +25,14 @@ const MEANT = 0.012;
 /** The reference, by itself or where it was pointed at, and the camera it tells of. */
 export function beginCamera(raster: Raster, asked: PhotoAsked): BegunCamera | PhotoRefused {
   const pointed = asked.referenceCorners ? fromTopLeft(asked.referenceCorners, (p) => p) : null;
-  const squares = findReference(darkSquares(raster), asked.reference);
+  const dark = darkSquares(raster);
+  const squares = findReference(dark, asked.reference);
   const isMeant = (p: Point) =>
     squares!.corners.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < MEANT * raster.width);
   const found = squares && (!pointed || pointed.every(isMeant)) ? squares : null;
-  if (!found && !pointed) return 'no-reference';
+  // Cards that are seen and lie otherwise than was told are no missing cards.
+  if (!found && !pointed)
+    return asked.reference.kind === 'cards' && dark.length >= 4 ? 'other-rectangle' : 'no-reference';
   const sure = POINTED * raster.width;
   const [w, h] = found
     ? [found.width, found.height]

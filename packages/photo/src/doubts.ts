@@ -3,6 +3,7 @@ import type { Camera } from './camera.ts';
 import type { FineEdge } from './fine-edges.ts';
 import type { FoundBlock } from './find-block.ts';
 import type { Raster } from './raster.ts';
+import { offSquareBy } from './six-lengths.ts';
 import { middleOf } from './straight.ts';
 import type { FoundReference } from './reference.ts';
 
@@ -19,6 +20,8 @@ export type Doubt =
   | 'two-blocks'
   | 'cut-off'
   | 'odd-shape'
+  | 'not-square'
+  | 'odd-lens'
   | 'printed-small'
   | 'printed-large'
   | 'no-colours';
@@ -35,6 +38,8 @@ interface Seen {
   readonly edges: readonly FineEdge[];
   readonly papers: readonly (FineEdge | null)[];
   readonly rough: FoundBlock | null;
+  /** How far from usual the lens was found, in the spreads expected. */
+  readonly unusual: number;
 }
 
 /** Below so many pixels to the inch an eighth of an inch is but three of them. */
@@ -44,9 +49,38 @@ const TILTED = 38;
 /** An eighth of an inch can be judged while a length is known to half of that. */
 const JUDGES_EIGHTH = 1 / 16;
 
+/** A block whose corners are off square by more, in degrees, or that is so much longer than wide, is most likely not outlined at all. */
+const OFF_SQUARE = 8;
+const LONGER = 1.8;
+/** A lens that is further from usual than this, in the spreads that were expected, is hardly told by so little. */
+const USUAL_LENS = 3;
+
+/** Doubts about the size itself, not about its last digits: it is not judged by before they are settled. */
+export const UNSETTLED: ReadonlySet<Doubt> = new Set([
+  'two-blocks',
+  'cut-off',
+  'odd-shape',
+  'not-square',
+  'printed-small',
+  'printed-large',
+]);
+
 /** All that makes one measurement unsure, the gravest first. */
 export function doubtsOf(seen: Seen): Doubt[] {
-  const { raster, camera, found, about, corners, places, perInch, uncertainty, edges, papers, rough } = seen;
+  const {
+    raster,
+    camera,
+    found,
+    about,
+    corners,
+    places,
+    perInch,
+    uncertainty,
+    edges,
+    papers,
+    rough,
+    unusual,
+  } = seen;
   const doubts: Doubt[] = [];
   if (rough?.another) doubts.push('two-blocks');
   const rim = 2 + 0.004 * Math.max(raster.width, raster.height);
@@ -66,6 +100,8 @@ export function doubtsOf(seen: Seen): Doubt[] {
   if (edges.some((e) => e.off > 1 / 32)) doubts.push('ragged-edge');
   if (edges.some((e) => Math.abs(e.bow) > 1 / 16)) doubts.push('bowed-edge');
   if (isOdd(places)) doubts.push('odd-shape');
+  else if (isFarFromSquare(places)) doubts.push('not-square');
+  if (unusual > USUAL_LENS) doubts.push('odd-lens');
   if (found && found.reference.paper) {
     const scale = printedScale(found, papers);
     if (scale !== null && scale < 0.985) doubts.push('printed-small');
@@ -105,6 +141,16 @@ function isOdd(p: readonly Point[]): boolean {
   const side = p.map((a, k) => Math.hypot(p[(k + 1) % 4]!.x - a.x, p[(k + 1) % 4]!.y - a.y));
   const unlike = (a: number, b: number) => Math.abs(a - b) > Math.max(a, b) / 7;
   return unlike(side[0]!, side[2]!) || unlike(side[1]!, side[3]!);
+}
+
+/** Whether corners are far from square, or it is much longer than wide: a table's edge, a shadow, part of a block. */
+function isFarFromSquare(p: readonly Point[]): boolean {
+  const side = p.map((a, k) => Math.hypot(p[(k + 1) % 4]!.x - a.x, p[(k + 1) % 4]!.y - a.y));
+  const [wide, high] = [side[0]! + side[2]!, side[1]! + side[3]!];
+  return (
+    Math.max(wide, high) > LONGER * Math.min(wide, high) ||
+    offSquareBy(p).some((v) => Math.abs(v) > OFF_SQUARE)
+  );
 }
 
 /** How large the squares are printed, 1 being right: by the paper's own size, where both its sides show; null where they do not. */

@@ -38,6 +38,8 @@ export interface Evidence {
 export interface FittedCamera {
   readonly camera: Camera;
   readonly fitted: Fitted;
+  /** How far its focal length, axis or bend came out from what is usual, in the spreads expected of each. */
+  readonly unusual: number;
 }
 
 /** Lenses of cameras people carry, as on a frame of 36 by 24 mm: most between 22 and 52 mm (common practice). */
@@ -112,9 +114,23 @@ export function fitCamera(evidence: Evidence, before?: CameraValues): FittedCame
     }
     return out;
   };
-  const fitted = leastSquares(residuals, start, steps);
-  if (!fitted.values.every(Number.isFinite)) return null;
-  return { camera: cameraOf(fitted.values.slice(0, CAMERA_VALUES)), fitted };
+  // A reference that no camera explains leaves equations that have no answer.
+  const fitted = solved(() => leastSquares(residuals, start, steps));
+  if (!fitted?.values.every(Number.isFinite)) return null;
+  const unusual = Math.max(...residuals(fitted.values).slice(0, PRIORS).map(Math.abs));
+  return { camera: cameraOf(fitted.values.slice(0, CAMERA_VALUES)), fitted, unusual };
+}
+
+/** The first residuals hold what a photo does not show near what is usual: focal length, axis both ways, bend. */
+const PRIORS = 4;
+
+/** The answer, or null where the library finds none and throws. */
+function solved(answer: () => Fitted): Fitted | null {
+  try {
+    return answer();
+  } catch {
+    return null;
+  }
 }
 
 /** Beyond three times what is expected a residual counts by its root only: strays do not pull (Huber). */

@@ -1,6 +1,7 @@
 /** The whole public face of the camera: what a photo tells of blocks. Everything outside imports from here. */
 export { type Camera, cameraOf } from './camera.ts';
 export { type PhotoAsked, type PhotoRefused } from './asked.ts';
+export { UNSETTLED } from './doubts.ts';
 export { measurePhoto, type PhotoMeasured } from './measure.ts';
 export { type LayoutAsked, readLayout, type ReadLayout, type ReadPlace } from './read-layout.ts';
 export { type Raster } from './raster.ts';

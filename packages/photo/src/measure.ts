@@ -65,7 +65,9 @@ export function measurePhoto(raster: Raster, asked: PhotoAsked): PhotoMeasured |
   const corners = places.map((p) => camera.seen(p));
   const perInch = perInchOf(camera, middleOf(places));
   const edgesBy = given ? (POINTED * raster.width) / perInch : edgeDoubt(outline!.edges, perInch);
-  const uncertainty = 2 * Math.hypot(cameraDoubt(fitted, corners), edgesBy);
+  // A lens beyond what was expected was held back by that: what it leaves is more than the fit itself can tell.
+  const held = Math.max(1, fitted.unusual / 2);
+  const uncertainty = 2 * Math.hypot(held * cameraDoubt(fitted, corners), edgesBy);
   const edges = outline?.edges ?? [];
   return {
     six: sixLengths(places),
@@ -75,6 +77,7 @@ export function measurePhoto(raster: Raster, asked: PhotoAsked): PhotoMeasured |
     doubts: doubtsOf({
       ...{ raster, camera, found, about, corners, places, perInch, uncertainty, edges, papers },
       rough: block.seen,
+      unusual: fitted.unusual,
     }),
   };
 }

@@ -20,6 +20,10 @@ export const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {
   'bowed-edge':
     'An edge is bowed by more than 1/16″: lay the block flat, or press it; its middle differs from its ends.',
   'odd-shape': 'Opposite edges differ by more than a seventh: is the outline on the block’s own edges?',
+  'not-square':
+    'The outline is far from square: is it on the block’s own edges? Move its corners there, or lay the block on another ground.',
+  'odd-lens':
+    'This lens bends or looks otherwise than phones do: lay cards all round the block, or hold the camera straighter above it.',
   'printed-small':
     'The sheet seems to be printed too small: its line of 4 inches (10 cm) should measure just that. Print it at 100 %, not fitted to the page.',
   'printed-large':
@@ -31,14 +35,16 @@ export const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {
 export const REFUSED_WORDS: Readonly<Record<PhotoRefused, string>> = {
   'no-reference':
     'No four black squares are seen. Lay the printed sheet flat beside the block, all of it in the photo and none of its squares covered or in glare; or point at four places whose distances you know.',
+  'other-rectangle':
+    'Four squares are seen, but they do not lie as a rectangle with the sides that were told. Measure both sides again, or lay the cards anew.',
   'no-block':
     'The squares are seen, but no block beside them. Lay it flat on a ground of another colour, with some table showing all round; or point at its corners.',
   'not-flat':
-    'The four places do not lie as a rectangle on a table can be seen. Are they in the right order, and are their distances right?',
+    'No rectangle on a table looks like this in a photo. Check the order of the four places and their distances.',
 };
 
 /** What a file of bytes is that should be a photo. */
-export type PhotoKind = 'jpeg' | 'png' | 'webp' | 'heic' | 'none';
+export type PhotoKind = 'jpeg' | 'png' | 'webp' | 'heic' | 'avif' | 'none';
 
 /** Tells a photo by its first bytes (JFIF, PNG, RIFF, ISO 14496-12). */
 export function photoKindOf(bytes: ArrayLike<number>): PhotoKind {
@@ -47,7 +53,9 @@ export function photoKindOf(bytes: ArrayLike<number>): PhotoKind {
   if (bytes[0] === 0xff && bytes[1] === 0xd8) return 'jpeg';
   if (text(1, 4) === 'PNG') return 'png';
   if (text(0, 4) === 'RIFF' && text(8, 12) === 'WEBP') return 'webp';
-  if (text(4, 8) === 'ftyp' && /^(hei[cmxs]|hev[cmx]|mif1|msf1|avif)/.test(text(8, 12))) return 'heic';
+  // Both lie in one kind of box; the brand tells them apart.
+  if (text(4, 8) === 'ftyp' && /^avi[fs]/.test(text(8, 12))) return 'avif';
+  if (text(4, 8) === 'ftyp' && /^(hei[cmxs]|hev[cmx]|mif1|msf1)/.test(text(8, 12))) return 'heic';
   return 'none';
 }
 
@@ -57,5 +65,6 @@ export const KIND_WORDS: Readonly<Record<PhotoKind, string | null>> = {
   png: null,
   webp: null,
   heic: 'This is a HEIC photo, which cannot be read everywhere. Let the phone save or send it as JPEG, or take a picture of it on the screen.',
+  avif: 'This is an AVIF picture, which cannot be read everywhere. Save it as JPEG or PNG.',
   none: 'This is not a photo: a JPEG, PNG or WebP is needed.',
 };

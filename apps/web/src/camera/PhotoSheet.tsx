@@ -9,7 +9,14 @@ import {
   VERDICT_NAMES,
   verdictOn,
 } from '@lattice/core';
-import { cameraOf, DOUBT_WORDS, type PhotoAsked, type SixLengths } from '@lattice/photo';
+import {
+  cameraOf,
+  DOUBT_WORDS,
+  type PhotoAsked,
+  type PhotoMeasured,
+  type SixLengths,
+  UNSETTLED,
+} from '@lattice/photo';
 import { Camera, FileDown, ImageUp, SkipForward } from 'lucide-react';
 import { useCallback, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -88,7 +95,10 @@ const asMark = (inches: number, unit: Plan['unit']): number => {
 interface PhotoSheetProps {
   readonly plan: Plan;
   readonly cut: CutTo;
-  readonly onMeasured: (id: string, sizes: Pick<PileBlock, 'width' | 'height' | 'edges'>) => void;
+  readonly onMeasured: (
+    id: string,
+    sizes: Pick<PileBlock, 'width' | 'height' | 'edges' | 'diagonals'>,
+  ) => void;
   readonly onClose: () => void;
 }
 
@@ -119,8 +129,10 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
 
   const { photo, measured } = on ?? { photo: null, measured: null };
   const six = measured?.six ?? null;
-  const sizes = six && asSizes(six, unit);
-  const verdict = block && sizes ? verdictOn({ ...block, ...sizes }, cut, unit, seam) : null;
+  const sizes = measured && asSizes(measured, unit);
+  // What makes the size itself doubtful is settled first: nothing is judged or taken by it.
+  const isOpen = measured !== null && measured.doubts.some((doubt) => UNSETTLED.has(doubt));
+  const verdict = block && sizes && !isOpen ? verdictOn({ ...block, ...sizes }, cut, unit, seam) : null;
 
   const takeSizes = async () => {
     if (!block || !sizes || !measured) return;
@@ -251,6 +263,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
               />
               <SixTable six={six} unit={unit} />
               <p className="state">
+                {isOpen && 'Not sure enough to be judged or taken: see below what to settle first. '}
                 Each is within <Lengths text={sureTo(measured.uncertainty, unit)} />, nineteen times of twenty
                 {on?.moved ? '; corners were moved by hand' : ''}. Corners off square by{' '}
                 {measured.skew.map(asDegrees).join(', ')}.
@@ -269,7 +282,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
               )}
               <SwitchField label="Its face as the block’s picture" value={keeps} onChange={setKeeps} />
               <div className="acts">
-                <Button look="main" isDisabled={!block} onPress={() => void takeSizes()}>
+                <Button look="main" isDisabled={!block || isOpen} onPress={() => void takeSizes()}>
                   {block ? `Take these for ${block.name}` : 'There are no blocks'}
                 </Button>
                 <Button onPress={() => void next(byItself)}>
@@ -303,11 +316,12 @@ const KIND_OF = {
 const sureTo = (inches: number, unit: Plan['unit']): string =>
   unit === 'in' ? `${Math.max(0.001, inches).toFixed(3)}″` : `${Math.max(0.01, inches * 2.54).toFixed(2)} cm`;
 
-/** The six as a block keeps them: its middles, and its edges. */
+/** What a block keeps of a photo: its middles, its edges, and corner to corner. */
 function asSizes(
-  { width, height }: SixLengths,
+  { six: { width, height }, places }: Pick<PhotoMeasured, 'six' | 'places'>,
   unit: Plan['unit'],
-): Required<Pick<PileBlock, 'width' | 'height' | 'edges'>> {
+): Required<Pick<PileBlock, 'width' | 'height' | 'edges' | 'diagonals'>> {
+  const apart = (a: Point, b: Point) => fromInches(Math.hypot(b.x - a.x, b.y - a.y), unit);
   const mark = (v: number) => asMark(v, unit);
   return {
     width: mark(width.middle),
@@ -318,6 +332,8 @@ function asSizes(
       left: mark(height.left),
       right: mark(height.right),
     },
+    // As they are: how far off square a block is would be lost between two marks.
+    diagonals: [apart(places[0]!, places[2]!), apart(places[1]!, places[3]!)],
   };
 }
 

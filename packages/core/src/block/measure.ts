@@ -8,11 +8,13 @@ export interface BlockMeasure {
   readonly mostHeight: number;
   /** Difference between the places measured, the larger of the two ways; 0 when only one was. */
   readonly skew: number;
+  /** How far a side leans from one end to the other because its corners are not square; 0 where its diagonals were not measured. */
+  readonly lean: number;
 }
 
 /** The measure of a block; null while it has not been measured both ways. */
 export function measureOf(block: PileBlock): BlockMeasure | null {
-  const { width, height, edges } = block;
+  const { width, height, edges, diagonals } = block;
   if (width === null || height === null) return null;
   const widths = [width, ...(edges ? [edges.top, edges.bottom] : [])];
   const heights = [height, ...(edges ? [edges.left, edges.right] : [])];
@@ -24,5 +26,7 @@ export function measureOf(block: PileBlock): BlockMeasure | null {
     mostWidth,
     mostHeight,
     skew: Math.max(mostWidth - leastWidth, mostHeight - leastHeight),
+    // (w + s)² + h² and (w − s)² + h² differ by 4ws (geometry).
+    lean: diagonals ? Math.abs(diagonals[0] ** 2 - diagonals[1] ** 2) / (4 * Math.min(width, height)) : 0,
   };
 }

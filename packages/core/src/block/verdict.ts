@@ -56,6 +56,15 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
       text: `Its sides differ by ${show(measure.skew)}: unpick it and sew it again. Trimming it square would cut into the patch.`,
     };
   }
+  if (measure.lean > ease) {
+    const degrees =
+      (Math.atan2(measure.lean, Math.max(measure.mostWidth, measure.mostHeight)) * 180) / Math.PI;
+    return {
+      kind: 'crooked',
+      ...none,
+      text: `Its corners are off square by ${degrees.toFixed(1)}°, ${formatFine(measure.lean, unit)} over a side: unpick it and sew it again. Trimming it square would cut into the patch.`,
+    };
+  }
   const short = Math.max(cut.width - measure.leastWidth, cut.height - measure.leastHeight);
   if (short > ease)
     return {

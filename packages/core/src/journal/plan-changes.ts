@@ -155,7 +155,7 @@ function blockChanges(plan: Plan, had: PileBlock, block: PileBlock): PlanChange[
         ? 'half measured'
         : formatSize(width, height, unit);
   const changes: PlanChange[] = [];
-  const sized = ['width', 'height', 'edges'] as const;
+  const sized = ['width', 'height', 'edges', 'diagonals'] as const;
   if (sized.some((field) => JSON.stringify(had[field]) !== JSON.stringify(block[field]))) {
     const verdict = verdictOn(block, meantCut(plan), unit, seam);
     const judged = verdict.kind === 'unmeasured' ? '' : ` · ${VERDICT_NAMES[verdict.kind].toLowerCase()}`;

@@ -37,6 +37,9 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     block: { width: length(plan.block.width), height: length(plan.block.height) },
     pile: plan.pile.map((block) => ({
       ...block,
+      ...(block.diagonals
+        ? { diagonals: [length(block.diagonals[0]), length(block.diagonals[1])] as [number, number] }
+        : {}),
       width: block.width === null ? null : length(block.width),
       height: block.height === null ? null : length(block.height),
       ...(block.edges

@@ -54,6 +54,8 @@ const pileBlockSchema = z.strictObject({
       right: length('The height along the right'),
     })
     .optional(),
+  /** Corner to corner, both ways: what tells whether its corners are square. */
+  diagonals: z.tuple([length('The diagonal'), length('The other diagonal')]).optional(),
   /** What its verdict asked for has been done. */
   settled: z.boolean().optional(),
   /** A spare one that is kept to be sewn on the back as the quilt’s label. */

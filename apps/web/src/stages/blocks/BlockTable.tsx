@@ -30,8 +30,8 @@ const Line = styled.div<{ $edges: boolean; $row: number }>`
   align-items: center;
   gap: 6px;
   min-width: ${({ $edges }) => ($edges ? 880 : 600)}px;
-  height: ${({ $row }) => $row}px;
-  padding: 0 8px;
+  min-height: ${({ $row }) => $row}px;
+  padding: 2px 8px;
   border-bottom: 1px solid var(--line);
   &[data-head] {
     position: sticky;
@@ -52,7 +52,7 @@ const Line = styled.div<{ $edges: boolean; $row: number }>`
   }
   @media ${NARROW} {
     grid-template-columns: 40px minmax(0, 1fr) 66px 66px 40px;
-    grid-auto-rows: 36px;
+    grid-auto-rows: minmax(36px, auto);
     align-content: center;
     gap: 2px 4px;
     min-width: 0;
@@ -122,7 +122,6 @@ const VerdictCell = styled.span`
   align-items: baseline;
   gap: 8px;
   padding-left: 8px;
-  overflow: hidden;
   font-size: 12.5px;
   line-height: 1.25;
   b {
@@ -132,8 +131,6 @@ const VerdictCell = styled.span`
     color: var(--good);
   }
   span {
-    max-height: 2.5em;
-    overflow: hidden;
     color: var(--soft);
   }
   &[data-kind='ease'] b {
@@ -234,6 +231,8 @@ export function BlockTable(props: BlockTableProps) {
     count: rows.length,
     getScrollElement: () => frame.current,
     estimateSize: () => high,
+    // A verdict that takes more lines has a higher row: it is read whole, not by hovering.
+    measureElement: (row) => (row as HTMLElement).offsetHeight || high,
     overscan: 12,
   });
   useEffect(() => virtual.measure(), [virtual, high]);
@@ -309,6 +308,8 @@ export function BlockTable(props: BlockTableProps) {
             row={rows[index]!.number}
             start={start}
             high={high}
+            index={index}
+            measure={virtual.measureElement}
             {...props}
           />
         ))}
@@ -322,6 +323,8 @@ const Row = memo(function Row({
   row,
   start,
   high,
+  index,
+  measure,
   cut,
   unit,
   seam,
@@ -332,7 +335,14 @@ const Row = memo(function Row({
   onProblem,
   onOpen,
   onPoint,
-}: BlockTableProps & { block: PileBlock; row: number; start: number; high: number }) {
+}: BlockTableProps & {
+  block: PileBlock;
+  row: number;
+  start: number;
+  high: number;
+  index: number;
+  measure: (row: Element | null) => void;
+}) {
   const [pointed, setPointed] = useState(false);
   const verdict: Verdict = verdictOn(block, cut, unit, seam);
   const point = (on: boolean) => {
@@ -368,6 +378,8 @@ const Row = memo(function Row({
   return (
     <Line
       role="row"
+      ref={measure}
+      data-index={index}
       aria-rowindex={row + 2}
       $edges={edges}
       $row={high}
@@ -385,7 +397,7 @@ const Row = memo(function Row({
       <span role="cell">{text('maker', `Maker of ${block.name}`)}</span>
       {SIZES.map((field) => size(field, block[field]))}
       {edges && EDGES.map((field) => size(field, block.edges?.[field] ?? null))}
-      <VerdictCell role="cell" className="verdict" data-kind={verdict.kind} title={verdict.text}>
+      <VerdictCell role="cell" className="verdict" data-kind={verdict.kind}>
         <b>{VERDICT_NAMES[verdict.kind]}</b>
         <span>
           <Lengths text={verdict.text} />

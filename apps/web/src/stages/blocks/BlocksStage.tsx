@@ -159,7 +159,8 @@ export function BlocksStage() {
       const its = pile[cell.row];
       if (!its) return null;
       if (cell.field === 'width' || cell.field === 'height')
-        return change(its.id, { [cell.field]: value, settled: undefined });
+        // Corner to corner it was measured with the sizes it had.
+        return change(its.id, { [cell.field]: value, diagonals: undefined, settled: undefined });
       if (value === null) return change(its.id, { edges: undefined });
       if (its.width === null || its.height === null)
         return 'Measure it across the middle both ways first, then along its edges.';
