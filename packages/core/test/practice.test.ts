@@ -5,15 +5,18 @@ import {
   EXERCISES,
   type Given,
   isRight,
+  judgeTop,
   type Level,
   LEVELS,
   logEntrySchema,
   MAKER,
   nextUp,
+  parseLength,
   randomFrom,
   rightSaid,
   standingsIn,
   type Unit,
+  verdictOn,
 } from '../src/index.ts';
 import { dayOf } from '../src/index.ts';
 import { entriesOf } from './support/entries.ts';
@@ -226,3 +229,41 @@ describe('what to practise next (SM-2)', () => {
     );
   });
 });
+
+// What is printed is all there is to judge by: the figures on the drawing, read again, give the answer that counts as right.
+test.each(['in', 'cm'] as const)(
+  'verdicts and six measurements in %s by their printed figures alone',
+  (unit) => {
+    const read = (text: string) => {
+      const length = parseLength(text, unit);
+      if (!length.ok) throw new Error(`${text}: ${length.message}`);
+      return length.value;
+    };
+    for (let seed = 0; seed < 250; seed++)
+      for (const level of LEVELS) {
+        const one = exerciseOf('verdict', seed, unit, level);
+        const meant = read(/cut to (.*?) square/.exec(one.asks)![1]!);
+        const [top, height, bottom] = one.drawing!.marks.map(({ label }) => read(label));
+        const edges = { top: top!, bottom: bottom ?? top!, left: height!, right: height! };
+        const width = (edges.top + edges.bottom) / 2;
+        const block = { id: 'b', name: 'B', width, height: height!, ...(bottom !== undefined && { edges }) };
+        const seam = unit === 'in' ? 0.25 : 0.75;
+        const judged = verdictOn(block, { width: meant, height: meant }, unit, seam).kind;
+        expect([seed, level, isRight(one, judged)]).toEqual([seed, level, true]);
+        const six = exerciseOf('six', seed, unit, level);
+        const marks = six.drawing!.marks.map(({ label }) => read(label)) as [
+          number,
+          number,
+          number,
+          number,
+          number,
+          number,
+        ];
+        const said = judgeTop(
+          { borders: 0, width: [marks[0], marks[1], marks[2]], height: [marks[3], marks[4], marks[5]] },
+          unit,
+        );
+        expect([seed, level, isRight(six, said.kind)]).toEqual([seed, level, true]);
+      }
+  },
+);

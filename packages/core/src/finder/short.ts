@@ -24,6 +24,17 @@ type WayOut =
   | 'other-cloth'
   | 'grid';
 
+/** Of ways that leave the quilt as large as it is, what changes least of how it looks comes first. */
+const MILDEST: readonly WayOut[] = [
+  'joins',
+  'direction',
+  'sash-and-border',
+  'sash',
+  'pieced-sash',
+  'in-turns',
+  'other-cloth',
+];
+
 /** One way to make do with the cloth there is. */
 export interface MakeDo {
   readonly id: string;
@@ -76,7 +87,9 @@ export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
         says: `${formatSize(quilt.finished.width.value, quilt.finished.height.value, plan.unit)}, ${formatWithUnit(way.needed, plan.unit)} of the cloth`,
         moves: movedBetween(before, quilt),
       }))
-      .sort((a, b) => a.moves - b.moves || a.needed - b.needed)
+      .sort(
+        (a, b) => a.moves - b.moves || MILDEST.indexOf(a.way) - MILDEST.indexOf(b.way) || a.needed - b.needed,
+      )
   );
 }
 

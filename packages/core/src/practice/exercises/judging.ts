@@ -20,6 +20,10 @@ const OFF: Readonly<Record<Level, readonly number[]>> = {
   2: [-3, -2, -1, 1, 2, 3],
 };
 
+/** A length as it is printed: what is asked, judged and answered is reckoned with no other figure. */
+const asPrinted = (length: number, unit: Unit): number =>
+  unit === 'in' ? length : Math.round(length * 10) / 10;
+
 const VERDICTS: readonly { readonly id: Exclude<Verdict['kind'], 'unmeasured'>; readonly text: string }[] = [
   { id: 'fine', text: 'Sew it as it is' },
   { id: 'ease', text: 'Ease it in' },
@@ -33,12 +37,14 @@ export const verdict: ExerciseKind = {
   id: 'verdict',
   name: 'Trim, ease, remake or unpick',
   make: (random, unit, level) => {
-    const finished = fromInches(wholeFrom(random, 6, 14), unit);
+    const finished = asPrinted(fromInches(wholeFrom(random, 6, 14), unit), unit);
     const seam = unit === 'in' ? 0.25 : 0.75;
-    const meant = finished + 2 * seam;
+    const meant = asPrinted(finished + 2 * seam, unit);
     const step = unit === 'in' ? stepOf(unit) : 0.15;
-    const off = () => oneOf(random, OFF[level]) * step;
-    const [width, height] = [meant + off(), meant + (random() < 0.5 ? 0 : off())];
+    const off = () => asPrinted(oneOf(random, OFF[level]) * step, unit);
+    const [width, height] = [meant + off(), meant + (random() < 0.5 ? 0 : off())].map((v) =>
+      asPrinted(v, unit),
+    ) as [number, number];
     // One in five has sides that do not agree.
     const skew = random() < 0.2 ? oneOf(random, [3, 4, 5]) * step : 0;
     const block: PileBlock = {
@@ -47,7 +53,12 @@ export const verdict: ExerciseKind = {
       width,
       height,
       ...(skew > 0 && {
-        edges: { top: width - skew / 2, bottom: width + skew / 2, left: height, right: height },
+        edges: {
+          top: asPrinted(width - skew / 2, unit),
+          bottom: asPrinted(width + skew / 2, unit),
+          left: height,
+          right: height,
+        },
       }),
     };
     const said = verdictOn(block, { width: meant, height: meant }, unit, seam);
@@ -79,7 +90,7 @@ export const cutAllTo: ExerciseKind = {
   id: 'cut-all-to',
   name: 'Which size to cut all to',
   make: (random, unit, level) => {
-    const finished = fromInches(wholeFrom(random, 6, 12), unit);
+    const finished = asPrinted(fromInches(wholeFrom(random, 6, 12), unit), unit);
     const plan = { ...blankPlan(unit), block: { width: finished, height: finished } };
     const meant = meantCut(plan).width;
     const step = unit === 'in' ? 1 / 8 : 0.3;
@@ -87,7 +98,7 @@ export const cutAllTo: ExerciseKind = {
     // Few short: they are remade. Many: all go down to them.
     const share = oneOf(random, level === 0 ? [0.03, 0.5] : [0.03, 0.08, 0.2, 0.4]);
     const few = Math.max(1, Math.round(share * count));
-    const off = oneOf(random, level === 2 ? [-2, -3] : [-2, -4]) * step;
+    const off = asPrinted(oneOf(random, level === 2 ? [-2, -3] : [-2, -4]) * step, unit);
     const sizes = [
       { size: meant, many: count - few },
       { size: meant + off, many: few },
@@ -140,15 +151,15 @@ export const sixMeasurements: ExerciseKind = {
   name: 'The six measurements',
   make: (random, unit, level) => {
     const [width, height] = [
-      fromInches(wholeFrom(random, 36, 70), unit),
-      fromInches(wholeFrom(random, 40, 84), unit),
+      asPrinted(fromInches(wholeFrom(random, 36, 70), unit), unit),
+      asPrinted(fromInches(wholeFrom(random, 40, 84), unit), unit),
     ];
     const eighth = unit === 'in' ? 1 / 8 : 0.3;
     const worst = oneOf(random, level === 0 ? [0, 3, 10] : level === 1 ? [1, 2, 4, 7] : [1, 2, 5, 6, 7]);
     const three = (middle: number, off: number): [number, number, number] => [
-      middle + (off > 0 ? Math.ceil(off / 2) * eighth : 0),
+      asPrinted(middle + (off > 0 ? Math.ceil(off / 2) * eighth : 0), unit),
       middle,
-      middle - (off > 0 ? Math.floor(off / 2) * eighth : 0),
+      asPrinted(middle - (off > 0 ? Math.floor(off / 2) * eighth : 0), unit),
     ];
     const wide = random() < 0.5;
     const raw = {
