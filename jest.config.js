@@ -55,5 +55,6 @@ export default {
     },
     room('house', 'scripts'),
     room('attack', 'attack'),
+    room('agreement', 'agreement'),
   ],
 };

@@ -26,6 +26,10 @@ const COMMANDS = {
     'go at the server: kills, full disks, bent requests, …  [NAME …] [--rounds N] [--seed N]',
     () => import('./commands/attack.mjs'),
   ],
+  agree: [
+    'whether every surface gives the same figures, over evenings by chance  [--evenings N] [--seed N]',
+    () => import('./commands/agree.mjs'),
+  ],
   graph: [
     'draw which room of the core needs which into docs/rooms.svg',
     () => import('./commands/graph.mjs'),
