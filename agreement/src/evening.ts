@@ -2,6 +2,7 @@ import {
   atTable,
   computeQuilt,
   convertPlan,
+  type CutPieces,
   cutRecord,
   cuttingJob,
   type LogEntry,
@@ -25,6 +26,9 @@ export interface Evening {
 export const QUILT = 'quilt-of-the-evening';
 /** Quilts with more pieces than this take too long to be asked about by the thousand. */
 const MOST_PIECES = 260;
+
+/** Pieces as they were cut, without what the record adds of its own. */
+const pieceOf = ({ cutIn: _, ...piece }: CutPieces) => piece;
 
 type Happening =
   | { readonly does: 'cut'; readonly cloth: number; readonly steps: number }
@@ -133,9 +137,8 @@ class Hands {
           ? cutRecord(this.log, QUILT, fabric.id, plan.unit).made.filter(({ joined }) => !joined)
           : [];
         if (!fabric || !made) return;
-        const { cutIn: _, ...piece } = made;
         const lost = { cloth: fabric.id, unit: plan.unit, why: 'miscut', instead: [], length: 0 };
-        this.add('cut-lost', { ...lost, pieces: [{ ...piece, count: 1 }] });
+        this.add('cut-lost', { ...lost, pieces: [{ ...pieceOf(made), count: 1 }] });
         return;
       }
       case 'set-aside': {

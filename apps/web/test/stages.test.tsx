@@ -24,7 +24,10 @@ describe('measuring the top', () => {
     expect(field('Width along the top').value).toBe('');
     expect(now().measured).toEqual([]);
     expect(screen.queryByRole('status')).toBeNull();
-    expect(screen.getByRole('button', { name: 'More: Width along the top' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'More: Width along the top' })).toHaveProperty(
+      'disabled',
+      true,
+    );
     await type('Width across the middle', '42 1/4');
     expect(now().measured).toEqual([{ borders: 0, width: [null, 42.25, null], height: [null, null, null] }]);
     expect(screen.getByRole('status').textContent).toMatch(
@@ -33,7 +36,11 @@ describe('measuring the top', () => {
     await userEvent.click(screen.getByRole('button', { name: 'With border 1 on' }));
     const second = screen.getAllByRole('textbox', { name: 'Height along the left' })[1]!;
     await userEvent.type(second, '60{Enter}');
-    expect(now().measured[1]).toMatchObject({ borders: 1, width: [null, null, null], height: [60, null, null] });
+    expect(now().measured[1]).toMatchObject({
+      borders: 1,
+      width: [null, null, null],
+      height: [60, null, null],
+    });
     await userEvent.clear(screen.getAllByRole('textbox', { name: 'Width across the middle' })[0]!);
     await userEvent.tab();
     expect(now().measured.map((m) => m.borders)).toEqual([1]);

@@ -4,7 +4,7 @@ import type { EntryBody } from './kinds.ts';
 import { mergeLogs } from './merge.ts';
 
 /** What a part measured, raw edge to raw edge, as it lies; null which way it was not measured. */
-export interface MeasuredPart {
+interface MeasuredPart {
   readonly across: number | null;
   readonly down: number | null;
 }

@@ -52,7 +52,7 @@ export const startBorder = (id: string, width: number, fabric: string): Plan['bo
  * A cloth for a border that is added: one that does nothing beside it yet, the one kept for borders first; never the
  * sash's it would run into, nor that of the border inside it, while there is another.
  */
-export function clothForBorder({ fabrics, fabricFor, borders, backing, binding }: Plan): string {
+function clothForBorder({ fabrics, fabricFor, borders, backing, binding }: Plan): string {
   const beside = borders.at(-1)?.fabric ?? fabricFor.sash;
   const under = new Set([
     backing.fabric,

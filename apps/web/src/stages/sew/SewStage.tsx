@@ -341,7 +341,7 @@ function MeasuredPart({
     return null;
   };
   // The tape reads what has not been measured yet.
-  const next = measured?.across == null ? ways[0] : ways[1];
+  const next = (measured?.across ?? null) === null ? ways[0] : ways[1];
   return (
     <div role="group" aria-label={what}>
       <p>
