@@ -2,7 +2,7 @@ import {
   atTable,
   computeQuilt,
   convertPlan,
-  type CutPieces,
+  type CutRecord,
   cutRecord,
   cuttingJob,
   type LogEntry,
@@ -28,7 +28,7 @@ export const QUILT = 'quilt-of-the-evening';
 const MOST_PIECES = 260;
 
 /** Pieces as they were cut, without what the record adds of its own. */
-const pieceOf = ({ cutIn: _, ...piece }: CutPieces) => piece;
+const pieceOf = ({ cutIn: _, ...piece }: CutRecord['made'][number]) => piece;
 
 type Happening =
   | { readonly does: 'cut'; readonly cloth: number; readonly steps: number }
