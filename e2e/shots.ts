@@ -106,6 +106,7 @@ await page.getByTestId('backing-because').waitFor();
 await shot('layers');
 await page.getByRole('link', { name: 'Edge' }).click();
 await page.getByTestId('edge-corner').waitFor();
+await page.getByRole('tab', { name: 'Choose' }).waitFor();
 await shot('edge');
 await page.getByRole('link', { name: 'Cut', exact: true }).click();
 await page.getByTestId('cut-so-far').waitFor();

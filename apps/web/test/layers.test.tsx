@@ -1,5 +1,5 @@
-import { type Plan, startPlan } from '@lattice/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { computeQuilt, formatLength, formatSize, type Plan, startPlan } from '@lattice/core';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { LayersToCut } from '../src/figures/UnderAndRound.tsx';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
@@ -34,6 +34,28 @@ describe('backing', () => {
     expect(screen.getByText('No block is left over for a stripe.')).toBeTruthy();
     await choose(/Panels/, 'Sash');
     expect(now().backing.fabric).toBe('sash');
+  });
+  test('beside the top stands what it measured, not what it was planned as', () => {
+    // Worked by hand: the planned top, and one a little wider and shorter than that, raw edge to raw edge.
+    const { now } = show();
+    const planned = screen.getByRole('img', { name: /^The layers: backing/ }).getAttribute('aria-label')!;
+    const { finished } = computeQuilt(now());
+    cleanup();
+    const [width, height] = [finished.width.value + 2.25, finished.height.value - 0.5];
+    const borders = now().borders.length;
+    show({
+      measured: [{ borders, width: [width, width, width], height: [height, height, height] }],
+    });
+    const seam = 2 * plan.seam;
+    const over = 2 * plan.backing.overhang;
+    expect(screen.getByRole('img', { name: /^The layers: backing/ }).getAttribute('aria-label')).toBe(
+      `The layers: backing ${formatSize(width - seam + over, height - seam + over, 'in')}, batting, and the top`,
+    );
+    expect(planned).not.toContain(formatSize(width - seam + over, height - seam + over, 'in'));
+    const tops = [...document.querySelectorAll('[data-tape] > :nth-child(2)')].map(
+      (band) => band.textContent,
+    );
+    expect(tops).toEqual([formatLength(width - seam, 'in'), formatLength(height - seam, 'in')]);
   });
   test('measured as made: begins empty, then part of it, then crooked, then forgotten', async () => {
     const { now } = show();

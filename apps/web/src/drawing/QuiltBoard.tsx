@@ -99,7 +99,7 @@ export function QuiltBoard({
   return (
     <ScaledBoard
       {...{ unit, size, shown }}
-      label={`The quilt, ${formatSize(size.width, size.height, unit)} finished`}
+      label={`The quilt, ${formatSize(quilt.finished.width.value, quilt.finished.height.value, unit)} finished`}
       tapes={{ ...layout.bands, colourOf, pointed, onPoint, partsOf, onHold, onMove }}
       said={
         target && (

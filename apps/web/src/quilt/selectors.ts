@@ -43,13 +43,13 @@ export const selectQuilt: (state: RootState) => Quilt = createSelector(selectPla
 export const selectFinished = createSelector(selectPlan, (plan) => finishedSize(plan, layoutOf(plan)));
 
 /** What the drawing needs of a quilt: neither what to cut nor what to buy holds it up. */
-export type Drawn = Pick<Quilt, 'layout' | 'target'>;
+export type Drawn = Pick<Quilt, 'layout' | 'finished' | 'target'>;
 
 /** What is drawn of the plan in hand. */
 export const selectDrawn: (state: RootState) => Drawn = createSelector(
   selectPlan,
   selectFinished,
-  (plan, { target }): Drawn => ({ layout: layoutOf(plan), target }),
+  (plan, known): Drawn => ({ layout: layoutOf(plan), ...known }),
 );
 
 /** What is still to be bought, cloth by cloth, with each as it lies on the table: less what is set aside, cut or in the house. */

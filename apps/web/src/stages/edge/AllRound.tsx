@@ -42,13 +42,14 @@ export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
   const { layout, edge } = quilt;
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
   const out = edge.points ? plan.edge.points.square / 2 : plan.seam;
+  const { width, height } = quilt.finished;
   const around = { width: size.width + 2 * out, height: size.height + 2 * out };
   return (
     <ScaledBoard
       unit={plan.unit}
       size={around}
       ground={null}
-      label={`The quilt with its edge, ${formatSize(size.width, size.height, plan.unit)}`}
+      label={`The quilt with its edge, ${formatSize(width.value, height.value, plan.unit)}`}
       said={
         edge.binding ? 'where the binding is joined; S is where it begins' : 'every point where it stands'
       }

@@ -42,7 +42,9 @@ export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt;
   const clip = useId().replace(/[^\w-]/g, '');
   const { overhang } = plan.backing;
   const { layout } = quilt;
-  const drawn = { width: layout.finished.width.value, height: layout.finished.height.value };
+  // As large as it came out: the backing is reckoned from that. What is drawn of the top is stretched to it.
+  const drawn = { width: quilt.finished.width.value, height: quilt.finished.height.value };
+  const stretch = `scale(${drawn.width / layout.finished.width.value} ${drawn.height / layout.finished.height.value})`;
   const size = { width: drawn.width + 2 * overhang, height: drawn.height + 2 * overhang };
   const cloth = backingCloth(plan, layers.chosenBacking).colour;
   const marked = layers.marked.lines.map(({ from, to }) => `M${from.x} ${from.y}L${to.x} ${to.y}`).join('');
@@ -120,27 +122,29 @@ export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt;
       {top && (
         <g transform={`translate(${overhang} ${overhang})`}>
           <g clipPath={`url(#${clip}-top)`}>
-            <QuiltArt plan={plan} layout={layout} />
-            {marking && (
-              <path
-                d={marked}
-                fill="none"
-                stroke="#fbfcfc"
-                strokeWidth={1.8}
-                strokeDasharray="5 4"
-                vectorEffect="non-scaling-stroke"
-              />
-            )}
-            {marking && (
-              <path
-                d={marked}
-                fill="none"
-                stroke="var(--chalk)"
-                strokeWidth={0.9}
-                strokeDasharray="5 4"
-                vectorEffect="non-scaling-stroke"
-              />
-            )}
+            <g transform={stretch}>
+              <QuiltArt plan={plan} layout={layout} />
+              {marking && (
+                <path
+                  d={marked}
+                  fill="none"
+                  stroke="#fbfcfc"
+                  strokeWidth={1.8}
+                  strokeDasharray="5 4"
+                  vectorEffect="non-scaling-stroke"
+                />
+              )}
+              {marking && (
+                <path
+                  d={marked}
+                  fill="none"
+                  stroke="var(--chalk)"
+                  strokeWidth={0.9}
+                  strokeDasharray="5 4"
+                  vectorEffect="non-scaling-stroke"
+                />
+              )}
+            </g>
           </g>
           <path
             d={`M${drawn.width} ${drawn.height - fold}L${drawn.width - fold} ${drawn.height}L${drawn.width - fold * 0.78} ${drawn.height - fold * 0.82}Z`}
