@@ -254,12 +254,14 @@ export function NewQuilt() {
             />
           )}
           {have === 'whole' && (
+            <Chips value={layered} onChange={(id) => setLayered(id as 'quilt')} orientation="horizontal">
+              <Label className="ask">Which is it?</Label>
+              <Chip value="quilt">A quilt, quilted and trimmed</Chip>
+              <Chip value="top">A sewn top, to be quilted yet</Chip>
+            </Chips>
+          )}
+          {have === 'whole' && (
             <div className="narrow">
-              <Chips value={layered} onChange={(id) => setLayered(id as 'quilt')} orientation="horizontal">
-                <Label className="ask">Which is it?</Label>
-                <Chip value="quilt">A quilt, quilted and trimmed</Chip>
-                <Chip value="top">A sewn top, to be quilted yet</Chip>
-              </Chips>
               <PlacesField
                 label={`Its width, ${EDGES[layered]}`}
                 places={width}
