@@ -1,5 +1,5 @@
 import { type Plan, startPlan } from '@lattice/core';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MachinePage } from '../src/stages/sew/MachinePage.tsx';
 import { SewStage } from '../src/stages/sew/SewStage.tsx';
@@ -10,6 +10,8 @@ const plan: Plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 2 
 const show = (what: React.ReactNode = <SewStage />, change: Partial<Plan> = {}) =>
   showOf(what, { ...plan, ...change });
 const told = () => screen.getByRole('heading', { level: 1 }).textContent;
+/** What of the growing quilt is drawn as sewn, or as made before. */
+const standing = () => document.querySelector('clipPath path')!.getAttribute('d');
 const key = (code: string) => fireEvent.keyDown(document.body, { code });
 const now = async (text: string | RegExp) => waitFor(() => expect(told()).toMatch(text));
 /** Goes on until so much is told. */
@@ -141,9 +143,24 @@ describe('the steps', () => {
       borders: [],
     });
     expect(told()).toMatch(/The top is made already/);
+    expect(standing()).not.toBe('');
     expect(screen.getByRole('button', { name: /Layer it/ })).toBeTruthy();
     await userEvent.click(screen.getByRole('tab', { name: 'Ways' }));
     expect(screen.getByText('No seams cross here.')).toBeTruthy();
+  });
+  test('what was made already stands there from the start, and is called what it is', () => {
+    const whole = (kind: string) => ({ setting: { kind, width: 45, height: 60 } as Plan['setting'] });
+    show(<SewStage />, { ...whole('whole-quilt'), borders: [] });
+    expect(told()).toMatch(/The quilt is made already/);
+    expect(standing()).toMatch(/45/);
+    cleanup();
+    show(<SewStage />, whole('whole-top'));
+    expect(told()).toMatch(/0 of \d+ seams sewn/);
+    // Less its seams, and the border's width further in.
+    expect(standing()).toMatch(/^M[^M]*Z$/);
+    cleanup();
+    show(<SewStage />, {});
+    expect(standing()).toBe('');
   });
   test('a seam that is off: rows that do not meet are told', async () => {
     show(<SewStage />, { setting: { ...plan.setting, cornerstones: false } as Plan['setting'] });

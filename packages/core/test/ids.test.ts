@@ -82,9 +82,9 @@ const OTHER_PIECES: readonly Edit[] = [
   })),
 ];
 
-/** Each piece by what it is and where it lies, as seen from the first block: ids play no part. */
+/** Each piece by what it is and where it lies, as seen from the first block, or from a top that is made: ids play no part. */
 function byPlace({ layout }: Quilt): Map<string, string> {
-  const first = layout.pieces.find((p) => p.place === 0)!;
+  const first = layout.pieces.find((p) => p.place === 0 || p.part === 'whole')!;
   const zero = first.outline[0]!;
   const round = (v: number) => Math.round(v * 64) / 64 + 0;
   return new Map(

@@ -44,7 +44,11 @@ export const GrowingQuilt = memo(function GrowingQuilt({
   const { width, height } = layout.finished;
   const side = Math.max(width.value, height.value);
   const sewn = useMemo(() => {
-    const pieces = new Set<number>();
+    // What was made before any seam of ours stands there from the start.
+    const made = sewing.top.pieces.flatMap(({ part }, i) =>
+      part === 'whole' || way.seams.length === 0 ? [i] : [],
+    );
+    const pieces = new Set(made);
     for (const { seam, done } of at.acts)
       if (done && seam !== null) {
         pieces.add(way.seams[seam]!.a);

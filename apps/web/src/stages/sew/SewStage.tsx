@@ -6,6 +6,7 @@ import {
   partSays,
   type PartSize,
   type Work,
+  settingOf,
 } from '@lattice/core';
 import { Check, Play } from 'lucide-react';
 import { useState } from 'react';
@@ -171,6 +172,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
   const [open, setOpen] = useState<number | null>(null);
   const shown = open ?? here;
   const hand = at.next === null ? null : at.acts[at.next]!.seam;
+  const { trimmed } = settingOf(plan.setting.kind);
   const seams = guide[shown]?.seams ?? [];
   const told =
     at.next === null
@@ -184,7 +186,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
         <div className="head">
           <h1>
             {way.seams.length === 0
-              ? 'The top is made already'
+              ? `The ${trimmed ? 'quilt' : 'top'} is made already`
               : `${way.method.name}: ${at.sewn} of ${numberOf(way.seams.length, 'seam')} sewn`}
           </h1>
           <ToMachine to={`/quilts/${id}/machine`}>
