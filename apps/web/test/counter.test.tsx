@@ -91,7 +91,8 @@ test('a quilt is made of an answer; out of reach it waits here and goes by itsel
     if (request.method === 'POST') sent = JSON.parse(await request.text()) as typeof sent;
     return answer(201, { id: 'q9', revision: 1, updatedAt: '', plan: sent?.plan });
   });
-  await waitFor(() => expect(sent?.plan.setting).toEqual({ kind: 'whole-top', width: 60, height: 72 }), {
+  // Asked was the quilt's size, 60 × 72; its top is measured raw edge to raw edge, a seam of 1/4 more on every side.
+  await waitFor(() => expect(sent?.plan.setting).toEqual({ kind: 'whole-top', width: 60.5, height: 72.5 }), {
     timeout: 5000,
   });
 });
