@@ -1,33 +1,26 @@
 import { parseArgs } from 'node:util';
 import { randomFrom } from '@lattice/core';
 import { ATTACKS } from './attacks.ts';
+import { wholeNumber } from './whole-number.ts';
 
 // `./lattice attack [NAME …] [--rounds N] [--seed N]`: one line for each attack, then what it found.
 const { values, positionals } = parseArgs({
   options: { rounds: { type: 'string' }, seed: { type: 'string' } },
   allowPositionals: true,
 });
-const number = (text: string | undefined, otherwise: number): number => {
-  if (text === undefined) return otherwise;
-  if (!/^\d{1,9}$/.test(text)) {
-    console.error(`“${text}” is not a whole number.`);
-    process.exit(2);
-  }
-  return Number(text);
-};
 const unknown = positionals.filter((name) => !ATTACKS.some((attack) => attack.name === name));
 if (unknown.length > 0) {
   console.error(`There is no attack “${unknown[0]}”. There are:`);
   for (const { name, says } of ATTACKS) console.error(`  ${name.padEnd(10)}${says}`);
   process.exit(2);
 }
-const seed = number(values.seed, Date.now() % 1_000_000);
+const seed = wholeNumber(values.seed, Date.now() % 1_000_000);
 const chosen = positionals.length > 0 ? ATTACKS.filter(({ name }) => positionals.includes(name)) : ATTACKS;
 let findings = 0;
 for (const attack of chosen) {
   const began = performance.now();
   const { figures, found } = await attack.run({
-    rounds: number(values.rounds, attack.usual),
+    rounds: wholeNumber(values.rounds, attack.usual),
     random: randomFrom(seed),
     patience: 1,
   });

@@ -194,7 +194,7 @@ export {
 } from './plan/shape.ts';
 export { addedBorder, blankPlan, startBorder, startPlan, STARTS } from './plan/start.ts';
 export { type Stage, STAGES } from './choice/stages.ts';
-export { nothingToDoAt, progressOf } from './progress/stages.ts';
+export { progressOf, stepsAside } from './progress/stages.ts';
 export { CLOTH_DIRECTIONS, type ClothDirection, DIRECTION_NAMES } from './cloth/direction.ts';
 export {
   type AnySetting,

@@ -1,4 +1,4 @@
-import { nothingToDoAt, progressOf, type Stage, STAGES } from '@lattice/core';
+import { progressOf, type Stage, STAGES, stepsAside } from '@lattice/core';
 import { Link, Outlet, useLocation } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
@@ -24,7 +24,7 @@ export function StageAtWork() {
   const plan = useAppSelector(selectPlan);
   const id = useAppSelector((s) => s.saving.id);
   const stage = STAGES.find((one): one is Stage => one === pathname.split('/')[3]);
-  const says = stage ? nothingToDoAt(plan, stage) : null;
+  const says = stage ? stepsAside(plan, stage) : null;
   if (!stage || says === null) return <Outlet />;
   const { at } = progressOf(plan, { booked: false });
   return (

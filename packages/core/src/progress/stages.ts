@@ -14,7 +14,7 @@ export interface Headway {
 }
 
 /** What a stage says that has nothing to do for this quilt; null where it has. */
-export function nothingToDoAt({ setting, borders }: Plan, stage: Stage): string | null {
+export function stepsAside({ setting, borders }: Plan, stage: Stage): string | null {
   // A border that is there all the same can be looked at, and taken off.
   if (stage === 'borders' && borders.length > 0) return null;
   return settingOf(setting.kind).nothingAt?.[stage] ?? null;
@@ -58,7 +58,7 @@ export function progressOf(
     journal: false,
   };
   // What has nothing to do is done with.
-  const settled = STAGES.filter((stage) => done[stage] || nothingToDoAt(plan, stage) !== null);
+  const settled = STAGES.filter((stage) => done[stage] || stepsAside(plan, stage) !== null);
   const last = STAGES.indexOf(settled.at(-1) ?? 'blocks');
   const at = settled.length > 0 ? STAGES[last + 1] : pile.length > 0 ? 'blocks' : 'setting';
   return { settled: new Set(settled), at: at ?? 'journal' };
