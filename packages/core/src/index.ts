@@ -101,6 +101,9 @@ export { type JoinLine } from './cutting/join-lines.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
 export { bindingSteps } from './edge/binding-steps.ts';
+export { bindingStripsSay } from './edge/binding-words.ts';
+export { shortStripsSay } from './edge/strips-as-cut.ts';
+export { quiltAsCut } from './quilt/edge-as-cut.ts';
 export { finishedWidth } from './edge/binding-widths.ts';
 export { type BindingJoin } from './edge/binding-joins.ts';
 export {
@@ -240,7 +243,7 @@ export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topic
 export { bookingIn } from './log/booking.ts';
 export { bookingInOldPlan } from './log/old-booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
-export { type EntryBody } from './log/kinds.ts';
+export { type EntryBody, OF_CLOTH } from './log/kinds.ts';
 export { mergeLogs } from './log/merge.ts';
 export { mergePlans, withTheirs } from './merge/merge-plans.ts';
 export { type BothChanged } from './merge/three-way.ts';

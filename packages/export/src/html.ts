@@ -5,6 +5,7 @@ import {
   formatSize,
   formatWithUnit,
   numberOf,
+  quiltAsCut,
   quiltScene,
   sceneSvg,
   sewRecord,
@@ -40,8 +41,12 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
     `<ol>${lines.map((line) => `<li>${asMarkup(line)}</li>`).join('')}</ol>`;
   const rows = (all: readonly (readonly string[])[]) =>
     all.map((cells) => `<tr>${cells.map((cell) => `<td dir="auto">${cell}</td>`).join('')}</tr>`).join('\n');
-  const { sewing, way, guide } = chosenSewing(plan, quilt, sewRecord(job.log, job.id, unit).chosen);
   const buying = toBuy(plan, quilt, job);
+  const { sewing, way, guide } = chosenSewing(
+    plan,
+    quiltAsCut(plan, quilt, buying),
+    sewRecord(job.log, job.id, unit).chosen,
+  );
   const picture = sceneSvg(
     quiltScene(plan, quilt.layout, quilt.joins),
     await faceAddresses(job, FACE_PIXELS),

@@ -53,7 +53,7 @@ interface FigureLineProps {
   readonly unit: Unit;
   /** Stands after the figure: what it is a number of, or at what width. */
   readonly after?: string;
-  readonly rest?: string;
+  readonly rest?: string | undefined;
   /** As it is read, where not as a length in inches or centimetres. */
   readonly text?: string;
 }

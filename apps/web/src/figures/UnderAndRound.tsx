@@ -1,8 +1,8 @@
-import { FOLD_NAMES, formatSize, formatWithUnit, GRAIN_NAMES } from '@lattice/core';
+import { FOLD_NAMES, formatSize, formatWithUnit, GRAIN_NAMES, shortStripsSay } from '@lattice/core';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../app/store.ts';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectQuilt, selectQuiltAsCut } from '../quilt/selectors.ts';
 import { FigureLine } from './Line.tsx';
 import { Section } from './Section.tsx';
 import { backingName } from './backingName.ts';
@@ -57,7 +57,7 @@ export function EdgeToCut() {
   const plan = useAppSelector(selectPlan);
   const {
     edge: { binding, flange, points },
-  } = useAppSelector(selectQuilt);
+  } = useAppSelector(selectQuiltAsCut);
   const { id } = useParams();
   const { unit } = plan;
   return (
@@ -76,9 +76,10 @@ export function EdgeToCut() {
         {binding && !binding.bias && (
           <FigureLine
             name="Strips, selvage to selvage"
-            figure={binding.strips}
+            figure={binding.asCut.whole}
             unit={unit}
             after={`at ${formatWithUnit(binding.cutWidth, unit)}`}
+            rest={shortStripsSay(binding.asCut, unit) ?? undefined}
           />
         )}
         {binding?.flange && (

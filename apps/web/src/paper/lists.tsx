@@ -1,4 +1,5 @@
 import {
+  bindingStripsSay,
   type CutLine,
   fabricById,
   FIBRES,
@@ -16,7 +17,7 @@ import {
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { backingName } from '../figures/backingName.ts';
-import { selectPlan, selectQuilt, selectToBuy } from '../quilt/selectors.ts';
+import { selectPlan, selectQuilt, selectQuiltAsCut, selectToBuy } from '../quilt/selectors.ts';
 import { Ticks } from './Ticks.ts';
 
 /** A line of a list on paper: what it is, its figures, and what else is worth knowing. */
@@ -113,7 +114,7 @@ export function EdgeLines() {
   const { unit } = useAppSelector(selectPlan);
   const {
     edge: { binding, flange, points, around },
-  } = useAppSelector(selectQuilt);
+  } = useAppSelector(selectQuiltAsCut);
   const lines: PaperLine[] = [
     { what: 'All round', figures: formatWithUnit(around.value, unit) },
     ...(flange
@@ -131,7 +132,7 @@ export function EdgeLines() {
             what: 'Binding',
             figures: binding.bias
               ? `${formatWithUnit(binding.length.value, unit)}, bias strips ${formatWithUnit(binding.cutWidth, unit)} from ${formatWithUnit(binding.bias.cloth.value, unit)} of cloth`
-              : `${formatWithUnit(binding.length.value, unit)}: ${numberOf(binding.strips.value, 'strip')} at ${formatWithUnit(binding.cutWidth, unit)}`,
+              : `${formatWithUnit(binding.length.value, unit)}: ${bindingStripsSay(binding, unit)}`,
           },
         ]
       : []),

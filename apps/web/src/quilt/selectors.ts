@@ -1,8 +1,10 @@
 import {
   finishedSize,
+  OF_CLOTH,
   type InStock,
   type Plan,
   type Quilt,
+  quiltAsCut,
   stashIn,
   stockFor,
   toBuy,
@@ -10,6 +12,7 @@ import {
   withStock,
 } from '@lattice/core';
 import { createSelector } from '@reduxjs/toolkit';
+import { shallowEqual } from 'react-redux';
 import type { RootState } from '../app/store.ts';
 import { wayKey } from './viewSlice.ts';
 import { layoutOf, quiltOf } from './workedOut.ts';
@@ -52,15 +55,39 @@ export const selectDrawn: (state: RootState) => Drawn = createSelector(
   (plan, known): Drawn => ({ layout: layoutOf(plan), ...known }),
 );
 
+/** What was logged of cloth: a seam that is sewn changes nothing of what is to buy or to cut. */
+const selectLogOfCloth = createSelector(
+  (state: RootState) => state.log,
+  (log) => log.filter(({ kind }) => OF_CLOTH.has(kind)),
+  { memoizeOptions: { resultEqualityCheck: shallowEqual } },
+);
+
 /** What is still to be bought, cloth by cloth, with each as it lies on the table: less what is set aside, cut or in the house. */
 export const selectToBuy: (state: RootState) => readonly ToBuy[] = createSelector(
   selectPlan,
   selectQuilt,
-  (state: RootState) => state.log,
+  selectLogOfCloth,
   (state: RootState) => state.saving.id,
   (state: RootState) => state.view.ways,
   (plan, quilt, log, id, ways) =>
     toBuy(plan, quilt, { id: id ?? '', log }, (fabric) =>
       id === null ? undefined : ways[wayKey(id, fabric)],
     ),
+);
+
+/** The quilt with its strips as they are cut at the table, whichever way was chosen there. */
+export const selectQuiltAsCut: (state: RootState) => Quilt = createSelector(
+  selectPlan,
+  selectQuilt,
+  selectToBuy,
+  quiltAsCut,
+);
+
+const saysTheSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The edge as it is cut at the table: the same object as long as it says the same. */
+export const selectEdgeAsCut: (state: RootState) => Quilt['edge'] = createSelector(
+  selectQuiltAsCut,
+  ({ edge }) => edge,
+  { memoizeOptions: { resultEqualityCheck: saysTheSame } },
 );

@@ -41,8 +41,28 @@ export function placedRun(
   };
 }
 
+/** Strips that are all joined for one cut. */
+export interface CutStrips {
+  /** As they are cut, in the order they are joined. */
+  readonly cut: readonly number[];
+  /** As they come to lie in the run: the last may have an end to spare. */
+  readonly joined: readonly number[];
+}
+
+/** The strips of a cut that is one joined run; null where no run has it. */
+export function stripsCutFor(runs: readonly PlacedRun[], cut: string): CutStrips | null {
+  for (const run of runs) {
+    const piece = run.pieces.find((p) => p.cut === cut);
+    if (!piece) continue;
+    const joined = stripsOfPiece(run, piece);
+    // What shares its run with others has only a part of some strips.
+    return { joined, cut: run.pieces.length === 1 ? run.segments.map(({ w }) => w) : joined };
+  }
+  return null;
+}
+
 /** Strips of a run one of its pieces is made of, by their length, in order. */
-export function stripsOfPiece({ loss }: PlacedRun, { joins, length }: JoinedPiece): number[] {
+function stripsOfPiece({ loss }: PlacedRun, { joins, length }: JoinedPiece): number[] {
   const ends = [...joins.map((at) => at + loss / 2), length];
   return ends.map((end, i) => end - (i === 0 ? 0 : joins[i - 1]! - loss / 2));
 }

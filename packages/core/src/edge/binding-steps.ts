@@ -1,7 +1,7 @@
-import { numberOf } from '../figure/figure.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Binding } from './binding.ts';
+import { saysStrips } from './strips-as-cut.ts';
 
 /** How a binding is cut, joined and folded, in order, with this plan's own figures (rules BD-4, BI-3). */
 export function bindingSteps(plan: Plan, binding: Binding): string[] {
@@ -24,18 +24,22 @@ export function bindingSteps(plan: Plan, binding: Binding): string[] {
 }
 
 function straightCut(
-  { strips, cutWidth, flange, leftovers }: Binding,
+  { strips, cutWidth, asCut, flange, leftovers }: Binding,
   show: (value: number) => string,
   unit: Plan['unit'],
 ): string[] {
-  const widths = flange
-    ? `${show(flange.main.value)}, as many of ${show(flange.flange.value)}, and join them along their length`
-    : show(cutWidth);
+  const main = saysStrips(asCut, unit, ` of ${show(cutWidth)}`);
+  const beside = flange && saysStrips(flange.asCut, unit, ` of ${show(flange.flange.value)}`);
   return [
     ...(leftovers && leftovers.lengths.length > 0
       ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short by turns.`]
       : []),
-    ...(strips.value > 0 ? [`Cut ${numberOf(strips.value, 'strip')} of ${widths}.`] : []),
+    ...(strips.value > 0 ? [`Cut ${main}.`] : []),
+    ...(beside
+      ? [
+          `For the flange cut ${beside}. Each of the two is joined into one run, then both along their length.`,
+        ]
+      : []),
     `Join the strips at 45°, selvage ends hanging past the seam; trim to ${formatLength(unit === 'in' ? 0.25 : 0.6, unit)}${unit === 'in' ? '″' : ' cm'} and press the joins open.`,
   ];
 }

@@ -1,5 +1,6 @@
 import { equalStrips, runLength, stripsFor } from '../strip/joins.ts';
 import { countOf, type Figure, numberOf } from '../figure/figure.ts';
+import { lengthOnGrid, unitsDown, unitsUp } from '../length/grid.ts';
 import { formatExact, formatLength, formatWorking } from '../length/format.ts';
 import { atLeast, howManyCover } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -80,8 +81,15 @@ export function countStrips(wish: StripWish): BindingStrips {
       `Joined: ${joined(plain.value)}; ${wants}: ${enough ? 'enough' : 'short'}`,
       ...(enough ? [] : [`So ${numberOf(cut, 'strip')}: ${joined(cut)}`]),
     ),
+    // On the grid a cloth is planned on it is at most a mark narrower, and joins at most a mark longer.
     reach: Math.min(
-      runLength(equalStrips(cut, usable, strip)),
+      runLength(
+        equalStrips(
+          cut,
+          lengthOnGrid(unitsDown(usable, unit), unit),
+          lengthOnGrid(unitsUp(strip, unit), unit),
+        ),
+      ),
       length + fromInches(LAST_STRIP_SPARE_INCHES, unit),
     ),
   };

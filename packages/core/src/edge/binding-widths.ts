@@ -3,6 +3,7 @@ import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts'
 import { rulerFineDown } from '../length/rounding.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { BiasPlan } from './bias-plan.ts';
+import type { StripsAsCut } from './strips-as-cut.ts';
 
 /** A binding of two strips joined along their length, the wider showing beside the other. */
 export interface BuiltInFlange {
@@ -13,6 +14,8 @@ export interface BuiltInFlange {
   readonly strips: Figure | null;
   /** What those strips have to come to once they are joined. */
   readonly reach: number;
+  /** Those strips as the cloth is cut for them; none on the bias. */
+  readonly asCut: StripsAsCut;
   readonly bias: BiasPlan | null;
 }
 

@@ -11,6 +11,7 @@ import { type Leftovers, useUp } from './leftovers.ts';
 import { type Mitre, mitresOf } from './mitre.ts';
 import type { EdgeOutline } from './outline.ts';
 import { bindingLength, withAdded } from './schools.ts';
+import { type StripsAsCut, stripsAsCut, wholeStrips } from './strips-as-cut.ts';
 
 /** A binding, worked out to the last strip. */
 export interface Binding {
@@ -31,7 +32,9 @@ export interface Binding {
   readonly strictStrips: Figure;
   /** What strips of the straight grain have to come to once they are joined, so that the last need not be whole. */
   readonly reach: number;
-  /** Length of fabric to buy for it, or for its main strip where a flange is built in. */
+  /** Strips of the straight grain as the cloth is cut for them: they may share strips with something else. None on the bias. */
+  readonly asCut: StripsAsCut;
+  /** Length of fabric to buy for it cut by itself, or for its main strip where a flange is built in. */
   readonly fabric: Figure;
   readonly bias: BiasPlan | null;
   readonly leftovers: Leftovers | null;
@@ -81,9 +84,9 @@ export function planBinding(wish: BindingWish): Binding {
       count * width,
       `${numberOf(count, 'strip')} × ${formatLength(width, unit)} = ${formatExact(count * width)}`,
     );
-  const besideMain = (strip: number): Pick<BuiltInFlange, 'fabric' | 'strips' | 'reach' | 'bias'> => {
+  const besideMain = (strip: number): Omit<BuiltInFlange, 'main' | 'flange'> => {
     const own = biasOf(strip, wish.flangeUsable);
-    if (own) return { fabric: own.cloth, strips: null, reach: 0, bias: own };
+    if (own) return { fabric: own.cloth, strips: null, reach: 0, asCut: wholeStrips(NO_STRIPS), bias: own };
     const counted = countStrips({
       length: length.value,
       around: around.value,
@@ -95,6 +98,7 @@ export function planBinding(wish: BindingWish): Binding {
       fabric: clothFor(strip, counted.cut.value),
       strips: counted.cut,
       reach: counted.reach,
+      asCut: wholeStrips(counted.cut),
       bias: null,
     };
   };
@@ -112,6 +116,7 @@ export function planBinding(wish: BindingWish): Binding {
     plainStrips: counts.plain,
     strictStrips: counts.strict,
     reach: counts.reach,
+    asCut: wholeStrips(bias ? NO_STRIPS : counts.cut),
     fabric: bias ? lengthOf(bias.cloth.value, ...bias.cloth.working) : clothFor(cutWidth, counts.cut.value),
     bias,
     leftovers,
@@ -124,6 +129,8 @@ export function planBinding(wish: BindingWish): Binding {
         : joinsFrom(outline, joined, binding.start, around.value),
   };
 }
+
+const NO_STRIPS = countOf(0, 'On the bias there are none of the straight grain');
 
 /** One count for all three. */
 const alike = (count: Figure): BindingStrips => ({ plain: count, strict: count, cut: count, reach: 0 });
@@ -161,26 +168,42 @@ function lengthBy({ binding: { school }, outline, around, straightSides, unit }:
  * The binding with its strips as they lie on the cloth: the last may be shorter than the cloth is wide, when it
  * shares its strip with something else. Its joins move with it.
  *
- * @param lengths of the strips cut for it, in the order they are joined
+ * @param strips cut for it, and as they lie in the run, in the order they are joined
+ * @param usable width of their cloth
  */
 export function withStrips(
   binding: Binding,
-  lengths: readonly number[],
+  strips: { readonly cut: readonly number[]; readonly joined: readonly number[] },
+  usable: number,
   {
     outline,
     start,
     unit,
   }: { readonly outline: EdgeOutline; readonly start: number | null; readonly unit: Unit },
 ): Binding {
-  const joined = { ...binding.joined, lengths: [...(binding.leftovers?.lengths ?? []), ...lengths] };
+  const joined = { ...binding.joined, lengths: [...(binding.leftovers?.lengths ?? []), ...strips.joined] };
   const around = binding.around.value;
   return {
     ...binding,
+    asCut: stripsAsCut(strips.cut, binding.strips, usable, unit),
     joined,
     joins:
       start === null ? bestStart(outline, joined, around, unit) : joinsFrom(outline, joined, start, around),
   };
 }
+
+/** The binding with the strips of its built-in flange as their cloth is cut for them. */
+export const withFlangeStrips = (
+  binding: Binding,
+  strips: { readonly cut: readonly number[] },
+  usable: number,
+  unit: Unit,
+): Binding => ({
+  ...binding,
+  flange: binding.flange?.strips
+    ? { ...binding.flange, asCut: stripsAsCut(strips.cut, binding.flange.strips, usable, unit) }
+    : binding.flange,
+});
 
 /** The strips as they are joined end to end. */
 function joinedRun(

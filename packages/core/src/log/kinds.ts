@@ -63,5 +63,11 @@ export const ENTRY_KINDS = {
   'record-said': recordSaid,
 } as const;
 
+/** Kinds that say something of cloth: what was cut, bought and set aside. Others change nothing of what is to buy. */
+export const OF_CLOTH: ReadonlySet<keyof typeof ENTRY_KINDS> = new Set([
+  ...(['cutting-planned', 'step-cut', 'step-uncut', 'cut-lost'] as const),
+  ...(['stash-put', 'stash-moved', 'bought', 'bought-not'] as const),
+] as const);
+
 /** What each kind of entry says. */
 export type EntryBody = { readonly [K in keyof typeof ENTRY_KINDS]: z.infer<(typeof ENTRY_KINDS)[K]> };

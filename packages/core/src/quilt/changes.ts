@@ -1,4 +1,4 @@
-import { numberOf } from '../figure/figure.ts';
+import { bindingStripsSay } from '../edge/binding-words.ts';
 import type { CutLine } from '../cut/line.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
@@ -72,7 +72,7 @@ function layersTold({ layers }: Quilt, unit: Unit): Told[] {
 function edgeTold({ edge: { binding, points } }: Quilt, unit: Unit): Told[] {
   const told: Told[] = [];
   if (binding) {
-    const says = `${formatWithUnit(binding.length.value, unit)}, ${numberOf(binding.strips.value, 'strip')}`;
+    const says = `${formatWithUnit(binding.length.value, unit)}, ${bindingStripsSay(binding, unit)}`;
     told.push({ ids: ['binding'], what: 'Binding', says });
   }
   if (points) told.push({ ids: ['points'], what: 'Prairie points', says: String(points.total.value) });

@@ -1,4 +1,5 @@
 import { adviseOn, type Advice } from './advice.ts';
+import { edgeAsCut } from './edge-as-cut.ts';
 import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Size } from '../border/sizes.ts';
 import { convertPlan } from '../plan/convert.ts';
@@ -6,8 +7,6 @@ import { fabricById } from '../plan/fabric-use.ts';
 import { placing, type PlaceWish } from '../cutting/place.ts';
 import type { CuttingJob } from '../cutting/ways.ts';
 import { waitOf } from '../cutting/waits.ts';
-import { stripsOfPiece } from '../cutting/runs.ts';
-import { withStrips } from '../edge/binding.ts';
 import { buy, costIn, type FabricCut } from '../shopping/buy.ts';
 import type { CutLine } from '../cut/line.ts';
 import { cutsOfLayers } from '../layer/cuts.ts';
@@ -123,23 +122,6 @@ export const cuttingJob = (plan: Plan, { pieces, besides }: Quilt, fabric: strin
     return cuttingJob(other, computeQuilt(other), fabric);
   },
 });
-
-/** The edge with the joins of its binding where the cutting has them. */
-function edgeAsCut(
-  { binding: { fabric, start }, unit }: Plan,
-  edge: Edge,
-  fabrics: readonly FabricCut[],
-): Edge {
-  const { binding, outline } = edge;
-  const runs = fabrics.find((cut) => cut.fabric.id === fabric)?.runs ?? [];
-  for (const run of runs) {
-    const piece = run.pieces.find(({ cut }) => cut === 'binding');
-    if (!binding || !piece) continue;
-    const lengths = stripsOfPiece(run, piece);
-    return { ...edge, binding: withStrips(binding, lengths, { outline, start, unit }) };
-  }
-  return edge;
-}
 
 /** Blocks that change places leave all else as it was. */
 const onlyOnTheWall = (plan: Plan, before: Plan): boolean =>

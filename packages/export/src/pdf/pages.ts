@@ -2,6 +2,7 @@ import {
   templatesOf,
   clothScene,
   quiltLabelScene,
+  bindingStripsSay,
   chosenSewing,
   fabricById,
   formatSize,
@@ -11,6 +12,7 @@ import {
   measuringSheetScene,
   numberOf,
   partSays,
+  quiltAsCut,
   type Plan,
   placesScene,
   type Quilt,
@@ -52,7 +54,8 @@ const cover: Pages = (paper, job) => {
     height: formatWithUnit(height.value, plan.unit),
   };
   paper.drawing(measuredScene(plan, quilt, says), `The quilt, ${sizeOf(plan, quilt)}`, 380);
-  const { layers, edge } = quilt;
+  const bought = toBuy(plan, quilt, job);
+  const { layers, edge } = quiltAsCut(plan, quilt, bought);
   paper.pairs([
     [
       'Blocks',
@@ -67,15 +70,8 @@ const cover: Pages = (paper, job) => {
           ],
         ] as const)
       : []),
-    ...(edge.binding
-      ? ([
-          [
-            'Binding',
-            `${numberOf(edge.binding.strips.value, 'strip')} of ${formatWithUnit(edge.binding.stripWidth, plan.unit)}`,
-          ],
-        ] as const)
-      : []),
-    ...toBuy(plan, quilt, job).map((cloth) => [cloth.fabric.name, asked(cloth)] as const),
+    ...(edge.binding ? ([['Binding', bindingStripsSay(edge.binding, plan.unit)]] as const) : []),
+    ...bought.map((cloth) => [cloth.fabric.name, asked(cloth)] as const),
   ]);
 };
 
@@ -131,10 +127,12 @@ const shopping: Pages = (paper, job) => {
 };
 
 /** Every step of the sewing with its picture, by the way that was chosen, or the best there is. */
-const steps: Pages = (paper, { plan, quilt, id, log }) => {
+const steps: Pages = (paper, job) => {
+  const { plan, quilt, id, log } = job;
   paper.heading('Sewing');
   const record = sewRecord(log, id, plan.unit);
-  const { sewing, way, guide } = chosenSewing(plan, quilt, record.chosen);
+  const asCut = quiltAsCut(plan, quilt, toBuy(plan, quilt, job));
+  const { sewing, way, guide } = chosenSewing(plan, asCut, record.chosen);
   if (!way) {
     paper.says(sewing.hindered ?? 'Nothing is to be sewn.');
     return;

@@ -11,6 +11,7 @@ import {
   GRAIN_NAMES,
   type Plan,
   SCHOOL_NAMES,
+  shortStripsSay,
 } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -114,7 +115,14 @@ export function BindingSection({ binding }: { binding: Binding }) {
       <FabricChoice labelled use={{ what: 'binding' }} label="Fabric" />
       <ul data-testid="binding-figures">
         <FigureLine name="Length with corners and tails" figure={binding.length} unit={unit} />
-        {straight && <FigureLine name="Strips, selvage to selvage" figure={binding.strips} unit={unit} />}
+        {straight && (
+          <FigureLine
+            name="Strips, selvage to selvage"
+            figure={binding.asCut.whole}
+            unit={unit}
+            rest={shortStripsSay(binding.asCut, unit) ?? undefined}
+          />
+        )}
         {straight && binding.plainStrips.value !== binding.strips.value && (
           <FigureLine
             name="Strips by the plain count"
@@ -144,7 +152,11 @@ export function BindingSection({ binding }: { binding: Binding }) {
             <FigureLine name="Flange strip, cut" figure={flange.flange} unit={unit} />
           </>
         )}
-        <FigureLine name="Cloth" figure={binding.fabric} unit={unit} />
+        <FigureLine
+          name={binding.asCut.short.length > 0 ? 'Cloth, were it cut by itself' : 'Cloth'}
+          figure={binding.fabric}
+          unit={unit}
+        />
         <FigureLine
           name="Finishes, both sides alike"
           figure={binding.finished}

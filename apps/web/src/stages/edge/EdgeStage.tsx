@@ -1,6 +1,6 @@
 import { useAppSelector } from '../../app/store.ts';
 import { Panel } from '../../figures/Panel.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuiltAsCut } from '../../quilt/selectors.ts';
 import { BoardGrid } from '../stageLayout.ts';
 import { BindingSection } from './BindingSection.tsx';
 import { EdgeBoard } from './EdgeBoard.tsx';
@@ -13,7 +13,7 @@ import { ShapeSection } from './ShapeSection.tsx';
 /** Edge: its shape, what finishes it, and the strips that takes, drawn at the corner. */
 export function EdgeStage() {
   const plan = useAppSelector(selectPlan);
-  const quilt = useAppSelector(selectQuilt);
+  const quilt = useAppSelector(selectQuiltAsCut);
   const { binding, flange, points } = quilt.edge;
   return (
     <BoardGrid>

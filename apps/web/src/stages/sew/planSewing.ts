@@ -2,6 +2,7 @@ import {
   type ChosenSewing,
   chosenSewing,
   computeQuilt,
+  type Edge,
   type Plan,
   type Sewing,
   type SewingWay,
@@ -12,14 +13,16 @@ import {
 export interface SewingJob {
   readonly plan: Plan;
   readonly chosen: SewRecord['chosen'];
+  /** As it is cut at the table: what is sewn round the quilt in the end. */
+  readonly edge: Edge;
 }
 
 /** The sewing as a worker hands it over. */
 export type PlannedSewing = ChosenSewing;
 
 /** Works the sewing out, with what the page needs of it. */
-export function planSewing({ plan, chosen }: SewingJob): PlannedSewing {
-  const { sewing, way, ...rest } = chosenSewing(plan, computeQuilt(plan), chosen);
+export function planSewing({ plan, chosen, edge }: SewingJob): PlannedSewing {
+  const { sewing, way, ...rest } = chosenSewing(plan, { ...computeQuilt(plan), edge }, chosen);
   return { ...rest, sewing: light(sewing), way: way && bare(way) };
 }
 

@@ -15,7 +15,7 @@ import {
 } from '@lattice/core';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { selectEdgeAsCut, selectPlan } from '../../quilt/selectors.ts';
 import { type PlannedSewing, planSewing, type SewingJob } from './planSewing.ts';
 
 /** The sewing of the open quilt, and how far it is. */
@@ -39,14 +39,15 @@ const NO_PARTS: readonly SeamParts[] = [];
 /** How the open quilt is sewn and how far it is: planned in a worker, so that no drawing waits for it. */
 export function useSewing(): HeardSewing {
   const plan = useAppSelector(selectPlan);
+  const edge = useAppSelector(selectEdgeAsCut);
   const log = useAppSelector((s) => s.log);
   const id = useAppSelector((s) => s.saving.id)!;
   const record = useMemo(() => sewRecord(log, id, plan.unit), [log, id, plan.unit]);
   // What was chosen is the same choice until it is made anew, whatever is sewn meanwhile.
   const choice = JSON.stringify(record.chosen);
   const job = useMemo<SewingJob>(
-    () => ({ plan, chosen: JSON.parse(choice) as SewRecord['chosen'] }),
-    [plan, choice],
+    () => ({ plan, edge, chosen: JSON.parse(choice) as SewRecord['chosen'] }),
+    [plan, edge, choice],
   );
   const planned = usePlanned(job);
   const words = useMemo(
@@ -84,10 +85,11 @@ export function useSewing(): HeardSewing {
 }
 
 /** The last answer for a plan: what shows the same sewing elsewhere, or prints it, has it at once. */
-const known = new WeakMap<Plan, { readonly chosen: string; readonly planned: PlannedSewing }>();
-const knownFor = ({ plan, chosen }: SewingJob): PlannedSewing | null => {
-  const last = known.get(plan);
-  return last?.chosen === JSON.stringify(chosen) ? last.planned : null;
+const known = new WeakMap<Plan, { readonly asked: string; readonly planned: PlannedSewing }>();
+const askedOf = ({ chosen, edge }: SewingJob): string => JSON.stringify([chosen, edge]);
+const knownFor = (job: SewingJob): PlannedSewing | null => {
+  const last = known.get(job.plan);
+  return last?.asked === askedOf(job) ? last.planned : null;
 };
 
 /** Asked of a worker; the last answer stays in sight until the next is there. */
@@ -102,7 +104,7 @@ function usePlanned(job: SewingJob): PlannedSewing | null | 'failed' {
     const worker = new Worker(new URL('../../workers/sewing.worker.ts', import.meta.url), { type: 'module' });
     // Drawn in slices, so that no frame waits for all of it.
     worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => {
-      known.set(job.plan, { chosen: JSON.stringify(job.chosen), planned: data });
+      known.set(job.plan, { asked: askedOf(job), planned: data });
       startTransition(() => setHeard(data));
     };
     worker.onerror = () => setHeard('failed');

@@ -1,0 +1,24 @@
+import { numberOf } from '../figure/figure.ts';
+import { formatWithUnit } from '../length/format.ts';
+import type { Unit } from '../length/unit.ts';
+import type { Binding } from './binding.ts';
+import { saysStrips } from './strips-as-cut.ts';
+
+/** What a binding is joined of, as its cloth is cut: `8 strips of 2 1/4″ and 2 shorter ones, 12 and 12″ long`. */
+export function bindingStripsSay(
+  {
+    bias,
+    strips,
+    asCut,
+    cutWidth,
+    leftovers,
+  }: Pick<Binding, 'bias' | 'strips' | 'asCut' | 'cutWidth' | 'leftovers'>,
+  unit: Unit,
+): string {
+  const of = ` of ${formatWithUnit(cutWidth, unit)}`;
+  if (bias) return bias.tube ? `one bias strip${of}` : `${numberOf(strips.value, 'bias strip')}${of}`;
+  const had =
+    leftovers && leftovers.lengths.length > 0 ? numberOf(leftovers.lengths.length, 'leftover') : null;
+  if (strips.value === 0) return had ?? numberOf(0, 'strip');
+  return [saysStrips(asCut, unit, of), ...(had ? [`${had} in hand`] : [])].join(' and ');
+}
