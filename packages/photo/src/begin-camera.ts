@@ -3,7 +3,7 @@ import { type Evidence, fitCamera, type FittedCamera, type KnownPlace, type Seen
 import { matLines } from './mat-lines.ts';
 import type { PhotoAsked, PhotoRefused } from './asked.ts';
 import type { Raster } from './raster.ts';
-import { findReference, type FoundReference, fromTopLeft, rectangle } from './reference.ts';
+import { findWhichSheet, type FoundReference, fromTopLeft, rectangle } from './reference.ts';
 import { darkSquares } from './squares.ts';
 
 /** A photo's camera, as far as its reference tells of it. */
@@ -26,7 +26,7 @@ const MEANT = 0.012;
 export function beginCamera(raster: Raster, asked: PhotoAsked): BegunCamera | PhotoRefused {
   const pointed = asked.referenceCorners ? fromTopLeft(asked.referenceCorners, (p) => p) : null;
   const dark = darkSquares(raster);
-  const squares = findReference(dark, asked.reference);
+  const squares = findWhichSheet(dark, asked.reference);
   const isMeant = (p: Point) =>
     squares!.corners.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < MEANT * raster.width);
   const found = squares && (!pointed || pointed.every(isMeant)) ? squares : null;

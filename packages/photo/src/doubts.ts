@@ -5,7 +5,7 @@ import type { FoundBlock } from './find-block.ts';
 import type { Raster } from './raster.ts';
 import { offSquareBy } from './six-lengths.ts';
 import { middleOf } from './straight.ts';
-import type { FoundReference } from './reference.ts';
+import { type FoundReference, type Reference, SHEETS } from './reference.ts';
 
 /** Something that makes a measurement by photo unsure. */
 export type Doubt =
@@ -24,12 +24,16 @@ export type Doubt =
   | 'odd-lens'
   | 'printed-small'
   | 'printed-large'
+  | 'is-a4'
+  | 'is-letter'
   | 'no-colours';
 
 interface Seen {
   readonly raster: Raster;
   readonly camera: Camera;
   readonly found: FoundReference | null;
+  /** What was told that it is measured by. */
+  readonly told: Reference;
   readonly about: readonly Point[];
   readonly corners: readonly Point[];
   readonly places: readonly Point[];
@@ -71,6 +75,7 @@ export function doubtsOf(seen: Seen): Doubt[] {
     raster,
     camera,
     found,
+    told,
     about,
     corners,
     places,
@@ -107,6 +112,8 @@ export function doubtsOf(seen: Seen): Doubt[] {
     if (scale !== null && scale < 0.985) doubts.push('printed-small');
     if (scale !== null && scale > 1.015) doubts.push('printed-large');
   }
+  if (found?.reference.paper && found.reference.paper[0] !== told.paper?.[0])
+    doubts.push(found.reference.paper[0] === SHEETS.a4.paper[0] ? 'is-a4' : 'is-letter');
   if (isGrey(raster)) doubts.push('no-colours');
   return doubts;
 }

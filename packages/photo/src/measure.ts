@@ -75,7 +75,7 @@ export function measurePhoto(raster: Raster, asked: PhotoAsked): PhotoMeasured |
     reference: seen,
     ...{ corners, places, camera, found, uncertainty, perInch },
     doubts: doubtsOf({
-      ...{ raster, camera, found, about, corners, places, perInch, uncertainty, edges, papers },
+      ...{ raster, camera, found, told: asked.reference, about, corners, places, perInch, uncertainty, edges, papers },
       rough: block.seen,
       unusual: fitted.unusual,
     }),

@@ -59,6 +59,23 @@ export function findReference(squares: readonly DarkSquare[], reference: Referen
   return best;
 }
 
+/** The other sheet is meant only where it lies so much nearer to what is seen: a share of how far off the told one is. */
+const PLAINLY = 0.5;
+
+/**
+ * The reference, or the other sheet where that was printed: the squares stand in other proportions on each, which a
+ * sheet printed too small or too large keeps.
+ */
+export function findWhichSheet(squares: readonly DarkSquare[], reference: Reference): FoundReference | null {
+  const told = findReference(squares, reference);
+  if (!reference.paper) return told;
+  const others = Object.values(SHEETS).filter(({ paper }) => paper[0] !== reference.paper![0]);
+  return others.reduce<FoundReference | null>((best, other) => {
+    const found = findReference(squares, other);
+    return found && (!best || found.off < PLAINLY * best.off) ? found : best;
+  }, told);
+}
+
 const bothWays = ([a, b]: readonly [number, number]): (readonly [number, number])[] =>
   Math.abs(a - b) < 1e-9
     ? [[a, b]]

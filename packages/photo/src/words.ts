@@ -28,6 +28,8 @@ export const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {
     'The sheet seems to be printed too small: its line of 4 inches (10 cm) should measure just that. Print it at 100 %, not fitted to the page.',
   'printed-large':
     'The sheet seems to be printed too large, or on other paper: its line of 4 inches (10 cm) should measure just that.',
+  'is-a4': 'The sheet in this photo is the A4 one, not the Letter one: it is measured as that.',
+  'is-letter': 'The sheet in this photo is the Letter one, not the A4 one: it is measured as that.',
   'no-colours': 'The photo has no colours: sizes can be judged, colours cannot.',
 };
 

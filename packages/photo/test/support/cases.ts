@@ -2,7 +2,7 @@ import type { Point } from '@lattice/core';
 import type { PhotoAsked, PhotoRefused } from '../../src/asked.ts';
 import { measurePhoto, type PhotoMeasured } from '../../src/measure.ts';
 import type { Raster } from '../../src/raster.ts';
-import { fromTopLeft } from '../../src/reference.ts';
+import { fromTopLeft, SHEETS } from '../../src/reference.ts';
 import { inRow, sixLengths } from '../../src/six-lengths.ts';
 import { onFilm, photograph } from './photograph.ts';
 import { type Scene, sceneBy } from './scenes.ts';
@@ -58,6 +58,9 @@ const bent = (): Scene => {
 const WIDTH = 900;
 /** Where only a word is asked for, a smaller picture does. */
 const SMALL = 700;
+
+/** Scenes with a sheet of each paper. */
+export const OF_PAPER = { a4: 2, letter: 13 } as const;
 
 /** Photos the tests ask for, by name. */
 export const CASES: Readonly<Record<string, () => Told>> = {
@@ -160,6 +163,16 @@ export const CASES: Readonly<Record<string, () => Told>> = {
     const small: Scene = { ...scene, laid: { ...scene.laid, sheet: { ...sheet!, margins } } };
     return told(small, shoot(small));
   },
+  ...Object.fromEntries(
+    Object.entries(OF_PAPER).map(([paper, seed]) => [
+      `${paper}, the other told`,
+      () => {
+        const scene = sceneBy(seed, WIDTH);
+        const others = Object.values(SHEETS).filter((s) => s.paper[0] !== scene.reference.paper![0]);
+        return told(scene, shoot(scene), { reference: others[0]! });
+      },
+    ]),
+  ),
   'far away': () => {
     const scene = sceneBy(2, SMALL);
     const [x, y, z] = scene.shot.stands;
