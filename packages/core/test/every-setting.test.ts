@@ -73,7 +73,8 @@ describe.each(SETTINGS.map((s): [string, (typeof SETTINGS)[number]] => [s.kind, 
           tape.slice(1).forEach((band, i) => expect(band.from).toBeCloseTo(tape[i]!.to, 9));
           // A sash is changed by pulling its edge on the tape.
           for (const band of tape)
-            if (band.role === 'sash') expect(band.moves).toEqual({ what: 'setting', key: 'sash' });
+            if (band.role === 'sash')
+              expect(band.moves).toEqual({ what: 'setting', key: band.part === 'short' ? 'short' : 'sash' });
         }
       }
     });

@@ -148,7 +148,14 @@ describe('on the quilt', () => {
     const plan = inchPlan({
       block: { width: 19, height: 19 },
       grid: { across: 1, down: 4 },
-      setting: { kind: 'strip-set', direction: 'columns', sash: 1, outerSash: true },
+      setting: {
+        kind: 'strip-set',
+        direction: 'columns',
+        sash: 1,
+        outerSash: true,
+        shortSash: false,
+        short: 1,
+      },
     });
     const said = computeQuilt({ ...plan, fabrics: plan.fabrics.map((f) => ({ ...f, usableWidth: 39.375 })) })
       .advice.map((a) => a.message)

@@ -210,6 +210,17 @@ describe('a plan from outside', () => {
       },
     });
   });
+  test.each([
+    ['sashed', 'in', { long: 'level' }],
+    ['strip-set', 'in', { shortSash: false, short: 1.5 }],
+    ['strip-set', 'cm', { shortSash: false, short: 4 }],
+    ['on-point', 'in', {}],
+  ])('version 9, %s in %s: what is new of its setting changes nothing of it', (kind, unit, added) => {
+    const setting = { kind, sash: 2 };
+    const came = migratePlan({ schemaVersion: 9, unit, setting } as { schemaVersion: number }) as object;
+    expect(came).toMatchObject({ schemaVersion: 10 });
+    expect((came as { setting: unknown }).setting).toEqual({ ...setting, ...added });
+  });
   test('older versions come up step by step', () => {
     const steps = {
       1: (p: Record<string, unknown>) => ({ ...p, two: true }),
@@ -222,7 +233,14 @@ describe('a plan from outside', () => {
 
 describe('changing a plan', () => {
   test('another setting keeps the choices the two share', () => {
-    const sashed = { kind: 'sashed', sash: 2, outerSash: false, cornerstones: true, strips: '1' } as const;
+    const sashed = {
+      kind: 'sashed',
+      sash: 2,
+      outerSash: false,
+      cornerstones: true,
+      long: 'level',
+      strips: '1',
+    } as const;
     expect(turnInto('on-point', sashed, 'in')).toEqual({
       kind: 'on-point',
       plainBetween: false,
@@ -324,7 +342,7 @@ describe('against a target', () => {
 });
 
 describe('advice', () => {
-  const sash = { kind: 'sashed', outerSash: true, cornerstones: true, strips: '1' } as const;
+  const sash = { kind: 'sashed', outerSash: true, cornerstones: true, long: 'level', strips: '1' } as const;
   test.each([
     [0.5, /narrow for the block/],
     [4.5, /wide for the block/],

@@ -57,6 +57,8 @@ describe('every layout', () => {
   test.each<SomeSetting>([
     ...SETTINGS.map(({ kind }) => ({ kind })),
     { kind: 'sashed', outerSash: false, cornerstones: false },
+    { kind: 'sashed', outerSash: true, cornerstones: false, long: 'upright' },
+    { kind: 'strip-set', direction: 'columns', shortSash: true },
     { kind: 'on-point', plainBetween: true },
     { kind: 'strip-set', direction: 'rows', outerSash: true },
   ])(

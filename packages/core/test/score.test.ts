@@ -115,7 +115,7 @@ describe('what is searched', () => {
     const options = (kind: string) =>
       new Set(shapes.filter((s) => s.kind === kind).map((s) => JSON.stringify(s.options)));
     expect(options('sashed').size).toBe(2);
-    expect(options('strip-set').size).toBe(4);
+    expect(options('strip-set').size).toBe(8);
     expect(options('on-point').size).toBe(2);
     expect(options('on-point-sashed').size).toBe(4);
   });
@@ -129,7 +129,9 @@ describe('what is searched', () => {
       if (options.sash !== undefined) expect(options.sash).toBeLessThanOrEqual(12);
     }
     const thin = shapesFor(
-      inchPlan({ setting: { kind: 'sashed', sash: 3, outerSash: true, cornerstones: true, strips: '3' } }),
+      inchPlan({
+        setting: { kind: 'sashed', sash: 3, outerSash: true, cornerstones: true, long: 'level', strips: '3' },
+      }),
       { ...request, kinds: ['sashed'], sash: { least: 0.5, most: 2 } },
     );
     expect(Math.min(...thin[0]!.lengths.map((l) => l.sash))).toBe(0.75);

@@ -62,6 +62,32 @@ describe('sashed', () => {
     expect(lineFor(quilt, 'level')).toMatchObject({ name: 'Level sashes', count: { value: 5 } });
     expect(cutSize(quilt, 'level')).toEqual([2, 42.5]);
   });
+  // Common practice (columns with long strips between, short sashes between their blocks): 42 × 55½ high. Height 4 × 12
+  // + 5 × 1½ = 55½; uprights 56 long, four of them; 3 × 5 levels as wide as a block.
+  test('without cornerstones, long ones upright: short levels, upright sashes the whole height', () => {
+    const setting = {
+      kind: 'sashed',
+      sash: 1.5,
+      outerSash: true,
+      cornerstones: false,
+      long: 'upright',
+    } as const;
+    const quilt = quiltOf(12, 3, 4, setting);
+    expect(size(quilt.layout.finished)).toEqual([42, 55.5]);
+    expect(lineFor(quilt, 'upright')).toMatchObject({ name: 'Upright sashes', count: { value: 4 } });
+    expect(cutSize(quilt, 'upright')).toEqual([2, 56]);
+    expect(lineFor(quilt, 'level')).toMatchObject({ name: 'Level sashes', count: { value: 15 } });
+    expect(cutSize(quilt, 'level')).toEqual([2, 12.5]);
+    expect(lineFor(quilt, 'upright').notes.join()).toContain(
+      'blocks begin 1 3/4″ from its end and every 13 1/2″',
+    );
+    expect(lineFor(quilt, 'level').notes).toEqual([]);
+    // With cornerstones it says nothing.
+    const stones = quiltOf(12, 3, 4, { ...setting, cornerstones: true });
+    expect(stones.layout.pieces).toEqual(
+      quiltOf(12, 3, 4, { ...setting, cornerstones: true, long: 'level' }).layout.pieces,
+    );
+  });
   test('a rectangular block has its uprights and levels apart', () => {
     const quilt = computeQuilt(inchPlan({ block: { width: 8, height: 12 } }));
     expect(cutSize(quilt, 'upright')).toEqual([2, 12.5]);
@@ -178,6 +204,40 @@ describe('strips between columns or rows', () => {
   });
 });
 
+describe('strips with a short sash between the blocks', () => {
+  // By the pencil: 3 columns of 4 of 12 with 1 between: 4 × 12 + 3 × 1 = 51 high; strips of 2: 3 × 12 + 2 × 2 = 40 wide.
+  test('columns: nine short ones as wide as a block, two long ones as high as the column', () => {
+    const setting = { kind: 'strip-set', direction: 'columns', sash: 2, shortSash: true, short: 1 } as const;
+    const quilt = quiltOf(12, 3, 4, setting);
+    expect(size(quilt.layout.finished)).toEqual([40, 51]);
+    expect(lineFor(quilt, 'short')).toMatchObject({ name: 'Short sashes', count: { value: 9 } });
+    expect(cutSize(quilt, 'short')).toEqual([1.5, 12.5]);
+    expect(cutSize(quilt, 'strip')).toEqual([2.5, 51.5]);
+    expect(lineFor(quilt, 'strip').notes.join()).toContain(
+      'blocks begin 1/4″ from its end and every 13″ after, each 12″ long',
+    );
+  });
+  test('rows, oblong blocks, strips outside: the short ones stand upright', () => {
+    const quilt = quiltOf(
+      12,
+      3,
+      4,
+      { kind: 'strip-set', direction: 'rows', sash: 2, outerSash: true, shortSash: true, short: 1 },
+      { block: { width: 12, height: 9 } },
+    );
+    expect(size(quilt.layout.finished)).toEqual([3 * 12 + 2, 4 * 9 + 5 * 2]);
+    expect(lineFor(quilt, 'short').count.value).toBe(8);
+    expect(cutSize(quilt, 'short')).toEqual([1.5, 9.5]);
+    expect(cutSize(quilt, 'strip')).toEqual([2.5, 38.5]);
+  });
+  test('a short sash too narrow to sew is refused beside its own field', () => {
+    expect(() => quiltOf(12, 3, 4, { kind: 'strip-set', shortSash: true, short: 0.125 })).toThrow(
+      /cannot be sewn/,
+    );
+    expect(() => quiltOf(12, 3, 4, { kind: 'strip-set', shortSash: false, short: 0.125 })).not.toThrow();
+  });
+});
+
 describe('sash pieced of strips', () => {
   test.each([
     [
@@ -286,6 +346,12 @@ describe('what is said of a piece where it is cut', () => {
       'blocks begin 1/4″ from its end and every 12″ after',
     );
     expect(notesFor({ kind: 'sashed' }, 'level')).toBe('');
+    // Two inches over-long, centred: one at either end.
+    const over = { overLong: { sashes: 2, borders: 0 } };
+    expect(notesFor({ kind: 'sashed', cornerstones: false }, 'level', over)).toMatch(
+      /centred, 1″ over at either end, .* blocks begin 2 3\/4″ from its end and every 13 1\/2″ after/,
+    );
+    expect(notesFor({ kind: 'sashed', cornerstones: false }, 'upright', over)).toBe('');
   });
   // Geometry: a mitre runs from the inner corner to the outer: 3 along for 4 up is 53°.
   test('a mitre between strips of two widths is not at 45°, and that is said', () => {

@@ -74,6 +74,8 @@ describe('every way of every setting', () => {
     [{ kind: 'edge-to-edge' }, ['rows', 'columns', 'web']],
     [SASHED, ['rows', 'units', 'columns', 'web']],
     [{ ...SASHED, cornerstones: false }, ['rows']],
+    [{ ...SASHED, cornerstones: false, long: 'upright' }, ['columns']],
+    [{ kind: 'strip-set', direction: 'columns', shortSash: true }, ['columns']],
     [{ kind: 'strip-set', direction: 'columns' }, ['columns']],
     [{ kind: 'strip-set', direction: 'rows' }, ['rows']],
     [{ kind: 'half-drop' }, ['columns']],

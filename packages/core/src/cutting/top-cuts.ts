@@ -8,6 +8,7 @@ import type { CutFrom, Part, Piece, Role } from '../piece/piece.ts';
 import { borderById, fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { cutShapeOf } from './cut-shape.ts';
+import { blockMarks } from '../setting/sash-lines.ts';
 import { overLong } from './over-long.ts';
 
 /** Strips may be joined of two lengths; a block, a square or a triangle never is (rule CU-2). */
@@ -32,13 +33,18 @@ export const cuttingList = (plan: Plan, cuts: readonly Cut[]): CutLine[] =>
 function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
   const [piece] = pieces;
   if (!part.cutFrom || !piece) return [];
-  const size = overLong(plan, part, cutShapeOf(piece.outline, part, plan.seam, plan.unit));
+  const bare = cutShapeOf(piece.outline, part, plan.seam, plan.unit);
+  const size = overLong(plan, part, bare);
   const layers = part.under ?? [];
   const front = cutFor(plan, part, pieces, part.cutFrom, size, {
     id: part.key,
     name: layers.length > 0 ? `${part.name}, front` : part.name,
     under: false,
-    notes: [...(part.notes ?? []), ...slantingNotes(directionOf(plan, part.cutFrom), part)],
+    notes: [
+      ...(part.notes ?? []),
+      ...marksOn(plan, part, bare, size),
+      ...slantingNotes(directionOf(plan, part.cutFrom), part),
+    ],
   });
   const under = layers.map(({ name, cutFrom, cutAs }) => {
     const own = cutAs
@@ -48,6 +54,12 @@ function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
     return cutFor(plan, part, pieces, cutFrom, own, said);
   });
   return [front, ...under];
+}
+
+/** Where a strip that runs past several blocks is marked, as it is cut. */
+function marksOn({ unit }: Plan, { marks }: Part, bare: CutShape, cut: CutShape): string[] {
+  if (!marks || bare.shape !== 'rectangle' || cut.shape !== 'rectangle') return [];
+  return [blockMarks(marks, cut.length.value - bare.length.value, unit)];
 }
 
 const directionOf = (plan: Plan, { fabric }: CutFrom): ClothDirection => fabricById(plan, fabric).direction;

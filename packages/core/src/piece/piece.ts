@@ -133,6 +133,15 @@ export interface CutFrom {
 }
 
 /** A set of pieces all alike: same finished shape unless `cutAs` says what all are cut as, same turn of grain, same fabric. */
+export interface BlockMarks {
+  /** Where the first block begins, from the strip's end as it is cut to size. */
+  readonly first: number;
+  /** A block's side along it, and what lies between two blocks. */
+  readonly size: number;
+  readonly sash: number;
+}
+
+/** Pieces of one kind on the quilt, all cut alike. */
 export interface Part extends Cutting {
   readonly key: string;
   readonly role: Role;
@@ -143,6 +152,8 @@ export interface Part extends Cutting {
   readonly under?: readonly (Underlayer & { readonly cutFrom: CutFrom })[];
   /** What to know when cutting or sewing it: marks to make, grids to draw. */
   readonly notes?: readonly string[];
+  /** Where blocks lie along it, for a strip that runs past several. */
+  readonly marks?: BlockMarks;
   /** How many, by the setting's formula. Equal to the pieces drawn: a test holds it. */
   readonly count: Figure;
 }

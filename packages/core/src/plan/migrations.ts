@@ -232,6 +232,13 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
 
   // A place of a top or a backing may be not measured yet. What was measured stays what it was.
   8: (plan) => plan,
+
+  // Without cornerstones long sashes may stand upright; strips may have a short sash between their blocks.
+  9: (plan) => {
+    const setting = isFields(plan['setting']) ? plan['setting'] : {};
+    const added = OPTIONS_OF_10[String(setting['kind'])]?.(plan['unit'] === 'cm' ? 4 : 1.5);
+    return added ? { ...plan, setting: { ...added, ...setting } } : plan;
+  },
 };
 
 /** Options that version 2 settings did not have, as they were then. */
@@ -239,6 +246,12 @@ const OPTIONS_OF_3: Readonly<Record<string, Fields>> = {
   'on-point': { float: 0, triangles: 'trade' },
   'on-point-sashed': { plainBetween: false, edgeStones: 'whole', float: 0, triangles: 'trade' },
   framed: { frame: 'exact', triangles: 'trade' },
+};
+
+/** Options that version 9 settings did not have, as they were then; a short sash is as wide as a usual one begins. */
+const OPTIONS_OF_10: Readonly<Record<string, (short: number) => Fields>> = {
+  sashed: () => ({ long: 'level' }),
+  'strip-set': (short) => ({ shortSash: false, short }),
 };
 
 const isFields = (value: unknown): value is Fields =>

@@ -33,8 +33,14 @@ export function sensibleFloat(float: number, block: BlockSize, unit: Unit): Refu
 }
 
 /** A sash that can be sewn (each of its strips too) and is no wider than the block. */
-export function sensibleSash(sash: number, strips: number, block: BlockSize, unit: Unit): Refusal[] {
-  const path = ['setting', 'sash'];
+export function sensibleSash(
+  sash: number,
+  strips: number,
+  block: BlockSize,
+  unit: Unit,
+  key: 'sash' | 'short' = 'sash',
+): Refusal[] {
+  const path = ['setting', key];
   const least = limitIn(1 / 4, unit) * strips;
   const shorter = Math.min(block.width, block.height);
   if (!atLeast(sash, leastIn(1 / 4, unit) * strips)) {

@@ -1,5 +1,5 @@
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
-import { type Band, type Piece } from '../piece/piece.ts';
+import { type Band, type BlockMarks, type Piece } from '../piece/piece.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { rulerNearest } from '../length/rounding.ts';
 import { formatWithUnit } from '../length/format.ts';
@@ -32,15 +32,21 @@ export function stopsAlong(blocks: number, size: number, sash: number, outer: bo
   };
 }
 
-/** The tape along one direction. Any sash division moves the width of all. */
-export function sashTape({ blockAt, sashAt }: Stops, size: number, sash: number, part: string): Band[] {
+/** The tape along one direction. Any sash division moves the width of all, which is the setting's own length `key`. */
+export function sashTape(
+  { blockAt, sashAt }: Stops,
+  size: number,
+  sash: number,
+  part: string,
+  key = 'sash',
+): Band[] {
   const blocks: Band[] = blockAt.map((from) => ({ role: 'block', part: 'block', from, to: from + size }));
   const sashes: Band[] = sashAt.map(({ at }) => ({
     role: 'sash',
     part,
     from: at,
     to: at + sash,
-    moves: { what: 'setting', key: 'sash' },
+    moves: { what: 'setting', key },
   }));
   return [...blocks, ...sashes].sort((a, b) => a.from - b.from);
 }
@@ -66,13 +72,19 @@ export const linesText = (blocks: number, outer: boolean): string =>
   outer ? `(${blocks} + 1)` : `(${blocks} − 1)`;
 
 /**
- * How a long sash is marked so that the blocks on either side of it do not drift apart (rule ST-4).
+ * How a long sash is marked so that the blocks on either side of it do not drift apart (rule ST-4). One that is cut
+ * over-long is centred: half of what it has too much lies beyond either end (rule CU-8, common practice).
  *
- * @param first where the first block begins, from the strip's end as cut
+ * @param overLong what it is cut longer than it has to be, in the plan's unit
  */
-export function blockMarks(first: number, size: number, sash: number, unit: Unit): string {
-  const between = sash > 0 ? `, each ${formatWithUnit(size, unit)} long` : '';
-  return `Mark the block lines on each before it is sewn: blocks begin ${formatWithUnit(first, unit)} from its end and every ${formatWithUnit(size + sash, unit)} after${between}. Both sides are pinned to the marks, or they drift.`;
+export function blockMarks({ first, size, sash }: BlockMarks, overLong: number, unit: Unit): string {
+  const show = (length: number) => formatWithUnit(length, unit);
+  const between = sash > 0 ? `, each ${show(size)} long` : '';
+  const centred =
+    overLong > 0
+      ? `It is centred, ${show(overLong / 2)} over at either end, trimmed once it is sewn on. `
+      : '';
+  return `${centred}Mark the block lines on each before it is sewn: blocks begin ${show(first + overLong / 2)} from its end and every ${show(size + sash)} after${between}. Both sides are pinned to the marks, or they drift.`;
 }
 
 /** Part of strip number `strip` of a sash pieced of `strips`: the middle one of three has a cloth of its own, as has the second of two. */

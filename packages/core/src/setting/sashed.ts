@@ -6,7 +6,6 @@ import { formatWorking } from '../length/format.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { sensibleSash } from './refusals.ts';
 import {
-  blockMarks,
   linesText,
   sashedSize,
   sashLines,
@@ -24,6 +23,8 @@ const options = z.strictObject({
   sash: z.number('The sash width is missing.'),
   outerSash: z.boolean('Say whether a sash runs round the outside: true or false.'),
   cornerstones: z.boolean('Say whether there are cornerstones: true or false.'),
+  /** Without cornerstones: the way the sashes lie that run the whole of the top. */
+  long: z.enum(['level', 'upright'], 'Long sashes run "level" or "upright".'),
   /** Strips each sash is pieced of. */
   strips: z.enum(['1', '2', '3'], 'A sash is pieced of "1", "2" or "3" strips.'),
 });
@@ -31,8 +32,8 @@ type SashedOptions = z.infer<typeof options>;
 
 /**
  * Blocks parted by sashing, with or without a sash round the outside, with or without cornerstones
- * (rule ST-2). Without cornerstones the upright sashes are short and each level sash runs the whole
- * width of the row.
+ * (rule ST-2). Without cornerstones the sashes of one way run the whole of the top, level or upright as it is chosen,
+ * and those of the other are as short as a block.
  */
 export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
   kind: 'sashed',
@@ -48,12 +49,23 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
     sash: USUAL.sash[unit],
     outerSash: true,
     cornerstones: true,
+    long: 'level',
     strips: '1',
   }),
   fields: [
     { key: 'sash', label: 'Sash, finished', type: 'length' },
     { key: 'outerSash', label: 'Sash round the outside', type: 'switch', sizes: true },
     { key: 'cornerstones', label: 'Cornerstones', type: 'switch' },
+    {
+      key: 'long',
+      label: 'Long sashes run',
+      type: 'choice',
+      when: { key: 'cornerstones', is: false },
+      choices: [
+        { value: 'level', label: 'Level' },
+        { value: 'upright', label: 'Upright' },
+      ],
+    },
     {
       key: 'strips',
       label: 'Sash made of',
@@ -68,9 +80,10 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
   blocksNeeded: ({ across, down }) =>
     countOf(across * down, `${across} across × ${down} down = ${across * down}`),
   extent: (_, count, size, { sash, outerSash }) => count * size + sashLines(count, outerSash) * sash,
-  pieceCount: ({ across, down }, { outerSash, cornerstones, strips }) => {
+  pieceCount: ({ across, down }, { outerSash, cornerstones, long, strips }) => {
     const [uprights, levels] = [sashLines(across, outerSash), sashLines(down, outerSash)];
-    const sashes = down * uprights + levels * (cornerstones ? across : 1);
+    const inOne = (way: 'level' | 'upright') => !cornerstones && long === way;
+    const sashes = uprights * (inOne('upright') ? 1 : down) + levels * (inOne('level') ? 1 : across);
     return across * down + sashes * Number(strips) + (cornerstones ? uprights * levels : 0);
   },
   refusals: ({ unit, block, options: { sash, strips } }) => sensibleSash(sash, Number(strips), block, unit),
@@ -80,9 +93,10 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
       unit,
       block,
       grid,
-      options: { sash, outerSash, cornerstones, strips },
+      options: { sash, outerSash, cornerstones, long, strips },
       origin,
     } = input;
+    const inOne = (way: 'level' | 'upright') => !cornerstones && long === way;
     const show = (v: number) => formatWorking(v, unit);
     const widths = stripWidths(sash, Number(strips), unit);
     const x = stopsAlong(grid.across, block.width, sash, outerSash, origin.x);
@@ -101,14 +115,21 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
           spot: { column, row },
         });
       });
+      if (inOne('upright')) return;
       x.sashAt.forEach(({ line, at: left }) =>
         pieces.push(
           ...sashPieces(`upright-${row}-${line}`, 'upright', left, top, sash, block.height, widths, true),
         ),
       );
     });
+    if (inOne('upright'))
+      x.sashAt.forEach(({ line, at: left }) =>
+        pieces.push(
+          ...sashPieces(`upright-0-${line}`, 'upright', left, origin.y, sash, height.value, widths, true),
+        ),
+      );
     y.sashAt.forEach(({ line, at: top }) => {
-      if (!cornerstones) {
+      if (inOne('level')) {
         pieces.push(
           ...sashPieces(`level-${line}-0`, 'level', origin.x, top, width.value, sash, widths, false),
         );
@@ -119,6 +140,7 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
           ...sashPieces(`level-${line}-${column}`, 'level', left, top, block.width, sash, widths, false),
         ),
       );
+      if (!cornerstones) return;
       x.sashAt.forEach(({ line: column, at: left }) => {
         pieces.push({
           id: `cornerstone-${line}-${column}`,
@@ -140,8 +162,8 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
   },
 };
 
-function parts({ unit, block, grid, options: chosen, seam }: SettingInput<SashedOptions>): Centre['parts'] {
-  const { sash, outerSash, cornerstones, strips } = chosen;
+function parts({ block, grid, options: chosen, seam }: SettingInput<SashedOptions>): Centre['parts'] {
+  const { sash, outerSash, cornerstones, long, strips } = chosen;
   const { across, down } = grid;
   const uprightLines = sashLines(across, outerSash);
   const levelLines = sashLines(down, outerSash);
@@ -159,7 +181,7 @@ function parts({ unit, block, grid, options: chosen, seam }: SettingInput<Sashed
     name: string,
     value: number,
     working: string,
-    notes: readonly string[] = [],
+    marks?: SettingPart['marks'],
   ) => {
     if (value === 0) return;
     const add = (partKey: string, partName: string, each: number, fabric?: 'middle-sash') =>
@@ -168,7 +190,7 @@ function parts({ unit, block, grid, options: chosen, seam }: SettingInput<Sashed
         role: 'sash',
         name: partName,
         grain: 'square-to-edge',
-        notes,
+        ...(marks && { marks }),
         ...(fabric ? { fabric } : {}),
         count: countOf(
           value * each,
@@ -180,19 +202,38 @@ function parts({ unit, block, grid, options: chosen, seam }: SettingInput<Sashed
     if (strips !== '1')
       add(stripPart(key, 1), `${name}, ${strips === '3' ? 'middle' : 'second'} strips`, 1, 'middle-sash');
   };
-  sashes(
-    'upright',
-    'Upright sashes',
-    down * uprightLines,
-    `Upright: ${numberOf(down, 'row')} × ${linesText(across, outerSash)}`,
-  );
-  if (cornerstones) {
+  const marked = (size: number) => ({ first: seam + (outerSash ? sash : 0), size, sash });
+  if (!cornerstones && long === 'upright')
+    sashes(
+      'upright',
+      'Upright sashes',
+      uprightLines,
+      `Upright, the whole height: ${linesText(across, outerSash)}`,
+      marked(block.height),
+    );
+  else
+    sashes(
+      'upright',
+      'Upright sashes',
+      down * uprightLines,
+      `Upright: ${numberOf(down, 'row')} × ${linesText(across, outerSash)}`,
+    );
+  if (!cornerstones && long === 'level')
+    sashes(
+      'level',
+      'Level sashes',
+      levelLines,
+      `Level, the whole width: ${linesText(down, outerSash)}`,
+      marked(block.width),
+    );
+  else
     sashes(
       'level',
       'Level sashes',
       across * levelLines,
       `Level: ${across} across × ${linesText(down, outerSash)}`,
     );
+  if (cornerstones) {
     const stones = uprightLines * levelLines;
     if (stones > 0) {
       found.push({
@@ -206,10 +247,6 @@ function parts({ unit, block, grid, options: chosen, seam }: SettingInput<Sashed
         ),
       });
     }
-  } else {
-    sashes('level', 'Level sashes', levelLines, `Level, the whole width: ${linesText(down, outerSash)}`, [
-      blockMarks(seam + (outerSash ? sash : 0), block.width, sash, unit),
-    ]);
   }
   return found;
 }

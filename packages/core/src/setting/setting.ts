@@ -2,7 +2,15 @@ import type { z } from 'zod';
 import type { Stage } from '../choice/stages.ts';
 import type { Refusal } from '../refusal/refusal.ts';
 import type { Figure } from '../figure/figure.ts';
-import type { Band, Cutting, Piece, SettingFabric, SettingRole, Underlayer } from '../piece/piece.ts';
+import type {
+  Band,
+  BlockMarks,
+  Cutting,
+  Piece,
+  SettingFabric,
+  SettingRole,
+  Underlayer,
+} from '../piece/piece.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Unit } from '../length/unit.ts';
 
@@ -36,6 +44,7 @@ export interface SettingPart extends Cutting {
   readonly count: Figure;
   readonly under?: readonly Underlayer[];
   readonly notes?: readonly string[];
+  readonly marks?: BlockMarks;
   /** A fabric other than the role's usual one. */
   readonly fabric?: SettingFabric;
 }
