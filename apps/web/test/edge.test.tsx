@@ -75,7 +75,11 @@ describe('binding', () => {
     await userEvent.click(screen.getByRole('button', { name: /^2 ?1\/4 → 5\/16\s*″$/ }));
     await choose(/Fold$/, 'Single');
     await choose(/Cut$/, 'Bias, from a square');
-    await choose(/Allowance$/, /next 10/);
+    // Each school says what it comes to, before one is chosen.
+    expect(screen.getAllByRole('radio', { name: /(All round|Each side).*\d.*″.*″ of cloth/ })).toHaveLength(
+      3,
+    );
+    await userEvent.click(screen.getByRole('radio', { name: /next 10/ }));
     expect(now().binding).toMatchObject({
       stripWidth: 2.25,
       fold: 'single',

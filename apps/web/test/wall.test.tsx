@@ -252,15 +252,15 @@ describe('arranging', () => {
       failed: false,
       proposals: [
         { arrangement, score: { clashes: 0, unevenness: 1.25 } },
-        { arrangement, score: { clashes: 1, unevenness: 1 } },
+        { arrangement, score: { clashes: 1, unevenness: 5 } },
       ],
     };
     render(<ArrangeSection {...base} clashes={0} arranging={arranging} />);
-    expect(screen.getByTestId('score').textContent).toBe(
-      'Before: 2 clashes, uneven 4.0. Now: no clash. Less is better.',
-    );
-    const [first, second] = screen.getAllByRole('button', { name: /uneven/ });
-    expect(first!.textContent).toBe('No clash, uneven 1.3');
+    expect(screen.getByTestId('score').textContent).toBe('Before: 2 clashes. Now: no clash.');
+    const [first, second] = screen.getAllByRole('button', { name: /clash/ });
+    // 1¼ of 4 is 69 % less; 5 of 4 a quarter more.
+    expect(first!.textContent).toBe('no clash, spread 69 % more evenly');
+    expect(second!.textContent).toBe('1 clash, spread 25 % less evenly');
     await userEvent.click(second!);
     expect(base.onPick).toHaveBeenLastCalledWith(1);
     await userEvent.click(screen.getByRole('button', { name: 'Lay it out like this' }));

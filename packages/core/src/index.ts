@@ -101,7 +101,8 @@ export { type JoinLine } from './cutting/join-lines.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
 export { bindingSteps } from './edge/binding-steps.ts';
-export { bindingStripsSay } from './edge/binding-words.ts';
+export { bindingStripsSay, joinSays } from './edge/binding-words.ts';
+export { FLOAT_SAYS } from './setting/edge-triangles.ts';
 export { shortStripsSay } from './edge/strips-as-cut.ts';
 export { quiltAsCut } from './quilt/edge-as-cut.ts';
 export { finishedWidth } from './edge/binding-widths.ts';
@@ -120,7 +121,7 @@ export {
   type Side,
   SIDES,
 } from './choice/edge.ts';
-export { type Edge, type EdgePoints, planEdge } from './edge/edge.ts';
+export { bindingBySchool, type Edge, type EdgePoints, planEdge } from './edge/edge.ts';
 export { type Scallops } from './edge/scallops.ts';
 export { scallopTemplates, sheetsOf, type Template } from './edge/template.ts';
 export { joinedStrips } from './cutting/join-words.ts';
@@ -228,6 +229,7 @@ export { type Arrangement, type ArrangeRules, START_RULES, type WallJob } from '
 export { type WallPlace, type Wall, wallFrom, wallOf } from './wall/wall.ts';
 export {
   type RowLabel,
+  placesInRows,
   rowLabels,
   withLocked,
   withMoved,
@@ -265,6 +267,7 @@ export { templatesOf } from './scene/part-templates.ts';
 export { measuredScene, placesScene } from './scene/places-scene.ts';
 export { quiltLabelScene, usualLabel } from './scene/quilt-label.ts';
 export { stepScene } from './scene/step-scene.ts';
+export { bordersScene, edgeScene, layersScene } from './scene/stage-scenes.ts';
 export { MEASURING_SHEETS, measuringSheetScene, SHEET_SQUARE } from './scene/measuring-sheet.ts';
 export { checkScene, checkSide, sheetScenes, templatesScene, testSquares } from './scene/template-scene.ts';
 export { type Work, WORK_WORDS, WORKS } from './choice/works.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { computeQuilt, edgeOutline, type Plan } from '../src/index.ts';
+import { bindingBySchool, computeQuilt, edgeOutline, type Plan } from '../src/index.ts';
 import { biasJoinLoss } from '../src/edge/bias.ts';
 import { bestStart, joinsFrom } from '../src/edge/binding-joins.ts';
 import { stripsOf } from '../src/edge/binding-strips.ts';
@@ -20,6 +20,21 @@ describe('binding', () => {
     expect(rounded.length.value).toBeCloseTo(180 - 48 + 12 * Math.PI + 10, 9);
     expect(rounded.length.working.join()).toMatch(/only be rounded up where they are straight/);
     expect(edgeOf(40, 50, { around: 200 }).binding!.length.value).toBe(210);
+  });
+  // Rule BD-1, common practice: 65 × 78, each side up to the next ten: 70, 70, 80, 80 = 300; 286 + 10 and + 12.
+  test('schools side by side, each with what it comes to', () => {
+    const made = plan(32.5, 39, {}, {}, { grid: { across: 2, down: 2 } });
+    const side = bindingBySchool(made, { width: 65, height: 78 });
+    expect(side.map(({ school, binding }) => [school, binding.length.value])).toEqual([
+      ['plus-ten', 296],
+      ['round-up-sides', 300],
+      ['plus-twelve', 298],
+    ]);
+    // The one that is chosen is the quilt's own.
+    const { binding } = edgeOf(32.5, 39, {}, {}, { grid: { across: 2, down: 2 } });
+    expect(side[0]!.binding.strips).toEqual(binding!.strips);
+    const none = plan(32.5, 39, { finishes: ['prairie-points'] });
+    expect(bindingBySchool(none, { width: 65, height: 78 })).toEqual([]);
   });
   // Rule BD-5. From memory: a 2 1/2" double-fold strip finishes 3/8" wide with a flat batting, 2 1/4" about 5/16".
   test('finished width by fold and batting', () => {

@@ -16,13 +16,33 @@ describe('one quilt split into smaller ones', () => {
       blocks: 6,
       over: 0,
       quilts: 2,
-      finished: { width: 30, height: 42 },
+      alike: true,
+      twins: [{ finished: { width: 30, height: 42 } }, { finished: { width: 30, height: 42 } }],
     });
     // 36 × 48 with 3" sides first: 2 × 48 1/2 + 2 × 42 1/2 = 182. Each small one: 2 × 36 1/2 + 2 × 30 1/2 = 134.
-    expect(best!.border.value).toBe(134);
+    expect(best!.twins[0]!.border.value).toBe(134);
     expect(best!.extra).toMatchObject({ value: 86, working: ['2 × 134 − 182 for the one quilt = 86'] });
     expect(best!.cloth.map((c) => c.name)).toEqual(['Border']);
     expect(best!.cloth[0]!.after.length.value).toBeGreaterThan(best!.cloth[0]!.before.length.value);
+  });
+  // 2 × 3 of 12 is 24 × 36. Border 3: 2 × 36½ + 2 × 30½ = 134. Border 5 on the second: 2 × 36½ + 2 × 34½ = 142.
+  test('each may have borders of its own: sizes, strip and cloth follow', () => {
+    const [best] = splitQuilt(plan, 2, [undefined, [borderOf(5, 'border')]]);
+    expect(best!.alike).toBe(false);
+    expect(
+      best!.twins.map(({ finished, border }) => [finished.width, finished.height, border.value]),
+    ).toEqual([
+      [30, 42, 134],
+      [34, 46, 142],
+    ]);
+    expect(best!.extra).toMatchObject({ value: 94, working: ['134 + 142 − 182 for the one quilt = 94'] });
+    expect(best!.plans.map(({ borders }) => borders[0]!.sides)).toEqual([3, 5]);
+    // Four and four strips of 3½ and of 5½ from 40″: 4 × 3½ + 4 × 5½ = 36.
+    expect(best!.cloth[0]!.after.length.value).toBeGreaterThan(
+      splitQuilt(plan, 2)[0]!.cloth[0]!.after.length.value,
+    );
+    // A border no quilt may have is not offered.
+    expect(splitQuilt(plan, 2, [[borderOf(400, 'border')]])).toEqual([]);
   });
   test('the pile is dealt out in its order; what is over stays out', () => {
     const pile = Array.from({ length: 13 }, (_, i) => ({
@@ -43,12 +63,16 @@ describe('one quilt split into smaller ones', () => {
     expect(ways.at(-1)!.over).toBeGreaterThan(0);
   });
   test('says how much wider borders would have to be for the target', () => {
-    expect(splitQuilt({ ...plan, target: { of: 'size', width: 40, height: 50 } }, 2)[0]!.toTarget).toEqual({
+    expect(
+      splitQuilt({ ...plan, target: { of: 'size', width: 40, height: 50 } }, 2)[0]!.twins[0]!.toTarget,
+    ).toEqual({
       sides: 5,
       ends: 4,
     });
-    expect(splitQuilt({ ...plan, target: { of: 'size', width: 20, height: 50 } }, 2)[0]!.toTarget).toBeNull();
-    expect(splitQuilt(plan, 2)[0]!.toTarget).toBeNull();
+    expect(
+      splitQuilt({ ...plan, target: { of: 'size', width: 20, height: 50 } }, 2)[0]!.twins[0]!.toTarget,
+    ).toBeNull();
+    expect(splitQuilt(plan, 2)[0]!.twins[0]!.toTarget).toBeNull();
   });
   test('on point, each small quilt takes what its own setting takes', () => {
     const [best] = splitQuilt(

@@ -9,6 +9,7 @@ import {
   quiltScene,
   sceneSvg,
   sewRecord,
+  stepScene,
   stepSays,
   toBuy,
 } from '@lattice/core';
@@ -20,6 +21,7 @@ body { max-width: 46rem; margin: 2rem auto; padding: 0 1rem; font: 17px/1.5 syst
 h1 { font-size: 1.9rem; line-height: 1.2; }
 h2 { margin-top: 2rem; border-bottom: 2px dashed; padding-bottom: .2rem; }
 svg { display: block; width: min(100%, 30rem); height: auto; margin: 1rem 0; }
+li svg { width: min(100%, 16rem); margin: .5rem 0 1rem; }
 table { border-collapse: collapse; width: 100%; }
 th, td { padding: .25rem .8rem .25rem 0; border-bottom: 1px solid #8886; text-align: left; vertical-align: top; }
 .cloth { display: inline-block; width: .9em; height: .9em; margin-right: .5em; border: 1px solid #8888; }
@@ -42,7 +44,7 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
   const rows = (all: readonly (readonly string[])[]) =>
     all.map((cells) => `<tr>${cells.map((cell) => `<td dir="auto">${cell}</td>`).join('')}</tr>`).join('\n');
   const buying = toBuy(plan, quilt, job);
-  const { sewing, way, guide } = chosenSewing(
+  const { sewing, way, guide, pressing } = chosenSewing(
     plan,
     quiltAsCut(plan, quilt, buying),
     sewRecord(job.log, job.id, unit).chosen,
@@ -57,10 +59,17 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
       ({ fabric, table }) =>
         `<h3 dir="auto">${asMarkup(fabric.name)}</h3>${list(table.steps.map((step) => `${stepSays(step, unit)}${step.done ? ' Done.' : ''}`))}`,
     );
+  const drawn = (step: number, title: string) =>
+    way && pressing && guide[step]!.seams.length > 0
+      ? sceneSvg(stepScene(sewing, way, pressing, step, unit)).replace(
+          '<svg ',
+          `<svg role="img" aria-label="${asMarkup(`${title}: what is joined now stands out, arrows show the way its seams are pressed`)}" `,
+        )
+      : '';
   const sewn = way
     ? guide.map(
-        ({ title: step, pick, does, caution }) =>
-          `<li><b>${asMarkup(step)}</b> ${asMarkup([pick, ...does, caution ?? ''].join(' '))}</li>`,
+        ({ title: step, pick, does, caution }, i) =>
+          `<li><b>${asMarkup(step)}</b> ${asMarkup([pick, ...does, caution ?? ''].join(' '))}${drawn(i, step)}</li>`,
       )
     : [];
   const pieces = [...quilt.pieces, ...quilt.besides].map(({ name, fabric, count, cut: shape, squares }) => [

@@ -1,4 +1,5 @@
 import {
+  FLOAT_SAYS,
   fitRequestSchema,
   type FitRequest,
   formatWithUnit,
@@ -256,6 +257,9 @@ function Widths({ plan, request, ask }: AskingProps) {
             : `A float of ${formatWithUnit(most, unit)} cannot be right.`
         }
       />
+      <p>
+        <small>{FLOAT_SAYS}</small>
+      </p>
       <CountField
         label="Borders"
         value={borders.count}

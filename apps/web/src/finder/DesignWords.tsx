@@ -1,7 +1,7 @@
 import {
   type Fit,
-  formatLength,
   formatSize,
+  formatWithUnit,
   lengthsOf,
   near,
   numberOf,
@@ -17,12 +17,12 @@ export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
   const besides = settingOf(setting.kind).besides?.(setting, grid);
   const width = ({ sides, ends }: Fit['borders'][number]) =>
     near(sides, ends)
-      ? formatLength(sides, unit)
-      : `${formatLength(sides, unit)} and ${formatLength(ends, unit)} at the ends`;
+      ? formatWithUnit(sides, unit)
+      : `${formatWithUnit(sides, unit)} at the sides and ${formatWithUnit(ends, unit)} at top and bottom`;
   const parts = [
     `${grid.across} × ${grid.down}`,
-    sash === undefined ? '' : `sash ${formatLength(sash, unit)}`,
-    float > 0 ? `float ${formatLength(float, unit)}` : '',
+    sash === undefined ? '' : `sash ${formatWithUnit(sash, unit)}`,
+    float > 0 ? `${formatWithUnit(float, unit)} of float beyond the points` : '',
     borders.length === 0
       ? 'no border'
       : `${borders.length === 1 ? 'border' : 'borders'} ${borders.map(width).join(', ')}`,

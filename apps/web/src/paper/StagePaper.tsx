@@ -14,6 +14,7 @@ import {
   ShoppingToTick,
   WallLines,
 } from './lists.tsx';
+import { DrawnBorders, DrawnEdge, DrawnLayers } from './drawn.tsx';
 import { PaperHead } from './PaperHead.tsx';
 
 const Sheet = styled(Paper)`
@@ -53,17 +54,24 @@ const LISTS: Readonly<Record<Stage, React.ReactNode>> = {
   wall: <WallLines />,
   borders: (
     <>
+      <DrawnBorders />
       <BordersLines />
       <PiecesToTick />
     </>
   ),
   layers: (
     <>
+      <DrawnLayers />
       <LayersLines />
       <ShoppingToTick />
     </>
   ),
-  edge: <EdgeLines />,
+  edge: (
+    <>
+      <DrawnEdge />
+      <EdgeLines />
+    </>
+  ),
   cut: (
     <>
       <PiecesToTick />

@@ -6,13 +6,13 @@ import {
   formatLength,
   formatSize,
   formatWithUnit,
+  joinSays,
   numberOf,
   type Plan,
-  rowLabels,
+  placesInRows,
   type Unit,
   VERDICT_NAMES,
   verdictOn,
-  wallOf,
 } from '@lattice/core';
 import { useAppSelector } from '../app/store.ts';
 import { Lengths } from '../design/Lengths.tsx';
@@ -138,7 +138,16 @@ export function EdgeLines() {
       : []),
     ...(points ? [{ what: 'Prairie points', figures: String(points.total.value) }] : []),
   ];
-  return <Lines title="Edge" lines={lines} />;
+  const joins = (binding?.joins.joins ?? []).map((join, i) => ({
+    what: join.last ? 'S' : String(i),
+    figures: joinSays(join, i, unit),
+  }));
+  return (
+    <>
+      <Lines title="Edge" lines={lines} />
+      <Lines title="Joins of the binding" lines={joins} />
+    </>
+  );
 }
 
 /** Borders from the centre out. */
@@ -177,18 +186,12 @@ export function BlocksLines() {
 export function WallLines() {
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
-  const places = layout.pieces
-    .filter((piece) => piece.place !== undefined)
-    .sort((a, b) => a.place! - b.place!);
-  const labels = rowLabels(places);
-  const wall = wallOf(plan, places.length);
-  const lines = labels.map(({ row, number }, i) => {
-    const { block, turn } = wall.places[i]!;
-    return {
+  const lines = placesInRows(plan, layout).flatMap(({ places }) =>
+    places.map(({ row, number, says, turn }) => ({
       what: `${row}·${number}`,
-      figures: block?.name ?? 'empty',
+      figures: says,
       rest: turn === 0 ? undefined : `turned ${numberOf(turn, 'quarter')} to the right`,
-    };
-  });
+    })),
+  );
   return <Lines title="Rows and places" lines={plan.pile.length === 0 ? [] : lines} />;
 }

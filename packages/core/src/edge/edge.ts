@@ -1,3 +1,4 @@
+import { BINDING_SCHOOLS, type BindingSchool } from '../choice/binding-schools.ts';
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { stripsFor } from '../strip/joins.ts';
 import { formatLength, formatWorking } from '../length/format.ts';
@@ -95,6 +96,20 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
     points: has('prairie-points') ? pointsRound(plan, top) : null,
   };
 }
+
+/**
+ * The binding by every school, side by side: what choosing one costs (rule BD-1).
+ *
+ * @param top what the top finishes at, in the plan's unit
+ */
+export const bindingBySchool = (
+  plan: Plan,
+  top: { width: number; height: number },
+): { readonly school: BindingSchool; readonly binding: Binding }[] =>
+  BINDING_SCHOOLS.flatMap((school) => {
+    const { binding } = planEdge({ ...plan, binding: { ...plan.binding, school } }, top);
+    return binding ? [{ school, binding }] : [];
+  });
 
 function pointsRound(plan: Plan, top: { width: number; height: number }): EdgePoints {
   const { points } = plan.edge;

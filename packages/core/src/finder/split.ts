@@ -20,13 +20,21 @@ export interface Split {
   readonly over: number;
   /** The plans, the pile dealt out to them in its order. */
   readonly plans: readonly Plan[];
-  readonly finished: { readonly width: number; readonly height: number };
-  /** Border strip each quilt takes, and how much more all take together than the one quilt did. */
-  readonly border: Figure;
+  /** The quilts in their order; with the same borders they are all alike. */
+  readonly twins: readonly Twin[];
+  readonly alike: boolean;
+  /** How much more border strip all take together than the one quilt did. */
   readonly extra: Figure;
   /** For each fabric of a border: what the one quilt takes, and what all of them do, bought together. */
   readonly cloth: readonly { readonly name: string; readonly before: ShopCut; readonly after: ShopCut }[];
-  /** Wider borders each would need on a side and at an end to come to the plan's target; null without one, or when it is larger. */
+}
+
+/** One of the smaller quilts; lengths in the plan's unit. */
+export interface Twin {
+  readonly finished: { readonly width: number; readonly height: number };
+  /** Border strip it takes. */
+  readonly border: Figure;
+  /** Wider borders it would need on a side and at an end to come to the plan's target; null without one, or when it is larger. */
   readonly toTarget: { readonly sides: number; readonly ends: number } | null;
 }
 
@@ -34,12 +42,17 @@ export interface Split {
 const MOST_WAYS = 8;
 
 /**
- * Ways of making `quilts` smaller quilts of the same blocks in the same setting, each with the borders
- * the one has (rule TG-2: one quilt cut into two needs more border, and how much is to be said). Few
- * blocks over and the proportions of the one come first: leaving a quarter of the blocks out weighs as
- * much as a quilt nearly three times as long for its width.
+ * Ways of making `quilts` smaller quilts of the same blocks in the same setting (rule TG-2: one quilt cut into two needs
+ * more border, and how much is to be said). Few blocks over and the proportions of the one come first: leaving a quarter
+ * of the blocks out weighs as much as a quilt nearly three times as long for its width.
+ *
+ * @param borders of each quilt, in their order; those of the one where it does not say
  */
-export function splitQuilt(plan: Plan, quilts: number): Split[] {
+export function splitQuilt(
+  plan: Plan,
+  quilts: number,
+  borders: readonly (Plan['borders'] | undefined)[] = [],
+): Split[] {
   const whole = computeQuilt(plan);
   const setting = settingOf(plan.setting.kind);
   const blocks =
@@ -66,66 +79,86 @@ export function splitQuilt(plan: Plan, quilts: number): Split[] {
     grids
       .sort((a, b) => a.cost - b.cost)
       // Nothing is offered that no quilt may be.
-      .filter(({ grid }) => planProblems(forAnotherTop({ ...plan, grid, pile: [], wall: [] })).length === 0)
+      .filter(({ grid }) =>
+        Array.from({ length: quilts }, (_, i) => borders[i] ?? plan.borders).every(
+          (own) =>
+            planProblems(forAnotherTop({ ...plan, grid, borders: own, pile: [], wall: [] })).length === 0,
+        ),
+      )
       .slice(0, MOST_WAYS)
-      .map(({ grid, needs }) => splitInto(plan, whole, quilts, grid, needs, blocks))
+      .map(({ grid, needs }) => splitInto(plan, whole, { quilts, grid, needs, blocks, borders }))
   );
 }
 
-function splitInto(
-  plan: Plan,
-  whole: Quilt,
-  quilts: number,
-  grid: Split['grid'],
-  needs: number,
-  blocks: number,
-): Split {
+/** What a split comes to, and of how many blocks. */
+interface SplitWish {
+  readonly quilts: number;
+  readonly grid: Split['grid'];
+  readonly needs: number;
+  readonly blocks: number;
+  readonly borders: readonly (Plan['borders'] | undefined)[];
+}
+
+function splitInto(plan: Plan, whole: Quilt, { quilts, grid, needs, blocks, borders }: SplitWish): Split {
   const plans = Array.from({ length: quilts }, (_, i): Plan =>
     forAnotherTop({
       ...plan,
       title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`,
       grid,
+      borders: borders[i] ?? plan.borders,
       pile: plan.pile.slice(i * needs, (i + 1) * needs),
     }),
   );
-  const one = computeQuilt(plans[0]!);
-  const show = (v: number) => formatWorking(v, plan.unit);
+  const worked = new Map<Plan['borders'], Quilt>();
+  for (const small of plans) if (!worked.has(small.borders)) worked.set(small.borders, computeQuilt(small));
+  const small = plans.map((own) => worked.get(own.borders)!);
   const before = borderRun(whole);
-  const run = borderRun(one);
+  const runs = small.map(borderRun);
+  const together = sum(runs);
+  const alike = worked.size === 1;
   const names = plan.fabrics.filter((f) =>
     plan.borders.some((b) => b.fabric === f.id || b.cornerFabric === f.id),
   );
   const need = (quilt: Quilt, id: string) => quilt.fabrics.find((f) => f.fabric.id === id)?.needed.value ?? 0;
-  const missing = whole.target && {
-    sides: (whole.target.width.value - one.finished.width.value) / 2,
-    ends: (whole.target.height.value - one.finished.height.value) / 2,
-  };
   return {
     grid,
     quilts,
     blocks: needs,
     over: blocks - quilts * needs,
     plans,
-    finished: { width: one.finished.width.value, height: one.finished.height.value },
-    border: lengthOf(
-      run,
-      ...one.pieces
-        .filter((p) => p.role === 'border' && !p.under)
-        .map((p) => `${p.name}: ${p.count.value} × ${show(lengthOfCut(p))}`),
-      `Together ${formatExact(run)}`,
-    ),
+    twins: small.map((one) => twinOf(plan, whole, one)),
+    alike,
     extra: lengthOf(
-      quilts * run - before,
-      `${quilts} × ${formatExact(run)} − ${formatExact(before)} for the one quilt = ${formatExact(quilts * run - before)}`,
+      together - before,
+      `${alike ? `${quilts} × ${formatExact(runs[0]!)}` : runs.map(formatExact).join(' + ')} − ${formatExact(before)} for the one quilt = ${formatExact(together - before)}`,
     ),
     cloth: names.map((fabric) => {
       const bought = (length: number) => shopCut(length, allowanceFor(plan, fabric), plan.unit);
       return {
         name: fabric.name,
         before: bought(need(whole, fabric.id)),
-        after: bought(quilts * need(one, fabric.id)),
+        after: bought(sum(small, (one) => need(one, fabric.id))),
       };
     }),
+  };
+}
+
+function twinOf({ unit }: Plan, { target }: Quilt, one: Quilt): Twin {
+  const finished = { width: one.finished.width.value, height: one.finished.height.value };
+  const run = borderRun(one);
+  const missing = target && {
+    sides: (target.width.value - finished.width) / 2,
+    ends: (target.height.value - finished.height) / 2,
+  };
+  return {
+    finished,
+    border: lengthOf(
+      run,
+      ...one.pieces
+        .filter((p) => p.role === 'border' && !p.under)
+        .map((p) => `${p.name}: ${p.count.value} × ${formatWorking(lengthOfCut(p), unit)}`),
+      `Together ${formatExact(run)}`,
+    ),
     toTarget: missing && missing.sides >= 0 && missing.ends >= 0 ? missing : null,
   };
 }

@@ -20,6 +20,20 @@ export function pathRound([from, ...rest]: readonly Point[]): Path {
 /** A straight stroke. */
 export const stroke = (from: Point, to: Point): Path => ({ from, steps: [{ to }], closed: false });
 
+/** The path moved as it is. */
+export function pathMoved({ from, steps, closed }: Path, by: Point): Path {
+  const moved = ({ x, y }: Point): Point => ({ x: x + by.x, y: y + by.y });
+  return {
+    from: moved(from),
+    steps: steps.map((step) =>
+      'arc' in step
+        ? { to: moved(step.to), arc: { ...step.arc, centre: moved(step.arc.centre) } }
+        : { to: moved(step.to) },
+    ),
+    closed,
+  };
+}
+
 /** The angle an arc goes through from one of its points to another, clockwise, in radians. */
 function sweepOf(from: Point, to: Point, centre: Point): number {
   const angle = ({ x, y }: Point) => Math.atan2(y - centre.y, x - centre.x);

@@ -22,10 +22,15 @@ export const triangleOptions = {
   triangles: z.enum(['trade', 'exact'], 'Triangles are cut by the "trade" rule or the "exact" one.'),
 };
 
+/** What a float is (rule ST-5, common practice). */
+export const FLOAT_SAYS =
+  'Cloth left between the outermost points and the edge. At 0 the points touch it, and a binding or a border sewn a little deep cuts them off.';
+
 /** The field of a float. */
 export const floatField = {
   key: 'float',
   label: 'Float round the points',
+  says: FLOAT_SAYS,
   type: 'length',
 } as const satisfies SettingField;
 /** The field of the rule squares for triangles are cut by. */

@@ -62,6 +62,8 @@ export interface Centre {
 export type SettingField = {
   readonly key: string;
   readonly label: string;
+  /** What it is, in a sentence, where its name does not say. */
+  readonly says?: string;
   /** Matters only while another option has this value. */
   readonly when?: { readonly key: string; readonly is: unknown };
 } & (

@@ -1,3 +1,5 @@
+import { group } from 'd3-array';
+import type { Layout } from '../layout/lay-out.ts';
 import type { Piece, Spot } from '../piece/piece.ts';
 import type { Plan } from '../plan/shape.ts';
 import { type WallPlace, wallFrom, wallOf } from './wall.ts';
@@ -81,6 +83,32 @@ export function withMoved(
 export interface RowLabel {
   readonly row: number;
   readonly number: number;
+}
+
+/** What hangs in a place, as a list says it: its block by name, and how it is turned. */
+interface PlaceSaid {
+  readonly row: number;
+  readonly number: number;
+  /** The block's name; `empty` where none hangs. */
+  readonly says: string;
+  /** Quarter turns to the right. */
+  readonly turn: number;
+}
+
+/** Every place in its row with the block that hangs there: what a paper lists. */
+export function placesInRows(
+  plan: Plan,
+  { pieces }: Pick<Layout, 'pieces'>,
+): { readonly row: number; readonly places: readonly PlaceSaid[] }[] {
+  const own = pieces.filter((piece) => piece.place !== undefined).sort((a, b) => a.place! - b.place!);
+  const wall = wallOf(plan, own.length);
+  const said = rowLabels(own).map(({ row, number }, i): PlaceSaid => {
+    const { block, turn } = wall.places[i]!;
+    return { row, number, says: block?.name ?? 'empty', turn };
+  });
+  return [...group(said, ({ row }) => row)]
+    .sort(([a], [b]) => a - b)
+    .map(([row, places]) => ({ row, places: places.sort((a, b) => a.number - b.number) }));
 }
 
 /** Labels for all places, row by row as they are sewn: level rows, or slanting ones on point. */

@@ -14,6 +14,7 @@ import {
   partSays,
   quiltAsCut,
   type Plan,
+  placesInRows,
   placesScene,
   type Quilt,
   recordCard,
@@ -78,7 +79,12 @@ const cover: Pages = (paper, job) => {
 /** Where every block goes. */
 const layout: Pages = (paper, { plan, quilt }) => {
   paper.heading('The layout');
-  paper.drawing(placesScene(plan, quilt), 'Every block with the row it is sewn in and its number there', 560);
+  paper.drawing(placesScene(plan, quilt), 'Every block with the row it is sewn in and its number there', 500);
+  const rows = placesInRows(plan, quilt.layout);
+  if (plan.pile.length === 0) return;
+  paper.heading('Which block goes where', 2);
+  for (const { row, places } of rows)
+    paper.says(`Row ${row}: ${places.map(({ number, says }) => `${number} ${says}`).join(', ')}`);
 };
 
 /** How high a cloth is drawn at most, in points. */
@@ -126,22 +132,29 @@ const shopping: Pages = (paper, job) => {
   }
 };
 
+/** How high the picture of a step is at most, in points: two and a half inches, so that arrows are seen on it. */
+const STEP_HIGH = 180;
+
 /** Every step of the sewing with its picture, by the way that was chosen, or the best there is. */
 const steps: Pages = (paper, job) => {
   const { plan, quilt, id, log } = job;
   paper.heading('Sewing');
   const record = sewRecord(log, id, plan.unit);
   const asCut = quiltAsCut(plan, quilt, toBuy(plan, quilt, job));
-  const { sewing, way, guide } = chosenSewing(plan, asCut, record.chosen);
-  if (!way) {
+  const { sewing, way, guide, pressing } = chosenSewing(plan, asCut, record.chosen);
+  if (!way || !pressing) {
     paper.says(sewing.hindered ?? 'Nothing is to be sewn.');
     return;
   }
   paper.says(`${way.method.name}. ${way.method.says}`);
   guide.forEach((step, i) => {
-    paper.heading(`${i + 1}. ${step.title}`, 2, step.seams.length > 0 ? 150 : 60);
+    paper.heading(`${i + 1}. ${step.title}`, 2, step.seams.length > 0 ? STEP_HIGH + 60 : 60);
     if (step.seams.length > 0)
-      paper.drawing(stepScene(sewing, way, i, plan.unit), `${step.title}: what is joined now stands out`, 96);
+      paper.drawing(
+        stepScene(sewing, way, pressing, i, plan.unit),
+        `${step.title}: what is joined now stands out, arrows show the way its seams are pressed`,
+        STEP_HIGH,
+      );
     for (const line of [step.pick, ...step.does]) paper.says(line);
     for (const size of step.measures) paper.says(`${partSays(size, plan.unit)}, raw edge to raw edge.`);
     if (step.caution) paper.says(step.caution, { soft: true, size: 9 });

@@ -8,10 +8,10 @@ import {
   type Unit,
 } from '@lattice/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
+import { Side, SideBySide } from '../../design/controls/SideBySide.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
@@ -19,34 +19,6 @@ import { type ChosenWay, wayChosen, wayKey } from '../../quilt/viewSlice.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import type { CuttingNews } from '../../workers/cutting.worker.ts';
 
-const Group = styled(RadioGroup)`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
-`;
-const Option = styled(Radio)`
-  display: grid;
-  gap: 2px;
-  align-content: start;
-  padding: 8px 10px;
-  border: 1.5px solid var(--line);
-  border-radius: 10px;
-  font-size: 13px;
-  color: var(--soft);
-  cursor: pointer;
-  strong {
-    font-size: 14px;
-    color: var(--ink);
-  }
-  &[data-selected] {
-    border-color: var(--ink);
-    outline: 1px solid var(--ink);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
-`;
 const Search = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -80,24 +52,24 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
   const saves = simple.placed.needed.value - length;
   return (
     <Section title="Which way to cut it">
-      <Group
+      <SideBySide
         aria-label="Which way to cut it"
         value={way.manner}
         onChange={(manner) => choose({ ...way, manner: manner as ChosenWay['manner'] })}
       >
-        <Option value="thrifty">
+        <Side value="thrifty">
           <strong>Thrifty</strong>
           <Lengths text={`${show(length)} of cloth`} />
           <span>{numberOf(thrifty.settings, 'setting')} of the ruler</span>
           <span>{numberOf(thrifty.cuts, 'cut')}</span>
-        </Option>
-        <Option value="simple">
+        </Side>
+        <Side value="simple">
           <strong>Simple</strong>
           <Lengths text={`${show(simple.placed.needed.value)} of cloth`} />
           <span>{numberOf(simple.settings, 'setting')} of the ruler</span>
           <span>{numberOf(simple.cuts, 'cut')}</span>
-        </Option>
-      </Group>
+        </Side>
+      </SideBySide>
       <Search>
         <p>
           <Lengths

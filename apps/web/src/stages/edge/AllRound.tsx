@@ -2,6 +2,7 @@ import {
   type BindingJoin,
   formatSize,
   formatWithUnit,
+  joinSays,
   type Plan,
   type Quilt,
   rulerStep,
@@ -166,14 +167,11 @@ function StartHandle({ plan, quilt, lying, out }: { plan: Plan; quilt: Quilt; ly
 export function JoinWords({ quilt, unit }: { quilt: Quilt; unit: Plan['unit'] }) {
   const { binding } = quilt.edge;
   if (!binding) return null;
-  const ends = { top: 'left end', bottom: 'left end', left: 'upper end', right: 'upper end' } as const;
   return (
     <ol data-testid="binding-joins">
       {binding.joins.joins.map((join, i) => (
         <li key={i}>
-          <Lengths
-            text={`${join.last ? 'Beginning and last join' : `Join ${i}`}: ${join.side}, ${formatWithUnit(join.from, unit)} from its ${ends[join.side]}`}
-          />
+          <Lengths text={joinSays(join, i, unit)} />
         </li>
       ))}
     </ol>

@@ -1,7 +1,6 @@
 import {
   BINDING_GRAINS,
   bindingSteps,
-  BINDING_SCHOOLS,
   type Binding,
   FIBRES,
   finishedWidth,
@@ -10,7 +9,6 @@ import {
   fromInches,
   GRAIN_NAMES,
   type Plan,
-  SCHOOL_NAMES,
   shortStripsSay,
 } from '@lattice/core';
 import styled from 'styled-components';
@@ -28,6 +26,7 @@ import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LeftoverStrips } from './LeftoverStrips.tsx';
+import { SchoolChoice } from './SchoolChoice.tsx';
 
 const Steps = styled.ol`
   margin: 4px 0;
@@ -90,13 +89,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
       />
       <AdviceFor path="binding.grain" />
       <AdviceFor path="binding.stripWidth" />
-      <ChoiceField
-        labelled
-        label="Allowance"
-        value={chosen.school}
-        choices={BINDING_SCHOOLS.map((id) => ({ id, name: SCHOOL_NAMES[id][unit] }))}
-        onChange={(school) => change({ school: school as Plan['binding']['school'] })}
-      />
+      <SchoolChoice />
       <SwitchField
         label="Sewn as deep as it finishes"
         value={chosen.seam === null}

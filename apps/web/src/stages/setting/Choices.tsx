@@ -69,6 +69,11 @@ function SettingSection() {
                 unit={plan.unit}
                 onCommit={(value) => setOption(field.key, value)}
               />
+              {field.says && (
+                <p>
+                  <small>{field.says}</small>
+                </p>
+              )}
               <AdviceFor path={`setting.${field.key}`} />
             </div>
           ) : field.type === 'choice' ? (

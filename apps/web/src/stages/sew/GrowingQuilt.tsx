@@ -16,6 +16,8 @@ const Frame = styled.svg`
 
 /** Arrows for pressing are this long and wide, in shares of the quilt's longer side. */
 const ARROW = 0.016;
+/** On paper, where a picture is a hand wide. */
+const ARROW_ON_PAPER = 0.03;
 
 /**
  * The quilt as it grows: what is sewn in its colours, the rest pale, the seams of a step with the way each is pressed,
@@ -29,6 +31,7 @@ export const GrowingQuilt = memo(function GrowingQuilt({
   hand,
   label,
   onPiece,
+  onPaper = false,
 }: {
   plan: Plan;
   layout: Layout;
@@ -39,6 +42,8 @@ export const GrowingQuilt = memo(function GrowingQuilt({
   hand: number | null;
   label: string;
   onPiece?: (piece: number) => void;
+  /** Arrows as large as they are read on paper. */
+  onPaper?: boolean;
 }) {
   const clip = useId();
   const { width, height } = layout.finished;
@@ -57,8 +62,13 @@ export const GrowingQuilt = memo(function GrowingQuilt({
     return [...pieces].map((piece) => outlinePath(sewing.top.pieces[piece]!)).join('');
   }, [at, way, sewing]);
   const arrows = useMemo(
-    () => seams.map((seam) => arrowOf(way.seams[seam]!, pressing.press[seam]!, ARROW * side)).join(''),
-    [seams, way, pressing, side],
+    () =>
+      seams
+        .map((seam) =>
+          arrowOf(way.seams[seam]!, pressing.press[seam]!, (onPaper ? ARROW_ON_PAPER : ARROW) * side),
+        )
+        .join(''),
+    [seams, way, pressing, side, onPaper],
   );
   const own = hand === null ? null : way.seams[hand]!;
   return (
@@ -73,7 +83,7 @@ export const GrowingQuilt = memo(function GrowingQuilt({
       </defs>
       <use href={`#${clip}-quilt`} opacity="0.26" />
       <use href={`#${clip}-quilt`} clipPath={`url(#${clip})`} />
-      <path d={arrows} stroke="var(--chalk)" strokeWidth={side * 0.003} fill="none" />
+      <path d={arrows} stroke="var(--chalk)" strokeWidth={side * (onPaper ? 0.005 : 0.003)} fill="none" />
       {own && (
         <>
           {[own.a, own.b].map((piece) => (

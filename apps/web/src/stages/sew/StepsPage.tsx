@@ -11,12 +11,12 @@ import { useSewing } from './useSewing.ts';
 
 const Step = styled.section`
   display: grid;
-  grid-template-columns: 150px minmax(0, 1fr);
+  grid-template-columns: 250px minmax(0, 1fr);
   gap: 18px;
   padding: 10px 0;
   border-top: 1px solid var(--line);
   .picture {
-    height: 150px;
+    height: 250px;
   }
   h2 {
     font-size: 16px;
@@ -83,6 +83,7 @@ export function StepsPage() {
                 <div className="picture">
                   {step.seams.length > 0 && (
                     <GrowingQuilt
+                      onPaper
                       {...{ plan, layout }}
                       sewing={heard}
                       seams={step.seams}

@@ -1,4 +1,11 @@
-import { type ArrangeRules, type Plan, type WallJob, type WallScore, withArrangement } from '@lattice/core';
+import {
+  type ArrangeRules,
+  numberOf,
+  type Plan,
+  type WallJob,
+  type WallScore,
+  withArrangement,
+} from '@lattice/core';
 import { memo } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
@@ -59,8 +66,15 @@ const ORDERS = [
   { id: 'outwards', name: 'From the middle out' },
 ];
 
-const words = ({ clashes, unevenness }: WallScore) =>
-  `${clashes === 0 ? 'No clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}, uneven ${unevenness.toFixed(1)}`;
+const clashWords = (clashes: number) => (clashes === 0 ? 'no clash' : numberOf(clashes, 'clash', 'clashes'));
+
+/** How evenly alike blocks are spread, beside how they were before: a share, for the sum itself says nothing to a quilter. */
+function spreadWords({ unevenness }: WallScore, before: WallScore | null): string {
+  if (!before || before.unevenness <= 0) return '';
+  const better = Math.round(100 * (1 - unevenness / before.unevenness));
+  if (better === 0) return ', spread as evenly as before';
+  return better > 0 ? `, spread ${better} % more evenly` : `, spread ${-better} % less evenly`;
+}
 
 interface ArrangeSectionProps {
   readonly plan: Plan;
@@ -107,8 +121,8 @@ export function ArrangeSection(props: ArrangeSectionProps) {
     <Section title="Arrange for me">
       <p data-testid="score">
         <small>
-          {arranging?.before ? `Before: ${words(arranging.before)}. Now: ` : 'As it lies: '}
-          {clashes === 0 ? 'no clash' : `${clashes} ${clashes === 1 ? 'clash' : 'clashes'}`}. Less is better.
+          {arranging?.before ? `Before: ${clashWords(arranging.before.clashes)}. Now: ` : 'As it lies: '}
+          {clashWords(clashes)}.
         </small>
       </p>
       {arranging?.running ? (
@@ -139,11 +153,18 @@ export function ArrangeSection(props: ArrangeSectionProps) {
                   <span className="art">
                     <Thumbnail plan={withArrangement(plan, arranging!.job, arrangement)} />
                   </span>
-                  {words(score)}
+                  {clashWords(score.clashes)}
+                  {spreadWords(score, arranging!.before)}
                 </button>
               </li>
             ))}
           </Proposals>
+          <p>
+            <small>
+              Alike blocks, makers, colours and cloths close to one another count against an arrangement, the
+              nearer the more; the share is beside how they lay before.
+            </small>
+          </p>
           {!arranging!.running && (
             <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
               <Button look="main" onPress={onTake}>
