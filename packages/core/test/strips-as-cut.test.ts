@@ -5,6 +5,7 @@ import {
   computeQuilt,
   cutRecord,
   cuttingJob,
+  formatLength,
   type Plan,
   quiltAsCut,
 } from '../src/index.ts';
@@ -62,6 +63,12 @@ describe('the strips a binding is told to be cut of are those the table cuts (ru
       const lengths = broughtOut(made);
       expect(binding.asCut.whole.value + binding.asCut.short.length).toBe(lengths.length);
       expect(binding.asCut.short).toEqual(lengths.filter((length) => length < 40));
+      // The cutting list counts whole strips, and says what they are cut as.
+      const line = made.quilt.besides.find(({ role }) => role === 'binding')!;
+      expect(line.notes.join()).toBe(
+        `As its cloth is cut: ${binding.asCut.whole.value} strips and ${binding.asCut.short.length} shorter ${binding.asCut.short.length === 1 ? 'one' : 'ones'}, ${binding.asCut.short.map((l) => formatLength(l, 'in')).join(' and ')}″ long.`,
+      );
+      expect(tableOf(plan, 'simple').quilt.besides.find(({ role }) => role === 'binding')!.notes).toEqual([]);
       const [cut] = bindingSteps(plan, binding);
       expect(cut).toMatch(
         new RegExp(

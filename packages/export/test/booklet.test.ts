@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { Plan } from '@lattice/core';
+import { computeQuilt, type Plan, placesInRows, withPlaced } from '@lattice/core';
 import { take, takeaway, type TakeJob } from '../src/index.ts';
 import { demoPlan, jobOf } from './support/job.ts';
 
@@ -122,5 +122,26 @@ describe('the booklet', () => {
   test('every step of the sewing is told and drawn, and every card of the cutting', async () => {
     const { pages } = rendered(await pdf(demoPlan('cot-on-point'), 'steps'), 40);
     expect(pages.map(({ text }) => text).join(' ')).toMatch(/1\. .*Right sides together/s);
+  });
+  test('the layout names every block in the place it hangs in, row by row', async () => {
+    const bare = demoPlan('potting-shed');
+    const pile = Array.from({ length: 31 }, (_, i) => ({
+      id: `b${i}`,
+      name: `Leaf ${(7 * i) % 31}`,
+      width: null,
+      height: null,
+    }));
+    // The spare one is hung in another’s place: the list tells where they hang, not the order of the pile.
+    const plan = withPlaced({ ...bare, pile }, 30, 'b30', 20)!;
+    const { pages } = rendered(await pdf(plan, 'layout'), 40);
+    const text = pages.map((page) => page.text).join(' ');
+    expect(text).toContain('Which block goes where');
+    for (const { row, places } of placesInRows(plan, computeQuilt(plan).layout)) {
+      const told = places.map(({ number, says }) => `${number} ${says}`).join(', ');
+      expect(text.replace(/\s+/g, ' ')).toContain(`Row ${row}: ${told}`);
+    }
+    // Without blocks of its own there is nothing to name.
+    const none = rendered(await pdf({ ...bare, pile: [], wall: [] }, 'layout'), 40);
+    expect(none.pages.map((page) => page.text).join(' ')).not.toContain('Which block goes where');
   });
 });

@@ -11,7 +11,7 @@ import {
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Why } from '../design/controls/Why.tsx';
 import { Lengths } from '../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
+import { selectPlan, selectQuiltAsCut } from '../quilt/selectors.ts';
 import { pointedAt } from '../quilt/viewSlice.ts';
 import { FabricChoice } from './FabricChoice.tsx';
 import { Line } from './Line.tsx';
@@ -22,7 +22,7 @@ import { EdgeToCut, LayersToCut } from './UnderAndRound.tsx';
 /** Every piece to cut with its count and cut size; then what goes under the top and round it. */
 export function CuttingList() {
   const plan = useAppSelector(selectPlan);
-  const quilt = useAppSelector(selectQuilt);
+  const quilt = useAppSelector(selectQuiltAsCut);
   const { unit } = plan;
   return (
     <>

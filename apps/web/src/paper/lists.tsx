@@ -64,7 +64,7 @@ function cutWords({ cut, count, squares }: CutLine, unit: Unit): string {
 /** Every piece to cut, of the top and besides, cloth by cloth. */
 export function PiecesToTick() {
   const plan = useAppSelector(selectPlan);
-  const { pieces, besides } = useAppSelector(selectQuilt);
+  const { pieces, besides } = useAppSelector(selectQuiltAsCut);
   const lines = [...pieces, ...besides].map((line) => ({
     what: line.name,
     figures: cutWords(line, plan.unit),

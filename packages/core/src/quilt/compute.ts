@@ -1,5 +1,5 @@
 import { adviseOn, type Advice } from './advice.ts';
-import { edgeAsCut } from './edge-as-cut.ts';
+import { edgeAsCut, linesAsCut } from './edge-as-cut.ts';
 import { judgePile, type Pile } from '../pile/pile.ts';
 import type { Size } from '../border/sizes.ts';
 import { convertPlan } from '../plan/convert.ts';
@@ -102,7 +102,20 @@ function* computing(plan: Plan, layout: Layout): Generator<undefined, Quilt> {
   const joins = joinLines(layout, pieces, fabrics);
   yield;
   const advice = adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge });
-  return { layout, finished: top, lies, pieces, besides, layers, edge, fabrics, joins, target, pile, advice };
+  return {
+    layout,
+    finished: top,
+    lies,
+    pieces,
+    besides: linesAsCut(besides, edge, plan.unit),
+    layers,
+    edge,
+    fabrics,
+    joins,
+    target,
+    pile,
+    advice,
+  };
 }
 
 /** How a plan's cloths are cut: what waits until something is measured comes later. */

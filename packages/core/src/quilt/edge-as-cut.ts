@@ -3,6 +3,9 @@ import type { Placed } from '../cutting/placed.ts';
 import { type CutStrips, stripsCutFor } from '../cutting/runs.ts';
 import { withFlangeStrips, withStrips } from '../edge/binding.ts';
 import type { Edge } from '../edge/edge.ts';
+import { saysStrips } from '../edge/strips-as-cut.ts';
+import type { CutLine } from '../cut/line.ts';
+import type { Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from './compute.ts';
 
@@ -19,6 +22,21 @@ export function edgeAsCut(plan: Plan, edge: Edge, cloths: readonly ClothAsCut[])
   const around = { outline: edge.outline, start: plan.binding.start, unit: plan.unit };
   const joined = strips ? withStrips(binding, strips, strips.usable, around) : binding;
   return { ...edge, binding: beside ? withFlangeStrips(joined, beside, beside.usable, plan.unit) : joined };
+}
+
+/** How a note begins that says what whole strips are cut as. */
+const AS_CUT = 'As its cloth is cut: ';
+
+/** Lines of the cutting list, each binding's with the strips its cloth is cut into where they are not all whole. */
+export function linesAsCut(lines: readonly CutLine[], { binding }: Edge, unit: Unit): readonly CutLine[] {
+  const strips = { binding: binding?.asCut, 'binding-flange': binding?.flange?.asCut };
+  return lines.map((line) => {
+    if (line.role !== 'binding' && line.role !== 'binding-flange') return line;
+    const asCut = strips[line.role];
+    const notes = line.notes.filter((note) => !note.startsWith(AS_CUT));
+    const said = asCut && asCut.short.length > 0 ? [`${AS_CUT}${saysStrips(asCut, unit)}.`] : [];
+    return { ...line, notes: [...notes, ...said] };
+  });
 }
 
 /** A cloth on the table: as it is cut there, and whether that is only what is left of it. */
@@ -38,9 +56,11 @@ export function quiltAsCut(plan: Plan, quilt: Quilt, cloths: readonly OnTable[])
     ),
   );
   const placed = quilt.fabrics.map((cloth) => whole.get(cloth.fabric.id) ?? cloth);
+  const edge = edgeAsCut(plan, quilt.edge, placed);
   return {
     ...quilt,
-    edge: edgeAsCut(plan, quilt.edge, placed),
+    edge,
+    besides: linesAsCut(quilt.besides, edge, plan.unit),
     joins: joinLines(quilt.layout, quilt.pieces, placed),
   };
 }

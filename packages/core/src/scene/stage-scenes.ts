@@ -10,7 +10,7 @@ import { quiltScene } from './quilt-scene.ts';
 import type { Scene, SceneItem, SceneLayer } from './scene.ts';
 
 /** Letters of these drawings, as a share of the longer side: read at the table, an arm's length away. */
-const LETTER = 1 / 30;
+const LETTER = 1 / 26;
 const WHITE = '#ffffff';
 
 /** Words on a white plate, so that they are read on any cloth. */
@@ -91,9 +91,10 @@ export function bordersScene(plan: Plan, { layout, joins }: Quilt): Scene {
   let [x, y] = [0, 0];
   const words = [...plan.borders.keys()].reverse().flatMap((i) => {
     const { sides, ends, id } = plan.borders[i]!;
+    // One beside the other, so that none lies over its neighbour's.
     const at = [
-      { side: 'left', x: x + sides / 2, y: height / 2, text: show(sides) },
-      { side: 'top', x: width / 2, y: y + ends / 2, text: show(ends) },
+      { side: 'left', x: x + sides / 2, y: height / 2 + 1.8 * i * size, text: show(sides) },
+      { side: 'top', x: width / 2 + 4.5 * i * size, y: y + ends / 2, text: show(ends) },
     ];
     [x, y] = [x + sides, y + ends];
     return at.flatMap((place) => plate(`${id}-${place.side}`, place, place.text, size));
@@ -118,8 +119,14 @@ export function edgeScene(plan: Plan, { layout, joins, edge }: Quilt): Scene {
     fill: null,
     line: 'outline',
   };
-  const marks = (edge.binding?.joins.joins ?? []).flatMap(({ point, last }, i): SceneItem[] => {
+  const fallen = edge.binding?.joins.joins ?? [];
+  const marks = fallen.flatMap(({ point, last }, i): SceneItem[] => {
     const at = moved(point);
+    // One beside another has its number farther out.
+    const crowded = fallen
+      .slice(0, i)
+      .some((other) => Math.hypot(other.point.x - point.x, other.point.y - point.y) < 2.4 * size);
+    const away = (crowded ? 3.1 : 1.6) * size;
     const by = {
       x: Math.cos(point.heading + Math.PI / 4) * size,
       y: Math.sin(point.heading + Math.PI / 4) * size,
@@ -133,15 +140,10 @@ export function edgeScene(plan: Plan, { layout, joins, edge }: Quilt): Scene {
         fill: null,
         line: 'join',
       },
-      ...plate(
-        `join-${i}`,
-        { x: at.x + out.x * 1.6 * size, y: at.y + out.y * 1.6 * size },
-        last ? 'S' : String(i),
-        size,
-      ),
+      ...plate(`join-${i}`, { x: at.x + out.x * away, y: at.y + out.y * away }, last ? 'S' : String(i), size),
     ];
   });
-  return framed(plan, { width, height }, 3 * size, [
+  return framed(plan, { width, height }, 4 * size, [
     ...scene.layers,
     { id: 'edge', name: 'Edge', items: [outline] },
     { id: 'binding-joins', name: 'Joins of the binding', items: marks },

@@ -129,6 +129,7 @@ const shopping: Pages = (paper, job) => {
         ? formatSize(cut.width.value, cut.length.value, plan.unit)
         : `from ${numberOf(squares!.count.value, 'square')} of ${formatWithUnit(cut.side.value, plan.unit)}, cut ${cut.shape === 'quarter-square' ? 'twice' : 'once'} corner to corner`;
     paper.tick(`${count.value} ${name.toLowerCase()}: ${size}, ${of}`);
+    for (const note of line.notes) paper.says(note, { soft: true, indent: 18, size: 9 });
   }
 };
 

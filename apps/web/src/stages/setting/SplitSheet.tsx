@@ -232,7 +232,7 @@ function TargetWords({
 }) {
   const wanting = [
     { by: sides, where: 'at the sides' },
-    { by: ends, where: 'at the ends' },
+    { by: ends, where: 'at top and bottom' },
   ].filter(({ by }) => by > 1e-6);
   if (wanting.length === 0)
     return (
