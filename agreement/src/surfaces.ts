@@ -1,5 +1,5 @@
 import {
-  chosenSewing,
+  type chosenSewing,
   computeQuilt,
   cuttingCsv,
   formatSize,
@@ -15,11 +15,9 @@ import {
   sizeSoFar,
   spokenCut,
   spokenList,
-  toBuy,
   type ToBuy,
   workLeft,
 } from '@lattice/core';
-import type { TakeJob } from '@lattice/export';
 import Papa from 'papaparse';
 import { report } from '../../apps/cli/src/report.ts';
 import { htmlPage } from '../../packages/export/src/html.ts';
@@ -27,49 +25,11 @@ import { PAPER_PAGES } from '../../packages/export/src/pdf/pages.ts';
 import type { PaperWriter } from '../../packages/export/src/pdf/paper.ts';
 import type { Claim } from './claim.ts';
 import { type Evening, QUILT } from './evening.ts';
+import { answers } from './answers.ts';
+import { commands } from './commands.ts';
+import { drawings, sizesSaid } from './drawings.ts';
 import { lengthIn, PRINTED, sizeIn } from './read.ts';
-
-/** Somewhere a maker reads figures: what it says of an evening. */
-export interface Surface {
-  readonly name: string;
-  readonly says: (
-    evening: Evening,
-  ) => readonly Omit<Claim, 'surface'>[] | Promise<readonly Omit<Claim, 'surface'>[]>;
-}
-
-type Said = Omit<Claim, 'surface'>;
-
-/** What the screens are made from: the plan worked out, what is still bought, how it is sewn. */
-function known({ plan, log }: Evening) {
-  const quilt = computeQuilt(plan);
-  const buying = toBuy(plan, quilt, { id: QUILT, log });
-  const sewing = chosenSewing(plan, quilt, sewRecord(log, QUILT, plan.unit).chosen);
-  return { plan, log, quilt, buying, sewing };
-}
-
-const job = ({ plan, log }: Evening): TakeJob => ({
-  ...{ plan, quilt: computeQuilt(plan), id: QUILT, log, made: '2026-11-27T12:00:00.000Z' },
-  ...{ paper: 'a4', comma: false },
-  letters: () => Promise.reject(new Error('Nothing is drawn here.')),
-  draw: () => Promise.reject(new Error('Nothing is drawn here.')),
-  picture: () => Promise.resolve(null),
-  jpeg: (picture) => Promise.resolve(picture),
-});
-
-/** Lines of a list that read alike are told apart by where they stand. */
-const counted = () => {
-  const seen = new Map<string, number>();
-  return (what: string): string => {
-    const n = (seen.get(what) ?? 0) + 1;
-    seen.set(what, n);
-    return n === 1 ? what : `${what} (${n})`;
-  };
-};
-
-const finished = (width: number, height: number, within = 0): Said[] => [
-  { of: 'finished width', value: width, within },
-  { of: 'finished height', value: height, within },
-];
+import { counted, finished, job, known, type Said, type Surface } from './surface.ts';
 
 const bought = (fabric: string, text: string): Said => ({ of: `to buy: ${fabric}`, value: text });
 
@@ -104,9 +64,69 @@ const screens: Surface = {
         value: buying.reduce((sum, { table }) => sum + table.steps.filter(({ done }) => !done).length, 0),
       },
       { of: 'cloths to buy', value: buying.filter(({ settled }) => settled === null).length },
+      ...drawnSaid(quilt),
+      ...edgeSaid(plan, quilt),
+      ...doneSaid(evening),
     ];
   },
 };
+
+/** What a drawing of the top and of its cloths has to measure. */
+function drawnSaid({ layout, fabrics }: Quilt): Said[] {
+  return [
+    { of: 'drawn width', value: layout.finished.width.value },
+    { of: 'drawn height', value: layout.finished.height.value },
+    { of: 'blocks drawn', value: layout.pieces.filter(({ place }) => place !== undefined).length },
+    ...fabrics
+      .filter(({ pieces, runs }) => pieces.length + runs.length > 0)
+      .map(({ pieces, runs }, i): Said => ({
+        of: `outlines cut from cloth ${i + 1}`,
+        value: sizesSaid([
+          ...pieces.flatMap(({ w, h, corners }) => trianglesIn(w, h, corners)),
+          ...runs.flatMap(({ segments }) => segments.map(({ w, h }) => [w, h] as const)),
+        ]),
+      })),
+  ];
+}
+
+/** How far a square's triangles reach each way: two halves the whole of it, four quarters half of it one way. */
+function trianglesIn(w: number, h: number, corners: 0 | 1 | 2): (readonly [number, number])[] {
+  if (corners === 0) return [[w, h]];
+  if (corners === 1)
+    return [
+      [w, h],
+      [w, h],
+    ];
+  return [
+    [w, h / 2],
+    [w / 2, h],
+    [w, h / 2],
+    [w / 2, h],
+  ];
+}
+
+/** What binding and backing come to. */
+const edgeSaid = (plan: Plan, { edge: { binding }, layers }: Quilt): Said[] => [
+  ...(binding && !binding.bias
+    ? [
+        { of: 'binding length', value: binding.length.value },
+        { of: 'binding, whole strips', value: binding.leftovers ? 'beside leftovers' : binding.strips.value },
+      ]
+    : []),
+  ...(layers
+    ? [
+        { of: 'backing width', value: layers.backing.width.value },
+        { of: 'backing height', value: layers.backing.height.value },
+      ]
+    : []),
+  { of: 'seam', value: plan.seam },
+];
+
+/** What has been done so far. */
+function doneSaid({ plan, log }: Evening): Said[] {
+  const record = sewRecord(log, QUILT, plan.unit);
+  return [{ of: 'seams sewn', value: record.seams.size }];
+}
 
 function sewingSaid({ way, guide, pressing }: ReturnType<typeof chosenSewing>, { unit }: Plan): Said[] {
   if (!way) return [];
@@ -168,7 +188,7 @@ const tables: Surface = {
 };
 
 /** A paper that keeps what is written on it. */
-function paperWith(
+export function paperWith(
   what: keyof typeof PAPER_PAGES,
   evening: Evening,
 ): { kind: string; text: string; done?: boolean }[] {
@@ -365,7 +385,18 @@ const others: Surface = {
 };
 
 /** Every surface that is held against the others. A new one is a line here. */
-export const SURFACES: readonly Surface[] = [screens, counter, tables, paper, page, command, others];
+export const SURFACES: readonly Surface[] = [
+  screens,
+  counter,
+  tables,
+  paper,
+  page,
+  command,
+  others,
+  drawings,
+  commands,
+  answers,
+];
 
 /** All that all surfaces say of an evening. */
 export async function claimsOf(evening: Evening, surfaces: readonly Surface[] = SURFACES): Promise<Claim[]> {

@@ -3,7 +3,8 @@ import path from 'node:path';
 import { type LogEntry, readPlanJson } from '@lattice/core';
 import { type Claim, disagreementsIn, saidOnce } from '../src/claim.ts';
 import { type Evening, eveningOf } from '../src/evening.ts';
-import { claimsOf, eveningSaid, type Surface, SURFACES } from '../src/surfaces.ts';
+import type { Surface } from '../src/surface.ts';
+import { claimsOf, eveningSaid, SURFACES } from '../src/surfaces.ts';
 
 const EVENINGS = 40;
 const surface = (name: string): Surface => SURFACES.find((one) => one.name === name)!;

@@ -27,7 +27,8 @@ describe('drawings of the stages for paper', () => {
     }));
     // Of the outer border first: on its left strip 2½ in, on its top strip 2½ down; then of the inner, 5 in from those.
     expect(words.map(({ text }) => text)).toEqual(['5″', '5″', '3″', '2″']);
-    expect([words[0]!.x, words[1]!.y, words[2]!.x, words[3]!.y]).toEqual([2.5, 2.5, 6.5, 6]);
+    // Words stand on a line a little lower than their middle: 0.35 of 69½ ÷ 26, about 1.
+    expect([words[0]!.x, words[1]!.y, words[2]!.x, words[3]!.y]).toEqual([2.5, 2.5 + 1, 6.5, 6 + 1]);
     // None lies over another.
     expect(Math.abs(words[0]!.y - words[2]!.y)).toBeGreaterThan(3);
     expect(Math.abs(words[1]!.x - words[3]!.x)).toBeGreaterThan(6);

@@ -72,12 +72,32 @@ interface Raw extends Omit<JournalLine, 'text'> {
 export function journalOf(log: readonly LogEntry[], quilt: string, names: Names): JournalLine[] {
   const own = mergeLogs(log.filter((entry) => entry.quilt === quilt));
   const lines = [
-    ...own.flatMap((entry) => rawOf(entry, names)),
+    ...withoutRepeats(own).flatMap((entry) => rawOf(entry, names)),
     ...noteLines(own, quilt),
     ...timeLines(own, quilt),
   ];
   lines.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
   return together(lines).flatMap(said);
+}
+
+/**
+ * Seams that two devices ticked are sewn once, and one that was not sewn is not taken out: what an entry says of seams
+ * is what it changed. Entries that changed none are left out.
+ */
+function withoutRepeats(own: readonly LogEntry[]): LogEntry[] {
+  const sewn = new Set<string>();
+  return own.flatMap((entry): LogEntry[] => {
+    if (entry.kind === 'seams-sewn') {
+      const seams = entry.body.seams.filter(({ seam }) => !sewn.has(seam));
+      for (const { seam } of seams) sewn.add(seam);
+      return seams.length === 0 ? [] : [{ ...entry, body: { ...entry.body, seams } }];
+    }
+    if (entry.kind === 'seams-ripped') {
+      const seams = entry.body.seams.filter((seam) => sewn.delete(seam));
+      return seams.length === 0 ? [] : [{ ...entry, body: { seams } }];
+    }
+    return [entry];
+  });
 }
 
 function together(lines: readonly Raw[]): Raw[] {
