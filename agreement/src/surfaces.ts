@@ -65,7 +65,7 @@ const screens: Surface = {
       },
       { of: 'cloths to buy', value: buying.filter(({ settled }) => settled === null).length },
       ...drawnSaid(quilt),
-      ...edgeSaid(plan, quilt),
+      ...edgeSaid(quilt),
       ...doneSaid(evening),
     ];
   },
@@ -106,7 +106,7 @@ function trianglesIn(w: number, h: number, corners: 0 | 1 | 2): (readonly [numbe
 }
 
 /** What binding and backing come to. */
-const edgeSaid = (plan: Plan, { edge: { binding }, layers }: Quilt): Said[] => [
+const edgeSaid = ({ edge: { binding }, layers }: Quilt): Said[] => [
   ...(binding && !binding.bias
     ? [
         { of: 'binding length', value: binding.length.value },
@@ -119,7 +119,6 @@ const edgeSaid = (plan: Plan, { edge: { binding }, layers }: Quilt): Said[] => [
         { of: 'backing height', value: layers.backing.height.value },
       ]
     : []),
-  { of: 'seam', value: plan.seam },
 ];
 
 /** What has been done so far. */

@@ -115,6 +115,20 @@ describe('the journal', () => {
     ];
     expect(texts(log)).toEqual(['3 seams sewn', '1 seam taken out, or not sewn after all']);
   });
+  // Two devices that tick the same seam have sewn it once; what is not sewn cannot be taken out.
+  test('a seam ticked on two devices is told once, and once taken out', () => {
+    const e = entriesOf('q1');
+    const seam = (name: string) => ({ seam: `${name} b`, length: 12.5 });
+    const log = [
+      e('2026-11-26T19:00:00Z', 'seams-sewn', { unit: 'in', seams: [seam('a'), seam('b')] }),
+      e('2026-11-26T19:01:00Z', 'seams-sewn', { unit: 'in', seams: [seam('b'), seam('c')] }),
+      e('2026-11-26T19:02:00Z', 'seams-sewn', { unit: 'in', seams: [seam('a')] }),
+      e('2026-11-26T21:00:00Z', 'seams-ripped', { seams: ['b b', 'x b'] }),
+      e('2026-11-26T21:01:00Z', 'seams-ripped', { seams: ['b b'] }),
+      e('2026-11-26T23:00:00Z', 'seams-sewn', { unit: 'in', seams: [seam('b')] }),
+    ];
+    expect(texts(log)).toEqual(['3 seams sewn', '1 seam taken out, or not sewn after all', '1 seam sewn']);
+  });
   test('a note reworded and struck keeps what it said', () => {
     const e = entriesOf();
     const about = { block: 'b17' };
