@@ -58,6 +58,17 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await expectSize(page, '73 × 85″');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expectSize(page, '70 × 81 1/2″');
+  // Done again by the button, undone and done by keys: sizes and field follow each time.
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expectSize(page, '73 × 85″');
+  await expect(field(page, 'Sash, finished')).toHaveValue('2″');
+  await page.locator('body').press('Control+z');
+  await expectSize(page, '70 × 81 1/2″');
+  await page.locator('body').press('Control+Shift+z');
+  await expectSize(page, '73 × 85″');
+  await page.locator('body').press('Control+z');
+  await expectSize(page, '70 × 81 1/2″');
+  await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled();
 
   await tab(page, 'Pieces');
   const list = page.getByTestId('cutting-list');
@@ -68,7 +79,8 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await expect(page.getByRole('dialog')).toContainText('Upright: 6 rows × (5 + 1) = 36');
   await page.keyboard.press('Escape');
   await expect.poll(() => plain(page.getByTestId('binding'))).toContain('313″');
-  await expect.poll(() => plain(page.getByTestId('binding'))).toContain('9 at 2 1/2″');
+  await expect.poll(() => plain(page.getByTestId('binding'))).toContain('8 at 2 1/2″');
+  await expect.poll(() => plain(page.getByTestId('binding'))).toContain('2 shorter ones, 12 and 5 1/2″ long');
   await expect(page.getByTestId('backing')).toContainText('2 panels, vertical seams');
 
   await tab(page, 'Buy');

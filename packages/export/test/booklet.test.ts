@@ -27,6 +27,25 @@ function rendered(bytes: Uint8Array, dpi: number, only?: { page: number; out: st
 const pdf = async (plan: Plan, what = 'booklet', more: Partial<TakeJob> = {}) =>
   (await take(takeaway('pdf', what)!, jobOf(plan, more))).bytes;
 
+/** Level lines of a page as drawn, so long at least and at most, in dots. */
+function levelRuns(
+  dark: (x: number, y: number) => boolean,
+  { width, from: first, to }: { width: number; from: number; to: number },
+  least: number,
+  most: number,
+): { y: number; from: number; length: number }[] {
+  const runs = [];
+  for (let y = first; y < to; y += 1)
+    for (let x = 0, from = -1; x < width; x += 1) {
+      if (dark(x, y) && from < 0) from = x;
+      if ((!dark(x, y) || x === width - 1) && from >= 0) {
+        if (x - from > least && x - from < most) runs.push({ y, from, length: x - from });
+        from = -1;
+      }
+    }
+  return runs;
+}
+
 describe('the booklet', () => {
   test('every page has dark dots and words, on either paper; it has an outline, a title, a language and page numbers', async () => {
     for (const paper of ['a4', 'letter'] as const) {
@@ -72,15 +91,7 @@ describe('the booklet', () => {
     const grey = readFileSync(out);
     const dark = (x: number, y: number) => grey[y * width + x]! < 140;
     // Long level lines in the upper part of the page: the upper and lower sides of the squares.
-    const runs = [];
-    for (let y = 0; y < 1100; y += 1)
-      for (let x = 0, from = -1; x < width; x += 1) {
-        if (dark(x, y) && from < 0) from = x;
-        if ((!dark(x, y) || x === width - 1) && from >= 0) {
-          if (x - from > 250 && x - from < 420) runs.push({ y, from, length: x - from });
-          from = -1;
-        }
-      }
+    const runs = levelRuns(dark, { width, from: 0, to: 1100 }, 250, 420);
     for (const side of [300, 300 * (3 / 2.54)]) {
       const own = runs.filter(({ length }) => Math.abs(length - side) < 8);
       const [top, bottom] = [Math.min(...own.map(({ y }) => y)), Math.max(...own.map(({ y }) => y))];
@@ -88,6 +99,32 @@ describe('the booklet', () => {
       for (const { length } of own) expect(Math.abs(length - side)).toBeLessThanOrEqual(4);
       expect(Math.abs(bottom - top - side)).toBeLessThanOrEqual(4);
     }
+  }, 60_000);
+  test('the label for the back is true to size: cut 5 × 4, turned under at 4 1/2 × 3 1/2, its words inside', async () => {
+    const out = path.join(folder, 'label.grey');
+    const plan = demoPlan('cot-on-point');
+    const all = rendered(await pdf(plan), 40).pages;
+    const page = all.findIndex(({ text }) => text.includes('Label, true to size'));
+    const { pages } = rendered(await pdf(plan), 300, { page: page + 1, out });
+    const { width, height } = pages[0]!;
+    const grey = readFileSync(out);
+    const dark = (x: number, y: number) => grey[y * width + x]! < 140;
+    // 4½ × 3½ finished (from memory) with a seam of ¼ all round: 1500 by 1200 dots; the fold is broken.
+    const runs = levelRuns(dark, { width, from: 0, to: height }, 1450, 1550);
+    const [top, bottom] = [Math.min(...runs.map(({ y }) => y)), Math.max(...runs.map(({ y }) => y))];
+    expect(runs.length).toBeGreaterThan(1);
+    for (const { length } of runs) expect(Math.abs(length - 1500)).toBeLessThanOrEqual(5);
+    expect(Math.abs(bottom - top - 1200)).toBeLessThanOrEqual(5);
+    const left = runs[0]!.from;
+    // Nothing but the fold stands within a quarter of an inch of the cut, and words stand inside it.
+    const inside = (x: number, y: number) => dark(left + x, top + y);
+    const count = (x0: number, x1: number, y0: number, y1: number) => {
+      let dots = 0;
+      for (let y = y0; y < y1; y++) for (let x = x0; x < x1; x++) if (inside(x, y)) dots++;
+      return dots;
+    };
+    expect(count(10, 68, 10, 1190)).toBe(0);
+    expect(count(90, 1410, 90, 1110)).toBeGreaterThan(1000);
   }, 60_000);
   test('the same plan at the same moment is the same file; another moment is another', async () => {
     const plan = demoPlan('harbour-metric');

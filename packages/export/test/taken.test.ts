@@ -122,6 +122,45 @@ describe('each comes out as what it is called, by readers that had no part in it
     expect(readPlanJson(text(files['quilt.plan.json']!))).toEqual({ ok: true, plan });
     expect(JSON.parse(text(files['log.json']!))).toEqual(log);
   });
+  test('pictures in a zip are the pictures, of blocks, of notes and of the stash; one that is missing is told', async () => {
+    const paint = (red: number, width: number) =>
+      sharp({ create: { width, height: 10, channels: 3, background: { r: red, g: 0, b: 0 } } })
+        .webp({ lossless: true })
+        .toBuffer();
+    const ids = ['a', 'b', 'c', 'd'].map((letter) => letter.repeat(32));
+    const there = new Map([
+      [ids[0]!, await paint(200, 30)],
+      [ids[1]!, await paint(100, 20)],
+    ]);
+    const block = { id: 'b1', name: 'Leaf', width: null, height: null, picture: ids[0]! };
+    const plan = { ...demoPlan(), pile: [block, { ...block, id: 'b2', picture: ids[3]! }] };
+    const note = { text: 'x', stage: '', about: {}, pictures: [ids[1]!] };
+    const log = [
+      { id: 'note-00001', quilt: 'q1', at: '2026-11-26T11:00:00Z', kind: 'noted', body: note },
+      // Of another quilt: it does not come along.
+      {
+        id: 'note-00002',
+        quilt: 'q2',
+        at: '2026-11-26T11:00:00Z',
+        kind: 'noted',
+        body: { ...note, pictures: [ids[2]!] },
+      },
+    ] as LogEntry[];
+    const picture = (id: string) => Promise.resolve(there.get(id) ?? null);
+    const files = unzipSync(await written(plan, 'zip', undefined, { log, picture }));
+    const names = Object.keys(files).filter((name) => name.startsWith('pictures/'));
+    expect(names.sort()).toEqual([`pictures/${ids[0]}.webp`, `pictures/${ids[1]}.webp`]);
+    for (const [i, width, red] of [
+      [0, 30, 200],
+      [1, 20, 100],
+    ] as const) {
+      const bytes = Buffer.from(files[`pictures/${ids[i]}.webp`]!);
+      expect(await sharp(bytes).metadata()).toMatchObject({ format: 'webp', width, height: 10 });
+      expect((await sharp(bytes).stats()).dominant.r).toBeGreaterThan(red - 16);
+      expect((await sharp(bytes).stats()).dominant.r).toBeLessThan(red + 16);
+    }
+    expect(text(files['index.html']!)).toContain(ids[3]!);
+  }, 30_000);
   test('a calendar, a palette, a table, the plan itself', async () => {
     const plan = demoPlan();
     const calendar = new ICAL.Component(ICAL.parse(text(await written(plan, 'ics'))) as unknown[]);
