@@ -16,7 +16,7 @@ interface Polyline {
 }
 
 /** Polylines of a DXF, read pair by pair as the format has it: a number that says what follows, and what follows. */
-export function polylinesIn(text: string): Polyline[] {
+function polylinesIn(text: string): Polyline[] {
   const lines = text.split(/\r?\n/);
   const found: { layer: string; xs: number[]; ys: number[] }[] = [];
   let open: (typeof found)[number] | null = null;

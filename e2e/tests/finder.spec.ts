@@ -161,3 +161,22 @@ test('what a fit leaves over is remembered, offered, and still there after a rel
   await offers.getByRole('link', { name: 'Go to it' }).click();
   await expect(page).toHaveTitle(/^Blocks over from/);
 });
+
+test('a new quilt of a size to reach: a border as it fits, or none, each drawn before it is laid out', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}new?have=size`);
+  const chips = page.getByRole('radiogroup', { name: 'A border round it, finished' });
+  const chip = (name: string) => chips.getByText(name, { exact: true });
+  const begun = page.getByTestId('begun-size');
+  await expect(chips.getByRole('radio', { name: 'As it fits' })).toBeChecked();
+  await expect(begun).toBeVisible();
+  await chip('None').click();
+  await expect(chips.getByRole('radio', { name: 'None' })).toBeChecked();
+  await expect(begun).toBeVisible();
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.waitForURL(/\/setting$/);
+  await expect(page.getByRole('textbox', { name: /^Block width/ })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: /Border/ })).toHaveCount(0);
+});

@@ -98,10 +98,12 @@ test('split into two: drawn with the border it takes, put on the shelf, the one 
   await page.keyboard.press('Escape');
   // The second of the two with a wider border of its own: both sizes are said, and what both take.
   await page.getByText('Each quilt its own borders').click();
-  const second = page.getByRole('group', { name: 'Quilt 2' }).getByLabel(/Border.*finished/).first();
+  const second = page.getByRole('group', { name: 'Quilt 2' }).getByRole('textbox').first();
   await second.fill('6');
   await second.press('Enter');
-  await expect.poll(() => plain(first)).toMatch(/\d″, .*″.*Border strip .*″, .*″; .* more than the one quilt/);
+  await expect
+    .poll(() => plain(first))
+    .toMatch(/\d″, .*″.*Border strip .*″, .*″; .* more than the one quilt/);
   await page.getByText('Each quilt its own borders').click();
   await choose(page, /Quilts/, '3 quilts');
   await expect.poll(() => plain(first)).toContain('9 blocks each, 3 over');

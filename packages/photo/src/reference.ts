@@ -41,7 +41,7 @@ const MOST = 14;
 const FARTHEST = 0.09;
 
 /** The four squares that lie as a reference does, the best first; none where there is none. */
-export function findReference(squares: readonly DarkSquare[], reference: Reference): FoundReference | null {
+function findReference(squares: readonly DarkSquare[], reference: Reference): FoundReference | null {
   const tried = squares.slice(0, MOST);
   let best: FoundReference | null = null;
   for (let a = 0; a < tried.length; a++)

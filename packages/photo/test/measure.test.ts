@@ -139,12 +139,15 @@ describe('a word where it cannot, or hardly', () => {
     expect(photos.get('chance 2')!.doubts).not.toContain('printed-small');
     expect(photos.get('chance 2')!.doubts).not.toContain('printed-large');
   });
-  it.each(['a4', 'letter'])('the sheet is %s and the other was told: measured as what it is, and said', (paper) => {
-    const told = photos.get(`${paper}, the other told`)!;
-    expect(told.doubts.filter((d) => /^is-/.test(d))).toEqual([`is-${paper}`]);
-    // By the wrong sheet every length would be off by a thirtieth or more.
-    expect(Math.max(...errors(told))).toBeLessThan(1 / 16);
-  });
+  it.each(['a4', 'letter'])(
+    'the sheet is %s and the other was told: measured as what it is, and said',
+    (paper) => {
+      const told = photos.get(`${paper}, the other told`)!;
+      expect(told.doubts.filter((d) => /^is-/.test(d))).toEqual([`is-${paper}`]);
+      // By the wrong sheet every length would be off by a thirtieth or more.
+      expect(Math.max(...errors(told))).toBeLessThan(1 / 16);
+    },
+  );
   it('too far away to judge an eighth', () => {
     const { doubts, refused } = photos.get('far away')!;
     expect(refused ?? doubts.join(' ')).toMatch(/come-closer|too-unsure|no-reference/);

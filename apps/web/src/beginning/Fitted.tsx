@@ -56,10 +56,11 @@ export function Fitted({
       borders: { ...borders, count: bordered ? Math.max(1, plan.borders.length) : 0 },
     };
   }, [plan, size, bordered]);
-  const { news, failed } = useFits(plan, request);
+  const { news, old, failed } = useFits(plan, request);
   const [chosen, setChosen] = useState(0);
   const best = useMemo(() => news?.best.slice(0, 3) ?? [], [news]);
-  const pick = best[Math.min(chosen, best.length - 1)];
+  // What was found for other answers is shown until there is better, and not laid out.
+  const pick = old ? undefined : best[Math.min(chosen, best.length - 1)];
   useEffect(() => {
     onFit(pick ? applyFit(plan, pick, request.target, newId) : null);
   }, [pick, plan, request, onFit]);

@@ -4,14 +4,17 @@ import { useAppSelector } from '../app/store.ts';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
 
 /** What the drawing shows, in a sentence. */
-function quiltInWords(plan: Plan, { layout }: Quilt): string {
+function quiltInWords(plan: Plan, { layout: { centre: planned, sizes } }: Quilt): string {
   const { unit, borders, grid } = plan;
   const { name, whole } = settingOf(plan.setting.kind);
-  const centre = formatSize(layout.centre.width.value, layout.centre.height.value, unit);
+  const sized = ({ width, height }: typeof planned) => formatSize(width.value, height.value, unit);
+  // What is drawn is the plan; what a tape said of it is said beside it.
+  const { used, measured } = sizes[0]!;
+  const centre = measured ? `planned ${sized(planned)} and measured ${sized(used)}` : sized(planned);
   const round = borders.map(({ sides, ends }) =>
     sides === ends
       ? formatWithUnit(sides, unit)
-      : `${formatWithUnit(sides, unit)} at the sides and ${formatWithUnit(ends, unit)} at the ends`,
+      : `${formatWithUnit(sides, unit)} at the sides and ${formatWithUnit(ends, unit)} at top and bottom`,
   );
   const laid = whole ? name : `${name}, ${grid.across} across and ${grid.down} down`;
   return `${laid}; the centre is ${centre}. ${

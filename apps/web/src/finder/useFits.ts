@@ -2,12 +2,15 @@ import type { FitRequest, Plan } from '@lattice/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FindNews } from '../workers/find.worker.ts';
 
-/** A search in a worker: what it has found so far, how far it is, and how to stop it. Starts anew when the request changes. */
+/**
+ * A search in a worker: what it has found so far, how far it is, and how to stop it. Starts anew when the request changes;
+ * until that one has found something, what the one before found is still there, and said to be `old`.
+ */
 export function useFits(
   plan: Plan,
   request: FitRequest,
-): { news: FindNews | null; failed: boolean; stop: () => void } {
-  const [news, setNews] = useState<FindNews | null>(null);
+): { news: FindNews | null; old: boolean; failed: boolean; stop: () => void } {
+  const [heard, setHeard] = useState<{ readonly asked: string; readonly news: FindNews } | null>(null);
   const [failed, setFailed] = useState(false);
   const worker = useRef<Worker | null>(null);
   const asked = JSON.stringify({ plan, request });
@@ -16,7 +19,7 @@ export function useFits(
     worker.current = started;
     started.onmessage = ({ data }: MessageEvent<FindNews>) => {
       setFailed(false);
-      setNews(data);
+      setHeard({ asked, news: data });
     };
     started.onerror = () => setFailed(true);
     started.postMessage(JSON.parse(asked));
@@ -24,7 +27,7 @@ export function useFits(
   }, [asked]);
   const stop = useCallback(() => {
     worker.current?.terminate();
-    setNews((had) => had && { ...had, finished: true });
+    setHeard((had) => had && { ...had, news: { ...had.news, finished: true } });
   }, []);
-  return { news, failed, stop };
+  return { news: heard?.news ?? null, old: heard !== null && heard.asked !== asked, failed, stop };
 }

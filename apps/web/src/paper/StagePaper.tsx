@@ -9,6 +9,7 @@ import {
   BlocksLines,
   BordersLines,
   EdgeLines,
+  JoinsLines,
   LayersLines,
   PiecesToTick,
   ShoppingToTick,
@@ -70,6 +71,7 @@ const LISTS: Readonly<Record<Stage, React.ReactNode>> = {
     <>
       <DrawnEdge />
       <EdgeLines />
+      <JoinsLines />
     </>
   ),
   cut: (

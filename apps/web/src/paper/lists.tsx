@@ -138,16 +138,18 @@ export function EdgeLines() {
       : []),
     ...(points ? [{ what: 'Prairie points', figures: String(points.total.value) }] : []),
   ];
-  const joins = (binding?.joins.joins ?? []).map((join, i) => ({
+  return <Lines title="Edge" lines={lines} />;
+}
+
+/** Where the binding is joined, by the numbers that stand on the drawing. */
+export function JoinsLines() {
+  const { unit } = useAppSelector(selectPlan);
+  const { binding } = useAppSelector(selectQuiltAsCut).edge;
+  const lines = (binding?.joins.joins ?? []).map((join, i) => ({
     what: join.last ? 'S' : String(i),
     figures: joinSays(join, i, unit),
   }));
-  return (
-    <>
-      <Lines title="Edge" lines={lines} />
-      <Lines title="Joins of the binding" lines={joins} />
-    </>
-  );
+  return <Lines title="Joins of the binding" lines={lines} />;
 }
 
 /** Borders from the centre out. */

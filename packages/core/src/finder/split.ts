@@ -30,7 +30,7 @@ export interface Split {
 }
 
 /** One of the smaller quilts; lengths in the plan's unit. */
-export interface Twin {
+interface Twin {
   readonly finished: { readonly width: number; readonly height: number };
   /** Border strip it takes. */
   readonly border: Figure;
