@@ -1,14 +1,14 @@
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { startPlan } from '@lattice/core';
 import Driver from 'better-sqlite3';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import { Backups, backupFolder } from '../src/backup/backups.ts';
-import { checkBackup, copyDatabase } from '../src/backup/copy.ts';
+import { checkBackup, copyDatabase, NotABackup } from '../src/backup/copy.ts';
 import { restoreBackup } from '../src/backup/restore.ts';
 import { backupName, outdated } from '../src/backup/rotation.ts';
-import { type Database, databaseFile, openDatabase } from '../src/database/open.ts';
+import { DamagedDatabase, type Database, databaseFile, openDatabase } from '../src/database/open.ts';
 import { folder, outsideAt, throwAway } from './support/house.ts';
 
 let database: Database;
@@ -107,6 +107,56 @@ describe('going back to one', () => {
     expect((await add('again')).status).toBe(201);
   });
 
+  test('what was written ahead of it comes along: of the backup, and of what was there before', async () => {
+    // As a kill leaves a folder: the main file without what was written last, which lies beside it.
+    const killed = (from: string, to: string) => {
+      for (const tail of ['', '-wal']) writeFileSync(to + tail, readFileSync(from + tail));
+    };
+    await add('one');
+    const fiveAgo = path.join(folder(), 'five-ago.sqlite');
+    await copyDatabase(database.driver, fiveAgo);
+    for (const title of ['two', 'three']) await add(title);
+    const elsewhere = folder();
+    killed(databaseFile(data), databaseFile(elsewhere));
+    expect(statSync(`${databaseFile(elsewhere)}-wal`).size).toBeGreaterThan(0);
+    // Into the killed folder: what was there before is one whole file.
+    const { before } = await restoreBackup(fiveAgo, elsewhere, outside.now());
+    expect(titles(databaseFile(elsewhere))).toEqual(['one']);
+    expect(titles(before!)).toEqual(['one', 'two', 'three']);
+    expect(readdirSync(backupFolder(elsewhere))).toEqual([path.basename(before!)]);
+    // And back again from a file that has its log beside it.
+    const leftSo = path.join(folder(), 'left-so.sqlite');
+    killed(databaseFile(data), leftSo);
+    const { holds } = await restoreBackup(leftSo, elsewhere, outsideAt('2026-11-27T08:00:00Z').now());
+    expect(holds.quilts).toBe(3);
+    expect(titles(databaseFile(elsewhere))).toEqual(['one', 'two', 'three']);
+    expect(existsSync(path.join(elsewhere, 'restoring'))).toBe(false);
+  });
+
+  test('refuses a database of something else that has quilts too, and a damaged one, and nothing was changed', async () => {
+    await add('kept');
+    const file = path.join(folder(), 'elsewhere.sqlite');
+    await copyDatabase(database.driver, file);
+    await database.close();
+    const before = readFileSync(databaseFile(data));
+    const foreign = path.join(folder(), 'foreign.sqlite');
+    const other = new Driver(foreign);
+    other.exec("create table quilts (title text); insert into quilts values ('a bedspread')");
+    other.close();
+    await expect(restoreBackup(foreign, data, outside.now())).rejects.toBeInstanceOf(NotABackup);
+    // Ours by its number, but a table of it is gone: it cannot be brought up, and that shows before anything is touched.
+    const gone = new Driver(file);
+    gone.exec(
+      "drop table log_entries; delete from knex_migrations where name like '%cards-anew%' or name like '%safe%'",
+    );
+    gone.close();
+    await expect(restoreBackup(file, data, outside.now())).rejects.toBeInstanceOf(DamagedDatabase);
+    expect(readFileSync(databaseFile(data)).equals(before)).toBe(true);
+    expect(readdirSync(data).filter((name) => name === 'restoring')).toEqual([]);
+    database = await openDatabase(data);
+    expect(titles(databaseFile(data))).toEqual(['kept']);
+  });
+
   test('from a damaged database; from none', async () => {
     await add('kept');
     const file = path.join(folder(), 'elsewhere.sqlite');
@@ -156,6 +206,38 @@ describe('by themselves', () => {
     );
     expect(files.filter((file) => file.startsWith('by-hand')).length).toBe(1);
     for (const file of files) expect(checkBackup(path.join(backupFolder(data), file)).quilts).toBe(0);
+  });
+
+  test('killed between the day’s and the week’s, or while one is written: made the next time, and what is half made goes', async () => {
+    await add('one');
+    const clock = outsideAt('2026-09-02T06:00:00Z');
+    const backups = new Backups(database, backupFolder(data), clock.now);
+    await backups.makeDue();
+    const weekly = path.join(backupFolder(data), 'weekly-2026-08-31.sqlite');
+    expect(checkBackup(weekly).quilts).toBe(1);
+    // The week's is gone, and half of one lies there as a kill leaves it; and one that is just being written.
+    const whole = readFileSync(weekly);
+    rmSync(weekly);
+    const half = (name: string, at: Date) => {
+      const file = path.join(backupFolder(data), name);
+      writeFileSync(file, whole.subarray(0, 5000));
+      utimesSync(file, at, at);
+    };
+    half('weekly-2026-08-31.sqlite.part', new Date('2026-09-01T06:00:00Z'));
+    half('by-hand-2026-09-02T055900.sqlite.part', clock.now());
+    backups.tidy();
+    expect(readdirSync(backupFolder(data)).sort()).toEqual([
+      'by-hand-2026-09-02T055900.sqlite.part',
+      'daily-2026-09-02.sqlite',
+    ]);
+    expect(backups.list().map(({ file }) => file)).toEqual(['daily-2026-09-02.sqlite']);
+    await backups.makeDue();
+    expect(checkBackup(weekly).quilts).toBe(1);
+    // A day's backup that is damaged does not become the week's.
+    rmSync(weekly);
+    writeFileSync(path.join(backupFolder(data), 'daily-2026-09-02.sqlite'), whole.subarray(0, 9000));
+    await expect(backups.makeDue()).rejects.toBeDefined();
+    expect(existsSync(weekly)).toBe(false);
   });
 
   test('only their own files are ever deleted', () => {

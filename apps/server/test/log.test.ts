@@ -1,4 +1,4 @@
-import { LOG_BATCH, type LogEntry, startPlan } from '@lattice/core';
+import { LOG_BATCH, type LogEntry, startPlan, LIMITS } from '@lattice/core';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import * as log from '../src/database/migrations/2026-11-26-log.ts';
@@ -55,6 +55,18 @@ test('nonsense is refused as a whole, and nothing of it is kept', async () => {
     expect((await post(entries)).status).toBe(400);
   expect((await request(app()).get('/api/log?since=then')).status).toBe(400);
   expect((await since('since=0')).entries).toEqual([]);
+});
+
+// One limit, stated once: what the field lets a maker write, the schema takes and the guard before it lets pass.
+test('a note of as many letters as the field takes is kept; one letter more is refused in words', async () => {
+  const note = (letters: number) => ({
+    ...{ id: `note-of-${letters}`, quilt: 'q1', at: '2026-11-26T09:00:00Z', kind: 'noted' },
+    body: { text: 'ä'.repeat(letters), stage: '', about: {}, pictures: [] },
+  });
+  expect((await post([note(LIMITS.note)])).status).toBe(200);
+  const { status, body } = await post([note(LIMITS.note + 1)]);
+  expect([status, body.message]).toEqual([400, expect.stringContaining('Entries of the log cannot be read')]);
+  expect((await since('since=0')).entries).toHaveLength(1);
 });
 
 test('bookings that older plans carried move into the log', async () => {

@@ -210,6 +210,16 @@ describe('a file that is no parcel, or means harm, is refused within a second an
       () => renamed(zipSync({ ...good, 'axx.json': Buffer.from('x') }), 'axx.json', '/xx.json'),
       /leads out/,
     ],
+    [
+      'one bit turned in what it holds',
+      () => {
+        const bytes = Buffer.from(zipSync(good, { level: 0 }));
+        // A letter of the title, large for small: still a plan that can be read, and not the one that was packed.
+        bytes[bytes.indexOf(plan.title)]! ^= 0x20;
+        return bytes;
+      },
+      /damaged/,
+    ],
     ['a size that lies low', () => lying(zipSync(good), 10), /damaged/],
     ['a size that lies high', () => lying(zipSync(good), 3_900_000), /damaged|tighter/],
     ['a link', linked, /link/],

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { startPlan } from '@lattice/core';
+import { type LogEntry, startPlan } from '@lattice/core';
 import { type Logger, pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../src/app.ts';
@@ -107,6 +107,18 @@ describe('quilts over HTTP', () => {
         .send({ revision: 1, plan: { ...plan, title } });
     const statuses = (await Promise.all([write('A'), write('B'), write('C')])).map((r) => r.status).sort();
     expect(statuses).toEqual([200, 409, 409]);
+  });
+
+  test('one that was put there, answer lost, and taken off elsewhere: its retry is told so, and may be put back', async () => {
+    const sent = { id: 'made-in-a-browser-1', plan: { ...plan, title: 'Lost answer' } };
+    await request(app()).post('/api/quilts').send(sent).expect(201);
+    // The same again while it is there is the same answer.
+    await request(app()).post('/api/quilts').send(sent).expect(201);
+    await request(app()).delete(`/api/quilts/${sent.id}`);
+    const { status, body } = await request(app()).post('/api/quilts').send(sent);
+    expect([status, body.code]).toEqual([409, 'taken-off']);
+    expect(body.message).toContain('“Lost answer”');
+    expect((await shelf()).map(({ id }) => id)).not.toContain(sent.id);
   });
 
   test('taken off the shelf and put back', async () => {
@@ -275,6 +287,24 @@ describe('on disk', () => {
         path.resolve(__dirname, '../../../demo'),
       ),
     ).toBe(0);
+  });
+
+  test('seeding that breaks off leaves nothing, and the next time all is there', async () => {
+    const [rows, log] = [new QuiltRepository(database), new LogRepository(database)];
+    const demo = path.resolve(__dirname, '../../../demo');
+    let written = 0;
+    const breaking = {
+      addNow: (entries: readonly LogEntry[]) => {
+        written = log.addNow(entries.slice(0, 10));
+        throw new Error('killed here');
+      },
+    };
+    await expect(seedDemo(rows, breaking, outside, demo)).rejects.toThrow('killed here');
+    expect(written).toBe(10);
+    expect([await rows.count(), (await log.since(0)).newest]).toEqual([0, 0]);
+    expect(await seedDemo(rows, log, outside, demo)).toBeGreaterThan(3);
+    const put = await log.ofKinds('stash-put');
+    expect([put.length > 3, (await log.since(0)).newest > put.length]).toEqual([true, true]);
   });
 
   test('the potting-shed quilt is seeded with the thirty blocks of its table', async () => {

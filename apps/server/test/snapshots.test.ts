@@ -53,6 +53,19 @@ test('sent twice under an id made elsewhere it is one', async () => {
   expect(await list(id)).toHaveLength(1);
 });
 
+test('under an id that a version of another quilt has nothing is kept, and that is said', async () => {
+  const [one, other] = [await add(), await add()];
+  await ask()
+    .post(`/api/quilts/${one}/snapshots`)
+    .send({ name: 'first', id: 'snapshot-elsewhere' })
+    .expect(201);
+  const { status, body } = await ask()
+    .post(`/api/quilts/${other}/snapshots`)
+    .send({ name: 'second', id: 'snapshot-elsewhere' });
+  expect([status, body.code]).toEqual([409, 'id-taken']);
+  expect([(await list(one)).map(({ name }) => name), await list(other)]).toEqual([['first'], []]);
+});
+
 test('every day that a quilt is worked on leaves it as it was the day before; fourteen are kept', async () => {
   const id = await add();
   await save(id, 1, 'the same day');

@@ -100,6 +100,68 @@ describe.each([
     expect(await outbox.items()).toEqual([]);
   });
 
+  test('one item’s own trouble holds up what comes after it of its quilt, and nothing else; in the end it waits for a word', async () => {
+    jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
+    const fault: Outcome<never> = { went: 'not-yet', message: 'A fault of the app.', alone: true };
+    const failing = new Set(['entry-one']);
+    post.senders = Object.fromEntries(
+      Object.keys(post.senders).map((kind) => [
+        kind,
+        async (item: OutboxItem) => {
+          post.sent.push(item);
+          return failing.has(item.id) ? fault : { went: 'done', answer: { revision: 2 } };
+        },
+      ]),
+    ) as unknown as Senders<Answers>;
+    const { outbox: sending, heard: told } = outboxOver(keeping, post);
+    for (const [name, order, quilt] of [
+      ['one', 1, 'q'],
+      ['two', 2, 'other'],
+      ['three', 3, 'q'],
+      ['four', 4, 'other'],
+    ] as const)
+      await sending.keep(entry(name, order, { quilt }));
+    await sending.send();
+    expect(post.sent.map(({ id }) => id)).toEqual(['entry-one', 'entry-two', 'entry-four']);
+    expect(told.find(({ what }) => what === 'not-yet')).toMatchObject({
+      alone: true,
+      message: 'A fault of the app.',
+    });
+    for (let i = 0; i < 4; i++) await sending.send();
+    // Five times in vain: refused with what was said, kept, and what waited behind it has gone.
+    expect((await sending.items()).map(({ id, refused: why }) => [id, why])).toEqual([
+      ['entry-one', 'A fault of the app.'],
+    ]);
+    expect(post.sent.at(-1)!.id).toBe('entry-three');
+    // Tried again by hand, and now it goes.
+    failing.clear();
+    await sending.tryAgain('entry-one');
+    expect(await sending.items()).toEqual([]);
+    jest.useRealTimers();
+  });
+
+  test('an item that this program cannot read is refused, kept, and holds nothing up', async () => {
+    const { outbox, names } = outboxOver(keeping, post);
+    await outbox.keep({ ...entry('poisoned', 1), kind: 'of-tomorrow' } as unknown as OutboxItem);
+    await outbox.keep(entry('two', 2));
+    await outbox.send();
+    expect(names()).toEqual(['two']);
+    expect(
+      (await outbox.items()).map(({ id, refused: why }) => [id, /does not know/.test(why ?? '')]),
+    ).toEqual([['entry-poisoned', true]]);
+  });
+
+  test('a sender that throws is a fault of that item alone', async () => {
+    const { outbox } = outboxOver(keeping, post);
+    post.during = async () => {
+      if (post.sent.at(-1)!.id === 'entry-one') throw new Error('no file');
+    };
+    await outbox.keep(entry('one', 1));
+    await outbox.keep(entry('two', 2, { quilt: 'other' }));
+    await outbox.send();
+    expect((await outbox.items()).map(({ id }) => id)).toEqual(['entry-one']);
+  });
+
   test('what cannot be sent is tried again, with pauses twice as long each time, up to a minute', async () => {
     jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
     const { outbox, heard, names } = outboxOver(keeping, post);

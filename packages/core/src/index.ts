@@ -180,6 +180,7 @@ export { type StockJob } from './plan/cloth-shape.ts';
 export { withStock } from './plan/stock.ts';
 export { convertPlan } from './plan/convert.ts';
 export { excessIn } from './soundness/bounds.ts';
+export { LIMITS } from './soundness/limits.ts';
 export { planProblems, type Problem } from './soundness/problems.ts';
 export { sizeSoFar } from './quilt/size-so-far.ts';
 export { plannedSize } from './soundness/planned-size.ts';

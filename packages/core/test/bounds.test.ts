@@ -1,8 +1,10 @@
 import fc from 'fast-check';
+import { z } from 'zod';
 import {
   computeQuilt,
   EDGE_SHAPES,
   excessIn,
+  LIMITS,
   type Plan,
   planProblems,
   readPlan,
@@ -11,6 +13,7 @@ import {
   startPlan,
   writePlanJson,
 } from '../src/index.ts';
+import { ENTRY_KINDS } from '../src/log/kinds.ts';
 import { anyPlan, inchPlan, wholeSetting } from './support/plans.ts';
 
 const plan = inchPlan({});
@@ -22,7 +25,7 @@ describe('a document that is too much', () => {
     expect(read).toEqual({
       ok: false,
       problems: [
-        { path: [], message: 'This is not a quilt plan: it holds a list of more than 2500 entries.' },
+        { path: [], message: 'This is not a quilt plan: it holds a list of more than 10000 entries.' },
       ],
     });
   });
@@ -30,11 +33,32 @@ describe('a document that is too much', () => {
     let deep: unknown = 1;
     for (let i = 0; i < 50_000; i++) deep = [deep];
     expect(excessIn(deep)).toMatch(/16 deep/);
-    expect(excessIn({ title: 'x'.repeat(5_000) })).toMatch(/4000 letters/);
+    expect(excessIn({ title: 'x'.repeat(100_001) })).toMatch(/100000 letters/);
+    expect(excessIn({ title: 'x'.repeat(100_000) })).toBeNull();
     expect(excessIn(Object.fromEntries(Array.from({ length: 101 }, (_, i) => [`k${i}`, 0])))).toMatch(
       /100 fields/,
     );
     expect(excessIn(Array.from({ length: 2_000 }, () => new Array(100).fill(0)))).toMatch(/150000 values/);
+  });
+  // Whatever a schema takes has to reach it: a note of 10,000 letters, every seam of the largest top ticked at once.
+  test('no schema takes more than the guard before it lets pass, and none takes texts without end', () => {
+    const over: string[] = [];
+    const walk = (node: unknown, at: string): void => {
+      if (typeof node !== 'object' || node === null) return;
+      const { type, maxLength, maxItems, pattern, format } = node as Record<
+        string,
+        number | string | undefined
+      >;
+      const isSaid = 'enum' in node || 'const' in node || pattern !== undefined || format !== undefined;
+      if (type === 'string' && !isSaid && !(Number(maxLength) <= LIMITS.letters))
+        over.push(`${at}: ${maxLength}`);
+      if (type === 'array' && !('prefixItems' in node) && !(Number(maxItems) <= LIMITS.entries))
+        over.push(`${at}: ${maxItems}`);
+      for (const [key, part] of Object.entries(node)) walk(part, `${at}/${key}`);
+    };
+    for (const [kind, schema] of Object.entries(ENTRY_KINDS))
+      walk(z.toJSONSchema(schema, { unrepresentable: 'any' }), kind);
+    expect(over).toEqual([]);
   });
   test('the fullest pile on the fullest wall, measured everywhere, keeps within bounds', () => {
     const edges = { top: 12, bottom: 12, left: 12, right: 12 };

@@ -111,7 +111,18 @@ describe('tables', () => {
     expect(writeTable([{ a: 'x, y', b: 1.5, c: null }], 'comma')).toBe('a;b;c\r\nx, y;1,5;\r\n');
   });
   test('what a spreadsheet would reckon with is words; numbers stay numbers', () => {
-    for (const formula of ['=cmd|"/C calc"!A0', '+1+1', '@SUM(A1)', '\t=1', '-1+2', '-x'])
+    for (const formula of [
+      '=cmd|"/C calc"!A0',
+      '+1+1',
+      '@SUM(A1)',
+      '\t=1',
+      '-1+2',
+      '-x',
+      '\n=1+1',
+      ' \n =1',
+      '-1\n=2',
+      '=1\n2',
+    ])
       expect(rowsOf(writeTable([{ a: formula }]))[0]!['a']).toBe(`'${formula}`);
     expect(rowsOf(writeTable([{ a: -1.25 }]))[0]!['a']).toBe('-1.25');
     expect(rowsOf(writeTable([{ a: -1.25 }], 'comma'), ';')[0]!['a']).toBe('-1,25');

@@ -1,8 +1,8 @@
-import { copyFileSync, existsSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { makeFolder } from '../database/make-folder.ts';
 import type { Database } from '../database/open.ts';
-import { copyDatabase, type Holds } from './copy.ts';
+import { copyBackup, copyDatabase, type Holds } from './copy.ts';
 import { type BackupKind, backupName, kindOf, outdated } from './rotation.ts';
 
 /** A backup as it is listed. */
@@ -15,6 +15,11 @@ export interface Backup {
 
 /** How often it is looked whether a backup is due. */
 const LOOK_MS = 3600 * 1000;
+
+/** A copy that was not finished, and what SQLite had beside it. */
+const HALF_MADE = /\.sqlite\.part(-wal|-shm|-journal)?$/;
+/** Longer than any copy takes. */
+const UNDER_WAY_MS = 3600 * 1000;
 
 /** The folder of backups beside a database. */
 export const backupFolder = (dataFolder: string): string => path.join(dataFolder, 'backups');
@@ -29,8 +34,24 @@ export class Backups {
     private readonly now: () => Date,
   ) {}
 
+  /**
+   * Takes away what a kill left half made here. What is fresh may be under way: a backup by command writes here too.
+   */
+  tidy(): void {
+    if (!existsSync(this.folder)) return;
+    for (const file of readdirSync(this.folder).filter((name) => HALF_MADE.test(name))) {
+      const half = path.join(this.folder, file);
+      if (this.now().getTime() - statSync(half).mtimeMs > UNDER_WAY_MS) rmSync(half, { force: true });
+    }
+  }
+
   /** Makes what is due now, and from then on whenever it is; what goes wrong is told. */
   keepUp(tell: (error: unknown) => void): void {
+    try {
+      this.tidy();
+    } catch (error) {
+      tell(error);
+    }
     const look = () => void this.makeDue().catch(tell);
     look();
     this.timer = setInterval(look, LOOK_MS).unref();
@@ -67,11 +88,14 @@ export class Backups {
 
   /** The day's backup, and the week's, where they are missing; those that are too many go. */
   async makeDue(): Promise<void> {
-    const daily = backupName('daily', this.now());
-    if (existsSync(path.join(this.folder, daily))) return;
-    const { file } = await this.write('daily');
-    const weekly = path.join(this.folder, backupName('weekly', this.now()));
-    if (!existsSync(weekly)) copyFileSync(path.join(this.folder, file), weekly);
+    const [daily, weekly] = (['daily', 'weekly'] as const).map((kind) =>
+      path.join(this.folder, backupName(kind, this.now())),
+    ) as [string, string];
+    const isDue = !existsSync(daily);
+    if (isDue) await this.write('daily');
+    // A kill between the two leaves the week's to be made the next time.
+    if (!existsSync(weekly)) copyBackup(daily, weekly);
+    if (!isDue) return;
     for (const old of outdated(readdirSync(this.folder))) rmSync(path.join(this.folder, old));
   }
 

@@ -1,6 +1,15 @@
-import { chmodSync, closeSync, fsyncSync, openSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  chmodSync,
+  closeSync,
+  copyFileSync,
+  fsyncSync,
+  openSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import Driver from 'better-sqlite3';
-import { checkPages, isDatabase } from '../database/open.ts';
+import { checkPages, isDatabase, isOurs } from '../database/open.ts';
 
 /** What a backup holds. */
 export interface Holds {
@@ -27,15 +36,37 @@ export async function copyDatabase(driver: Driver.Database, file: string, atOnce
     await driver.backup(part, { progress: () => (atOnce ? 0x7fffffff : PAGES_AT_A_TIME) });
     alone(part);
     const holds = checkBackup(part);
-    const descriptor = openSync(part, 'r+');
-    fsyncSync(descriptor);
-    closeSync(descriptor);
+    onDisk(part);
     chmodSync(part, 0o600);
     renameSync(part, file);
     return holds;
   } finally {
     for (const left of [part, `${part}-wal`, `${part}-shm`, `${part}-journal`]) rmSync(left, { force: true });
   }
+}
+
+/**
+ * Copies a backup that nobody writes to: what stands under `to` is there only once it is whole, on the disk and looked
+ * through.
+ *
+ * @throws NotABackup, DamagedDatabase, or an error of the file system; nothing is left behind
+ */
+export function copyBackup(from: string, to: string): void {
+  const part = `${to}.part`;
+  try {
+    copyFileSync(from, part);
+    checkBackup(part);
+    onDisk(part);
+    renameSync(part, to);
+  } finally {
+    rmSync(part, { force: true });
+  }
+}
+
+function onDisk(file: string): void {
+  const descriptor = openSync(file, 'r+');
+  fsyncSync(descriptor);
+  closeSync(descriptor);
 }
 
 /** A backup is one file, with nothing beside it to be forgotten when it is carried off. */
@@ -59,7 +90,7 @@ export function checkBackup(file: string): Holds {
       name: string;
     }[];
     const has = (table: string) => tables.some(({ name }) => name === table);
-    if (!has('quilts')) throw new NotABackup();
+    if (!isOurs(copy) || !has('quilts')) throw new NotABackup();
     const count = (table: string) =>
       has(table) ? (copy.prepare(`select count(*) as n from ${table}`).get() as { n: number }).n : 0;
     return {

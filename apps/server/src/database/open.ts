@@ -40,6 +40,12 @@ export class DamagedDatabase extends Error {}
 /** The database file of a data folder. */
 export const databaseFile = (folder: string): string => path.join(folder, 'lattice.sqlite');
 
+/**
+ * The number in a file's header that says whose it is (SQLite's file format, byte 68): "Latt". Files older than it are
+ * told by their table of migrations.
+ */
+const OURS = 0x4c617474;
+
 /** A database file's first bytes (published in SQLite's file format). */
 const MAGIC = Buffer.from('SQLite format 3\0', 'latin1');
 
@@ -165,7 +171,13 @@ async function bringUp({ knex, driver }: Database): Promise<void> {
   if (done.length === known.length) return;
   if (done.length > 0) await knex.migrate.forceFreeMigrationsLock();
   await knex.migrate.latest();
+  driver.pragma(`application_id = ${OURS}`);
 }
+
+/** Whether a database is one of this app, whichever version made it. */
+export const isOurs = (driver: Driver.Database): boolean =>
+  driver.pragma('application_id', { simple: true }) === OURS ||
+  migrationsOf(driver).some((done) => done === MIGRATIONS[0]!.name);
 
 /** Names of the migrations a database has had. */
 function migrationsOf(driver: Driver.Database): string[] {

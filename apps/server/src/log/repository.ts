@@ -31,6 +31,11 @@ export class LogRepository {
 
   /** Adds entries; those that are there already stay as they are. Answers how many were new. */
   async add(entries: readonly LogEntry[]): Promise<number> {
+    return this.addNow(entries);
+  }
+
+  /** The same without waiting: inside another transaction they are a part of it. */
+  addNow(entries: readonly LogEntry[]): number {
     if (entries.length === 0) return 0;
     const rows = entries.map(({ body, ...entry }) => ({ ...entry, body: JSON.stringify(body) }));
     const { knex, statements } = this.database;

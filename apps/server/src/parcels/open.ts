@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib';
 import { type Entry, fromBuffer, type ZipFile } from 'yauzl';
 import { Refusal } from '../errors.ts';
 
@@ -139,6 +140,11 @@ const contentOf = (zip: ZipFile, entry: Entry, most: number): Promise<Buffer> =>
         if (length > most) stream.destroy(new Error('more than it may'));
         else chunks.push(chunk);
       });
-      stream.on('end', () => resolve(Buffer.concat(chunks)));
+      stream.on('end', () => {
+        const content = Buffer.concat(chunks);
+        // The library holds sizes against what is said; what is said of the content itself is held here.
+        if (crc32(content) === entry.crc32) resolve(content);
+        else damaged();
+      });
     }),
   );

@@ -155,10 +155,13 @@ export class QuiltRepository {
     this.database.statements.run(this.quilts.insert(row));
   }
 
-  /** Several at once, all or none. */
-  async insertAll(rows: readonly QuiltRow[]): Promise<void> {
+  /** Several at once, with what else is to be written with them, all or none. */
+  async insertAll(rows: readonly QuiltRow[], besides: () => void = () => undefined): Promise<void> {
     const { statements } = this.database;
-    statements.together(() => rows.forEach((row) => statements.run(this.quilts.insert(row))));
+    statements.together(() => {
+      for (const row of rows) statements.run(this.quilts.insert(row));
+      besides();
+    });
   }
 
   /** Writes only over the revision given, in one statement; false when another write came first. */

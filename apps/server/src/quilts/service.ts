@@ -119,11 +119,21 @@ export class QuiltService {
     return (await this.rows.findAnywhere(id)) !== undefined;
   }
 
-  /** Puts a quilt on the shelf. One that is there under this id already stays as it is: its answer was lost. */
+  /**
+   * Puts a quilt on the shelf. One that is there under this id already stays as it is: its answer was lost.
+   *
+   * @throws Refusal `taken-off` where it was put there, and taken off again since
+   */
   async add(rawPlan: unknown, id = this.outside.newId(), savedBy = ''): Promise<StoredQuilt> {
     const plan = soundPlan(rawPlan);
-    const there = await this.rows.find(id);
-    if (there) return this.stored(there);
+    const there = await this.rows.findAnywhere(id);
+    if (there?.removed_at === null) return this.stored(there);
+    if (there)
+      throw new Refusal(
+        409,
+        'taken-off',
+        `“${there.title}” was put on the shelf, and taken off again elsewhere. It can be put back there, from what was taken off.`,
+      );
     const row = newRow(plan, { id, at: this.outside.now().toISOString(), savedBy });
     await this.rows.insert(row);
     return this.stored(row);

@@ -20,11 +20,12 @@ const STASH_TABLE = 'stash.csv';
 /**
  * Puts the demo quilts on an empty shelf, through the same readers a quilter's own files go through.
  * A `NAME.plan.json` with a `NAME-blocks.csv` beside it gets its pile from there. A shelf that has, or
- * ever had, a quilt is left alone. All are put there or none. Returns how many were put there.
+ * ever had, a quilt is left alone. Quilts, what happened to them and the stash are put there in one go, all or none: a
+ * kill leaves an empty shelf, which is seeded the next time. Returns how many were put there.
  */
 export async function seedDemo(
   rows: QuiltRepository,
-  log: Pick<LogRepository, 'add'>,
+  log: Pick<LogRepository, 'addNow'>,
   outside: Surroundings,
   folder: string,
 ): Promise<number> {
@@ -51,9 +52,8 @@ export async function seedDemo(
     const told = `${name}.log.json`;
     if (files.includes(told)) happened.push(...logFrom(path.join(folder, told), made.id, outside));
   }
-  await rows.insertAll(shelf);
-  await log.add(happened);
-  if (files.includes(STASH_TABLE)) await seedStash(log, outside, path.join(folder, STASH_TABLE));
+  if (files.includes(STASH_TABLE)) happened.push(...stashFrom(path.join(folder, STASH_TABLE), outside));
+  await rows.insertAll(shelf, () => log.addNow(happened));
   return names.length;
 }
 
@@ -77,21 +77,15 @@ function logFrom(file: string, quilt: string, { newId, now }: Surroundings): Log
 }
 
 /** The demo's stash, as its table says. */
-async function seedStash(
-  log: Pick<LogRepository, 'add'>,
-  outside: Surroundings,
-  file: string,
-): Promise<void> {
+function stashFrom(file: string, outside: Surroundings): LogEntry[] {
   const { pieces, problems } = readStashCsv(readFileSync(file, 'utf8'), 'in');
   if (problems.length > 0) throw new Error(`${file}: ${problems.join(' ')}`);
   const at = outside.now().toISOString();
-  await log.add(
-    pieces.map((piece) => ({
-      id: outside.newId(),
-      quilt: STASH,
-      at,
-      kind: 'stash-put' as const,
-      body: { ...piece, id: outside.newId() },
-    })),
-  );
+  return pieces.map((piece) => ({
+    id: outside.newId(),
+    quilt: STASH,
+    at,
+    kind: 'stash-put' as const,
+    body: { ...piece, id: outside.newId() },
+  }));
 }

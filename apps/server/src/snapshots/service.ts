@@ -29,6 +29,13 @@ export class SnapshotService {
     if (!row) throw new Refusal(404, 'no-such-quilt', 'There is no such quilt on the shelf.');
     const made_at = this.outside.now().toISOString();
     await this.rows.insert({ id, quilt, name, plan: row.plan, made_at });
+    // An id that another quilt's has: nothing was kept, and that has to be said.
+    if (!(await this.rows.find(quilt, id)))
+      throw new Refusal(
+        409,
+        'id-taken',
+        'A version of another quilt has this id, so nothing was kept. Keep it once more.',
+      );
     return { id, name, madeAt: made_at };
   }
 

@@ -1,8 +1,9 @@
-import { numberOf } from '@lattice/core';
+import { numberOf, writePlanJson } from '@lattice/core';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
+import { download } from '../quilt/download.ts';
 import type { Thunk } from '../quilt/thunk.ts';
 import { ITEM_WORDS, type ItemKind } from './items.ts';
 import type { ShownItem } from './outboxSlice.ts';
@@ -42,6 +43,23 @@ const letGo =
   (_dispatch, _getState, { outbox }) =>
     void outbox.drop(id);
 
+const tryAgain =
+  (id: string): Thunk<void> =>
+  (_dispatch, _getState, { outbox }) =>
+    void outbox.tryAgain(id);
+/** Saves what an item holds as a file: a plan as a plan, a picture as it is, the rest as it stands. */
+const saveItem =
+  (id: string): Thunk<Promise<void>> =>
+  async (_dispatch, _getState, { outbox }) => {
+    const item = (await outbox.items()).find((one) => one.id === id);
+    if (!item) return;
+    if (item.kind === 'picture')
+      return download(`${item.id}.${item.file.type.split('/')[1] ?? 'bin'}`, item.file, item.file.type);
+    if (item.kind === 'quilt' || item.kind === 'plan')
+      return download(`${item.plan.title}.plan.json`, writePlanJson(item.plan), 'application/json');
+    download(`${item.id}.json`, `${JSON.stringify(item, null, 1)}\n`, 'application/json');
+  };
+
 /** What this browser has still to send, why it waits, and what the server would not take. Nothing when there is none. */
 export function OutboxNote() {
   const { items, message, fleeting } = useAppSelector((s) => s.outbox);
@@ -77,8 +95,13 @@ export function OutboxNote() {
       {refused.map((item) => (
         <Note key={item.id} role="alert" data-wrong>
           <p>
-            A {ITEM_WORDS[item.kind][0]} was not taken: {item.refused}
+            {item.title === undefined
+              ? `A ${(ITEM_WORDS[item.kind] ?? ['thing'])[0]}`
+              : `The new quilt “${item.title}”`}{' '}
+            was not taken: {item.refused} It is kept in this browser.
           </p>
+          <Button onPress={() => dispatch(tryAgain(item.id))}>Try again</Button>
+          <Button onPress={() => void dispatch(saveItem(item.id))}>Save it as a file</Button>
           <Button onPress={() => dispatch(letGo(item.id))}>Let it go</Button>
         </Note>
       ))}

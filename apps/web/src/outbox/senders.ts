@@ -36,7 +36,9 @@ interface Called<T> {
 function outcomeOf<T, A>({ data, error }: Called<T>, answer: (data: T) => A): Outcome<A> {
   if (error === undefined) return { went: 'done', answer: answer(data as T) };
   const { code, message, details } = serverError(error);
-  return PASSING.has(code) ? { went: 'not-yet', message } : { went: 'refused', message, code, details };
+  if (!PASSING.has(code)) return { went: 'refused', message, code, details };
+  // A fault in taking this very thing says nothing of the next.
+  return { went: 'not-yet', message, ...(code === 'unexpected' && { alone: true }) };
 }
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);

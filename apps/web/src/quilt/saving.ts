@@ -103,8 +103,9 @@ export const heardOfDraft =
     if (event.what === 'changed') return;
     const { plan, saving } = getState();
     const { item } = event;
-    // Whatever cannot go keeps the draft behind it.
-    if (event.what === 'not-yet' && (saving.state === 'waiting' || saving.state === 'saving'))
+    // Whatever cannot go keeps the draft behind it; trouble with a thing of another quilt does not.
+    const holds = event.what === 'not-yet' && (!event.alone || item.quilt === saving.id);
+    if (holds && (saving.state === 'waiting' || saving.state === 'saving'))
       dispatch(saveFailed({ state: 'offline', message: event.message }));
     if (item.kind !== 'plan') return;
     if (item.quilt !== saving.id || item.tab !== tab) return;

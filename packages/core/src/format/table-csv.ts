@@ -28,8 +28,12 @@ export function writeTable(
   return `${Papa.unparse({ fields: [...heads], data }, { delimiter, newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }
 
-/** What a spreadsheet reckons with: a number below nothing is none of it. */
-const FORMULA = /^[=+@\t\r]|^-(?![\d.,]+$)/;
+/**
+ * What a spreadsheet reckons with, whatever blanks or line breaks stand before it, for some pass over those: a number
+ * below nothing is none of it.
+ */
+const FORMULA = /^\s*[=+@]|^[\t\r\n]|^\s*-(?![\d.,]+$)/;
 
 /** Words as they were before they were made harmless. */
-export const harmlessUndone = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+export const harmlessUndone = (cell: string): string =>
+  /^'(\s*[=+\-@]|[\t\r\n])/.test(cell) ? cell.slice(1) : cell;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LIMITS } from '../soundness/limits.ts';
 
 /** Whole units of a cloth, as its plan is made in. */
 const units = z.number().int().min(0).max(10_000_000);
@@ -34,7 +35,7 @@ const sheet = z.strictObject({
 export const cuttingPlanned = z.strictObject({
   cloth,
   unit,
-  wants: z.string().min(2).max(400_000),
+  wants: z.string().min(2).max(LIMITS.letters),
   /** Pieces left of it that are used first. */
   stock: z.array(z.strictObject({ key, w: size, h: size, name: z.string().max(80).optional() })).max(2000),
   sheet,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { LIMITS } from '../soundness/limits.ts';
 
 const entry = z.string().min(8).max(64);
-const text = z.string().max(10_000, 'A note holds at most 10,000 letters.');
+const text = z.string().max(LIMITS.note, 'A note holds at most 10,000 letters.');
 const id = z.string().min(1).max(64);
 const picture = z.string().regex(/^[0-9a-z-]{8,40}$/);
 

@@ -1,16 +1,4 @@
-/** What a document from outside may hold at most: more than any quilt, file or log needs, less than chokes a machine. */
-const MOST = {
-  /** Lists and objects inside one another. */
-  depth: 16,
-  /** Entries of one list: a pile of fifty by fifty. */
-  entries: 2_500,
-  /** Fields of one object. */
-  fields: 100,
-  /** Letters of one text. */
-  letters: 4_000,
-  /** Values in all: a full pile on a full wall, measured at every edge, twice over. */
-  values: 150_000,
-} as const;
+import { LIMITS } from './limits.ts';
 
 /**
  * What a document has too much of, in words; null where it keeps within bounds. One walk that stops at the first
@@ -19,16 +7,16 @@ const MOST = {
 export function excessIn(document: unknown): string | null {
   let values = 0;
   const walk = (value: unknown, depth: number): string | null => {
-    if (++values > MOST.values) return `more than ${MOST.values} values`;
+    if (++values > LIMITS.values) return `more than ${LIMITS.values} values`;
     if (typeof value === 'string')
-      return value.length > MOST.letters ? `a text of more than ${MOST.letters} letters` : null;
+      return value.length > LIMITS.letters ? `a text of more than ${LIMITS.letters} letters` : null;
     if (typeof value !== 'object' || value === null) return null;
-    if (depth === MOST.depth) return `lists inside lists, more than ${MOST.depth} deep`;
+    if (depth === LIMITS.depth) return `lists inside lists, more than ${LIMITS.depth} deep`;
     const inside: readonly unknown[] = Array.isArray(value) ? value : Object.values(value);
-    if (Array.isArray(value) && inside.length > MOST.entries)
-      return `a list of more than ${MOST.entries} entries`;
-    if (!Array.isArray(value) && inside.length > MOST.fields)
-      return `more than ${MOST.fields} fields in one place`;
+    if (Array.isArray(value) && inside.length > LIMITS.entries)
+      return `a list of more than ${LIMITS.entries} entries`;
+    if (!Array.isArray(value) && inside.length > LIMITS.fields)
+      return `more than ${LIMITS.fields} fields in one place`;
     for (const part of inside) {
       const excess = walk(part, depth + 1);
       if (excess !== null) return excess;

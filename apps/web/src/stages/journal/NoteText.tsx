@@ -1,3 +1,4 @@
+import { LIMITS } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
@@ -9,8 +10,6 @@ const Ways = styled.div`
   margin-top: 8px;
 `;
 
-/** The longest note the log takes. */
-const MOST = 10_000;
 
 /** The words of a note, being written. */
 export function NoteText({
@@ -37,7 +36,7 @@ export function NoteText({
         setText('');
       }}
     >
-      <WordsField label={label} long value={text} onChange={setText} maxLength={MOST} />
+      <WordsField label={label} long value={text} onChange={setText} maxLength={LIMITS.note} />
       <Ways>
         <Button type="submit" look="main" isDisabled={plain === ''}>
           {action}
