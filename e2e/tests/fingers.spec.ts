@@ -114,6 +114,8 @@ test('the focus stays where something was removed, renamed or put back; keys hav
   await page.getByRole('button', { name: /^Take Renamed here off/ }).click();
   await expect(page.getByText('“Renamed here” is off the shelf.')).toBeVisible();
   await expect.poll(onPage).toBe(false);
+  // What comes up into its place has come: a link that moves under the hand is not pressed.
+  await expect(page.getByRole('link', { name: 'Renamed here' })).toHaveCount(0);
   await page.getByRole('link', { name: 'What was taken off the shelf' }).click();
   await page.getByRole('button', { name: 'Put Renamed here back' }).click();
   await expect(page.getByText('“Renamed here” is on the shelf again.')).toBeVisible();

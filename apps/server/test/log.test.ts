@@ -3,7 +3,7 @@ import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import * as log from '../src/database/migrations/2026-11-26-log.ts';
 import { type Database, openDatabase } from '../src/database/open.ts';
-import type { LogPage } from '../src/log/repository.ts';
+import { type LogPage, LogRepository } from '../src/log/repository.ts';
 
 let database: Database;
 const outside = { now: () => new Date('2026-11-26T09:00:00Z'), newId: () => 'x', random: () => 0.5 };
@@ -55,6 +55,26 @@ test('nonsense is refused as a whole, and nothing of it is kept', async () => {
     expect((await post(entries)).status).toBe(400);
   expect((await request(app()).get('/api/log?since=then')).status).toBe(400);
   expect((await since('since=0')).entries).toEqual([]);
+});
+
+test('an entry that cannot be read any more is that entry alone: the others are told, and it stays as it lies', async () => {
+  await post([entry(1), entry(2), entry(3), entry(4)]);
+  const spoiled = { [entry(2).id]: '{"number":"half', [entry(3).id]: '{"dreamt":true}' };
+  for (const [id, body] of Object.entries(spoiled))
+    await database.knex('log_entries').where({ id }).update({ body });
+  for (const query of ['since=0', `since=0&quilt=${entry(1).quilt}`]) {
+    const page = await since(query);
+    expect(page).toMatchObject({ entries: [entry(1), entry(4)], unreadable: 2, more: false });
+    expect(page.latest).toBe(page.newest);
+  }
+  expect(await new LogRepository(database).find(entry(3).id)).toBeNull();
+  // Going on from there, nothing is told twice, and what lies there lies there as it was.
+  await post([entry(5)]);
+  expect((await since(`since=${(await since('since=0')).latest - 1}`)).entries).toEqual([entry(5)]);
+  const rows = await database
+    .knex<{ id: string; body: string }>('log_entries')
+    .whereIn('id', Object.keys(spoiled));
+  expect(Object.fromEntries(rows.map(({ id, body }) => [id, body]))).toEqual(spoiled);
 });
 
 // One limit, stated once: what the field lets a maker write, the schema takes and the guard before it lets pass.

@@ -7,6 +7,7 @@ import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import { type Database, openDatabase } from '../src/database/open.ts';
 import { QuiltRepository } from '../src/quilts/repository.ts';
+import * as logMigration from '../src/database/migrations/2026-11-26-log.ts';
 import { LogRepository } from '../src/log/repository.ts';
 import { seedDemo } from '../src/seed/seed.ts';
 
@@ -182,6 +183,32 @@ describe('quilts over HTTP', () => {
     });
     const file = await request(app()).get(`/api/quilts/${id}/file`).buffer(true).parse(asText);
     expect(file.body).toBe(cut);
+  });
+
+  test('a damaged card is that quilt’s alone: the shelf, its tags and its finder go on, and the card is made anew', async () => {
+    const { id } = await add();
+    const tagged = { ...plan, title: 'Tagged', tags: ['kitchen'] };
+    await request(app()).post('/api/quilts').send({ plan: tagged });
+    const damage = () => database.knex('quilts').where({ id }).update({ card: '{"title":"Half a ca' });
+    for (const query of ['', '?tag=kitchen', '?words=Tag', '?stage=setting']) {
+      await damage();
+      const { status, body } = await request(app()).get(`/api/quilts${query}`);
+      expect([query, status, body.tags]).toEqual([query, 200, ['kitchen']]);
+    }
+    await damage();
+    expect((await shelf()).find((q) => q.id === id)!.card).toMatchObject({
+      title: plan.title,
+      at: 'setting',
+    });
+  });
+
+  test('a plan that was cut short in a database of before the log keeps nobody from starting', async () => {
+    const { id } = await add();
+    await logMigration.down(database.knex);
+    await database.knex('quilts').where({ id }).update({ plan: '{"schemaVersion": 4, "quilting": {"boo' });
+    await logMigration.up(database.knex);
+    expect(await database.knex('log_entries')).toEqual([]);
+    expect(await shelf()).toHaveLength(1);
   });
 
   test('a quilt kept before there were cards gets one; a plan that cannot be drawn any more opens to be mended', async () => {

@@ -19,6 +19,8 @@ export interface LogPage {
   readonly newest: number;
   /** There are more: ask again from `latest`. */
   readonly more: boolean;
+  /** Entries of this page that cannot be read any more: they stay as they lie, and everything else goes on. */
+  readonly unreadable: number;
 }
 
 /** The only place that speaks SQL about the log. Entries are added and read, never changed. */
@@ -58,8 +60,10 @@ export class LogRepository {
       .limit(LOG_BATCH + 1);
     const page = rows.slice(0, LOG_BATCH);
     const [last] = await this.knex('log_entries').max<{ seq: number | null }[]>({ seq: 'seq' });
+    const entries = page.flatMap((row) => entryFrom(row) ?? []);
     return {
-      entries: page.map(entryFrom),
+      entries,
+      unreadable: page.length - entries.length,
       latest: page.at(-1)?.seq ?? since,
       newest: last?.seq ?? 0,
       more: rows.length > LOG_BATCH,
@@ -74,9 +78,18 @@ export class LogRepository {
   /** Every entry of these kinds, in the order they arrived. */
   async ofKinds(...kinds: readonly LogEntry['kind'][]): Promise<LogEntry[]> {
     const rows = await this.knex<LogRow>('log_entries').whereIn('kind', kinds).orderBy('seq');
-    return rows.map(entryFrom);
+    return rows.flatMap((row) => entryFrom(row) ?? []);
   }
 }
 
-const entryFrom = ({ id, quilt, at, kind, body }: LogRow): LogEntry =>
-  logEntrySchema.parse({ id, quilt, at, kind, body: JSON.parse(body) });
+/** An entry as it was written; null for a row that was damaged, or written by a later version. Each row stands for itself. */
+function entryFrom({ id, quilt, at, kind, body }: LogRow): LogEntry | null {
+  let said: unknown;
+  try {
+    said = JSON.parse(body);
+  } catch {
+    return null;
+  }
+  const read = logEntrySchema.safeParse({ id, quilt, at, kind, body: said });
+  return read.success ? read.data : null;
+}

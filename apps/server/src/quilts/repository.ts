@@ -60,6 +60,9 @@ const LISTED = [
   'removed_at',
 ] as const;
 
+/** A card to be looked into: one that is damaged has nothing, and is no fault of the others. */
+const CARD = 'case when json_valid(quilts.card) then quilts.card end';
+
 /** Part of a text, however it is written, for `like`. */
 const within = (words: string): string => `%${words.replace(/[\\%_]/g, '\\$&')}%`;
 
@@ -101,7 +104,7 @@ export class QuiltRepository {
     const rows = statements.all<{ tag: string }>(
       knex
         .select(knex.raw('distinct tag.value as tag'))
-        .from(knex.raw("quilts, json_each(quilts.card, '$.tags') as tag"))
+        .from(knex.raw(`quilts, json_each(${CARD}, '$.tags') as tag`))
         .whereNull('removed_at')
         .orderBy('tag') as never,
     );
@@ -130,14 +133,14 @@ export class QuiltRepository {
   }
 
   private shelf({ words, stage, tag }: Narrow) {
-    const ofTags = "exists (select 1 from json_each(quilts.card, '$.tags') as tag where tag.value";
+    const ofTags = `exists (select 1 from json_each(${CARD}, '$.tags') as tag where tag.value`;
     return this.quilts.whereNull('removed_at').modify((query) => {
       if (words !== '')
         void query.whereRaw(`(title like ? escape '\\' or ${ofTags} like ? escape '\\'))`, [
           within(words),
           within(words),
         ]);
-      if (stage !== '') void query.whereRaw("json_extract(card, '$.at') = ?", [stage]);
+      if (stage !== '') void query.whereRaw(`json_extract(${CARD}, '$.at') = ?`, [stage]);
       if (tag !== '') void query.whereRaw(`${ofTags} = ?)`, [tag]);
     });
   }

@@ -89,7 +89,7 @@ export class QuiltService {
 
   /** A card’s text is made when its quilt is saved; of one from before there were cards, now. */
   private async cardOf(row: ListedRow): Promise<string> {
-    if (row.card !== null) return row.card;
+    if (row.card !== null && isJson(row.card)) return row.card;
     const whole = await this.rows.findAnywhere(row.id);
     if (!whole) return JSON.stringify({ title: row.title, unreadable: true } satisfies UnreadableCard);
     const read = readText(whole.plan);
@@ -302,5 +302,15 @@ function readText(text: string): ReturnType<typeof readPlanShape> {
     return readPlanShape(JSON.parse(text));
   } catch {
     return { ok: false, problems: [{ path: [], message: 'What was kept of it is cut short.' }] };
+  }
+}
+
+/** Whether a text can be put into an answer as it lies. */
+function isJson(text: string): boolean {
+  try {
+    JSON.parse(text);
+    return true;
+  } catch {
+    return false;
   }
 }

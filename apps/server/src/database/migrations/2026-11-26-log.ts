@@ -20,7 +20,7 @@ export async function up(knex: Knex): Promise<void> {
   });
   const quilts = await knex<{ id: string; plan: string; updated_at: string }>('quilts');
   for (const { id, plan, updated_at } of quilts) {
-    const booking = bookingInOldPlan(JSON.parse(plan));
+    const booking = bookingInOldPlan(readAsJson(plan));
     if (!booking) continue;
     await knex('log_entries').insert({
       id: `moved-${id}`.slice(0, 64),
@@ -29,6 +29,15 @@ export async function up(knex: Knex): Promise<void> {
       kind: 'booked',
       body: JSON.stringify(booking),
     });
+  }
+}
+
+/** A plan that was cut short has no booking, and keeps nobody from starting. */
+function readAsJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
   }
 }
 
