@@ -10,7 +10,6 @@ const Ways = styled.div`
   margin-top: 8px;
 `;
 
-
 /** The words of a note, being written. */
 export function NoteText({
   label,
