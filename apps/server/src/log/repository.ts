@@ -60,7 +60,7 @@ export class LogRepository {
       .limit(LOG_BATCH + 1);
     const page = rows.slice(0, LOG_BATCH);
     const [last] = await this.knex('log_entries').max<{ seq: number | null }[]>({ seq: 'seq' });
-    const entries = page.flatMap((row) => entryFrom(row) ?? []);
+    const entries = page.flatMap((row: LogRow) => entryFrom(row) ?? []);
     return {
       entries,
       unreadable: page.length - entries.length,
