@@ -1,4 +1,5 @@
 import {
+  bindingStripsSay,
   type CutLine,
   type Edge,
   type Figure,
@@ -98,11 +99,11 @@ function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
       'Binding',
       bias
         ? `  Bias strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}, from ${formatWithUnit(bias.cloth.value, unit)} of fabric`
-        : `  ${numberOf(strips.value, 'strip')} of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}`,
+        : `  ${bindingStripsSay(binding, unit)} for ${formatWithUnit(length.value, unit)}`,
     );
     const counts = [`the plain count ${plainStrips.value}`, `counting every join ${strictStrips.value}`];
     if (!bias && new Set([strips.value, plainStrips.value, strictStrips.value]).size > 1)
-      lines.push(`      ${counts.join(', ')}; bought ${strips.value}`);
+      lines.push(`      ${counts.join(', ')}; whole strips, cut by themselves: ${strips.value}`);
     lines.push(
       ...[...length.working, ...(bias ? [...bias.cloth.working, ...bias.gives.working] : strips.working)].map(
         (line) => `      ${line}`,
