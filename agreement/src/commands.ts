@@ -73,7 +73,6 @@ function cutSaid(lines: readonly string[], unit: 'in' | 'cm', names: readonly st
 function sewSaid(lines: readonly string[]): Said[] {
   const head = lines.findIndex((line, i) => i > 0 && lines[i - 1] === '' && /: /.test(line));
   if (head < 0) return [];
-  const steps = lines.flatMap((line) => /^ +(\d+)\. (.*): (\d+) seams?, /.exec(line) ?? []);
   const told = lines.flatMap((line) => {
     const read = /^ +(\d+)\. (.*): (\d+) seams?, /.exec(line);
     return read ? [{ title: read[2]!, seams: Number(read[3]) }] : [];
@@ -83,6 +82,6 @@ function sewSaid(lines: readonly string[]): Said[] {
     { of: 'sewn', value: lines[head]!.split(':')[0]! },
     { of: 'seams', value: told.reduce((all, { seams }) => all + seams, 0) },
     { of: 'crossings that nest', value: Number(nest ?? 0) },
-    ...(steps.length > 0 ? told.map(({ title }, i): Said => ({ of: `step ${i + 1}`, value: title })) : []),
+    ...told.map(({ title }, i): Said => ({ of: `step ${i + 1}`, value: title })),
   ];
 }

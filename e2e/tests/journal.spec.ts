@@ -130,7 +130,10 @@ test('a photo of a note waits out of reach, over a reload too, and is the server
 test('a clock left on over night: how long it was really is one press', async ({ page, server }) => {
   await openCopy(page, server);
   const quilt = idOf(page);
-  const hours = (before: number) => new Date(Date.now() - before * 3_600_000).toISOString();
+  // The morning after, by the page's own clock: the test looks at no other.
+  const morning = Date.parse('2026-11-27T08:00:00Z');
+  await page.clock.setFixedTime(morning);
+  const hours = (before: number) => new Date(morning - before * 3_600_000).toISOString();
   await page.goto(`${server.address}keeping`);
   await told(page, server.address, [
     { id: `s-${quilt}`.slice(0, 40), quilt, at: hours(14), kind: 'clock-started', body: { work: 'sew' } },

@@ -33,3 +33,15 @@ export const pictureCard = css`
     font-weight: 650;
   }
 `;
+
+/** The ring round what is chosen among several, and round what the keyboard is at. */
+export const chosenRing = css`
+  &[data-selected] {
+    border-color: var(--ink);
+    outline: 1px solid var(--ink);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--chalk);
+    outline-offset: 2px;
+  }
+`;

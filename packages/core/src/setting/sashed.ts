@@ -162,6 +162,17 @@ export const sashed: Setting<'sashed', SashedOptions, typeof options> = {
   },
 };
 
+/** Sashes of one way: what they run along, and how many there are of each line where they are short. */
+interface Along {
+  readonly whole: 'height' | 'width';
+  /** A block's side along them. */
+  readonly size: number;
+  readonly times: number;
+  readonly each: string;
+  /** Their lines, as they stand in a working. */
+  readonly text: string;
+}
+
 function parts({ block, grid, options: chosen, seam }: SettingInput<SashedOptions>): Centre['parts'] {
   const { sash, outerSash, cornerstones, long, strips } = chosen;
   const { across, down } = grid;
@@ -202,37 +213,23 @@ function parts({ block, grid, options: chosen, seam }: SettingInput<SashedOption
     if (strips !== '1')
       add(stripPart(key, 1), `${name}, ${strips === '3' ? 'middle' : 'second'} strips`, 1, 'middle-sash');
   };
-  const marked = (size: number) => ({ first: seam + (outerSash ? sash : 0), size, sash });
-  if (!cornerstones && long === 'upright')
-    sashes(
-      'upright',
-      'Upright sashes',
-      uprightLines,
-      `Upright, the whole height: ${linesText(across, outerSash)}`,
-      marked(block.height),
-    );
-  else
-    sashes(
-      'upright',
-      'Upright sashes',
-      down * uprightLines,
-      `Upright: ${numberOf(down, 'row')} × ${linesText(across, outerSash)}`,
-    );
-  if (!cornerstones && long === 'level')
-    sashes(
-      'level',
-      'Level sashes',
-      levelLines,
-      `Level, the whole width: ${linesText(down, outerSash)}`,
-      marked(block.width),
-    );
-  else
-    sashes(
-      'level',
-      'Level sashes',
-      across * levelLines,
-      `Level: ${across} across × ${linesText(down, outerSash)}`,
-    );
+  // Of one way all run the whole of the top where they do so by choice; otherwise there is one beside every block.
+  const ofWay = (way: 'upright' | 'level', name: string, lines: number, at: Along) =>
+    !cornerstones && long === way
+      ? sashes(way, `${name} sashes`, lines, `${name}, the whole ${at.whole}: ${at.text}`, {
+          first: seam + (outerSash ? sash : 0),
+          size: at.size,
+          sash,
+        })
+      : sashes(way, `${name} sashes`, at.times * lines, `${name}: ${at.each} × ${at.text}`);
+  ofWay('upright', 'Upright', uprightLines, {
+    ...{ whole: 'height', size: block.height, times: down, each: numberOf(down, 'row') },
+    text: linesText(across, outerSash),
+  });
+  ofWay('level', 'Level', levelLines, {
+    ...{ whole: 'width', size: block.width, times: across, each: `${across} across` },
+    text: linesText(down, outerSash),
+  });
   if (cornerstones) {
     const stones = uprightLines * levelLines;
     if (stones > 0) {

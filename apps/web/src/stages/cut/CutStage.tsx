@@ -14,6 +14,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { Tab, TabList, TabPanel, Tabs, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { chosenRing } from '../../design/cardStyles.ts';
 import { useLeaf, useSheet } from '../../app/useInAddress.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ClockButton } from '../../clock/ClockButton.tsx';
@@ -111,14 +112,7 @@ const Cloth = styled(Tab)`
     border: 1px solid rgb(0 0 0 / 25%);
     border-radius: 5px;
   }
-  &[data-selected] {
-    border-color: var(--ink);
-    outline: 1px solid var(--ink);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
+  ${chosenRing}
   @media (pointer: coarse) {
     min-height: 44px;
   }

@@ -32,7 +32,7 @@ export function SchoolChoice() {
           <span>
             {binding.bias
               ? `${formatWithUnit(binding.fabric.value, unit)} of cloth`
-              : `${numberOf(binding.strips.value, 'whole strip')} hold it`}
+              : `in ${numberOf(binding.strips.value, 'whole strip')}`}
           </span>
         </Side>
       ))}

@@ -1,6 +1,7 @@
 import { formatWithUnit, numberOf, PRESS_RULES, type SewRecord, type Unit } from '@lattice/core';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
+import { chosenRing } from '../../design/cardStyles.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
@@ -34,14 +35,7 @@ const Way = styled(Radio)`
     color: var(--good);
     font-weight: 650;
   }
-  &[data-selected] {
-    border-color: var(--ink);
-    outline: 1px solid var(--ink);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
+  ${chosenRing}
 `;
 const WEIGHTS = [
   { id: 'off', name: 'off' },
