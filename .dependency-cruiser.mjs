@@ -1,3 +1,5 @@
+const SOURCES = '^(packages|apps|e2e|bench|attack|agreement|scripts)/';
+
 /** Which way files and rooms may depend: never in a circle. */
 export default {
   forbidden: [
@@ -13,16 +15,16 @@ export default {
     {
       name: 'files-one-way',
       severity: 'error',
-      from: { path: '^packages/core/src/' },
+      from: { path: SOURCES },
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '^packages/core/src/index\\.ts$' },
-    includeOnly: '^packages/core/src/',
+    exclude: { path: '(^|/)(dist|\\.mutation)/' },
+    includeOnly: SOURCES,
     tsPreCompilationDeps: true,
     metrics: true,
-    enhancedResolveOptions: { extensions: ['.ts'] },
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js'], exportsFields: ['exports'] },
   },
 };

@@ -1,4 +1,3 @@
-import importX from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -22,14 +21,7 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx,js,mjs}'],
-    plugins: { 'import-x': importX },
-    settings: {
-      'import-x/extensions': ['.ts', '.tsx'],
-      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
-      'import-x/resolver-next': [importX.createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })],
-    },
     rules: {
-      'import-x/no-cycle': 'error',
       eqeqeq: 'error',
       'prefer-const': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],

@@ -47,14 +47,14 @@ export default {
     { ...room('export', 'packages/export'), sandboxInjectedGlobals: FAST },
     { ...room('photo', 'packages/photo'), sandboxInjectedGlobals: FAST },
     room('server', 'apps/server'),
-    room('cli', 'apps/cli'),
+    { ...room('cli', 'apps/cli'), sandboxInjectedGlobals: FAST },
     {
       ...room('web', 'apps/web', 'jest-environment-jsdom'),
       setupFiles: ['<rootDir>/apps/web/test/support/globals.ts'],
       setupFilesAfterEnv: ['<rootDir>/apps/web/test/support/patience.ts'],
     },
     room('house', 'scripts'),
-    room('attack', 'attack'),
-    room('agreement', 'agreement'),
+    { ...room('attack', 'attack'), sandboxInjectedGlobals: FAST },
+    { ...room('agreement', 'agreement'), sandboxInjectedGlobals: FAST },
   ],
 };

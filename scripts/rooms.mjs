@@ -8,6 +8,8 @@ export function roomEdges() {
     '--config',
     '.dependency-cruiser.mjs',
     SRC,
+    '--exclude',
+    '/index\\.ts$',
     '--output-type',
     'json',
   ]);

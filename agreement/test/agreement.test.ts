@@ -7,7 +7,7 @@ import { type Evening, eveningOf } from '../src/evening.ts';
 import type { Surface } from '../src/surface.ts';
 import { claimsOf, eveningSaid, SURFACES } from '../src/surfaces.ts';
 
-const EVENINGS = 40;
+const EVENINGS = 24;
 const surface = (name: string): Surface => SURFACES.find((one) => one.name === name)!;
 /** What all surfaces say of each evening, asked once: every fault is held against the same. */
 const evenings = Array.from({ length: EVENINGS }, (_, i) => eveningOf(i + 1));

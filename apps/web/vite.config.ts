@@ -26,6 +26,24 @@ const noCircles: Plugin = {
   },
 };
 
+/** Read off only when the app is built: tools that look at what is set here do not wait for it. */
+const partsShared: Plugin = {
+  name: 'parts-shared',
+  apply: 'build',
+  config: async () => ({
+    build: {
+      rolldownOptions: {
+        output: {
+          codeSplitting: {
+            groups: [{ name: await sharedParts(import.meta.dirname) }],
+            includeDependenciesRecursively: false,
+          },
+        },
+      },
+    },
+  }),
+};
+
 /** The app itself is asked for by the page, beside the small file that asks for it. */
 const startAhead: Plugin = {
   name: 'start-ahead',
@@ -45,12 +63,13 @@ const startAhead: Plugin = {
   },
 };
 
-export default defineConfig(async ({ command }) => ({
+export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     react(),
     noCircles,
     startAhead,
+    partsShared,
     VitePWA({
       // A newer app is offered, and taken when the quilter says so.
       registerType: 'prompt',
@@ -96,16 +115,5 @@ export default defineConfig(async ({ command }) => ({
     target: 'es2022',
     chunkSizeWarningLimit: 600,
     assetsInlineLimit: 0,
-    rolldownOptions:
-      command === 'build'
-        ? {
-            output: {
-              codeSplitting: {
-                groups: [{ name: await sharedParts(import.meta.dirname) }],
-                includeDependenciesRecursively: false,
-              },
-            },
-          }
-        : {},
   },
-}));
+});

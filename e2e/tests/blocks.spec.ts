@@ -193,7 +193,7 @@ test('a picture gives a block its face and colours; what is no picture is refuse
   await sheet
     .locator('input[type=file]')
     .setInputFiles({ name: 'block.png', mimeType: 'image/png', buffer: picture });
-  await expect(sheet.locator('image')).toHaveAttribute('href', /^\/api\/pictures\//, { timeout: 30_000 });
+  await expect(sheet.locator('image')).toHaveAttribute('href', /^\/api\/pictures\//);
   await expect(sheet.getByRole('button', { name: 'No picture' })).toBeVisible();
   await sheet
     .locator('input[type=file]')
@@ -206,9 +206,7 @@ test('a picture gives a block its face and colours; what is no picture is refuse
   await saved(page);
   await page.reload();
   await page.getByRole('link', { name: 'Wall' }).click();
-  await expect(page.locator('image').first()).toHaveAttribute('href', /^\/api\/pictures\//, {
-    timeout: 30_000,
-  });
+  await expect(page.locator('image').first()).toHaveAttribute('href', /^\/api\/pictures\//);
 });
 
 test('the seam tested: what a fat one takes off a row, and how rows come out by chance', async ({

@@ -64,7 +64,7 @@ test('blocks measured by photos, one after another; corners moved by keys; what 
   await page.getByRole('option', { name: paper }).click();
   await choose(page, 'Choose photos', file, file);
   const taking = sheet.getByRole('button', { name: /^Take these for / });
-  await expect(taking).toBeVisible({ timeout: 30_000 });
+  await expect(taking).toBeVisible();
   await expect(sheet).toContainText('1 photo more in the row.');
   const six = async () => lengthsIn((await sheet.getByRole('table').textContent())!);
   const found = await six();
@@ -85,7 +85,7 @@ test('blocks measured by photos, one after another; corners moved by keys; what 
   const block = (await taking.textContent())!.replace('Take these for ', '');
   await taking.click();
   await expect(sheet.getByRole('status').first()).toContainText(`${block} is measured.`);
-  await expect(taking).not.toHaveText(`Take these for ${block}`, { timeout: 30_000 });
+  await expect(taking).not.toHaveText(`Take these for ${block}`);
   await taking.click();
   await page.keyboard.press('Escape');
   await expect(sheet).toBeHidden();
@@ -108,7 +108,7 @@ test('a layout photographed on the floor is read, and put on the wall', async ({
     await page.getByRole('button', { name: 'From a photo' }).click();
     await choose(page, 'Choose a photo', file);
     const picture = page.getByRole('img', { name: 'The photo of the layout' });
-    await expect(picture).toBeVisible({ timeout: 30_000 });
+    await expect(picture).toBeVisible();
     for (const [k, side] of ['Top left', 'Top right', 'Bottom right', 'Bottom left'].entries()) {
       const board = (await picture.boundingBox())!;
       const handle = (await page
@@ -127,13 +127,13 @@ test('a layout photographed on the floor is read, and put on the wall', async ({
   };
   await read();
   const sheet = page.getByRole('dialog', { name: 'The layout, from a photo' });
-  await expect(sheet).toContainText('2 of 30 places differ from the wall.', { timeout: 30_000 });
+  await expect(sheet).toContainText('2 of 30 places differ from the wall.');
   await expect(sheet.getByRole('list', { name: 'What differs' }).getByRole('listitem')).toHaveCount(2);
   await accessible(page);
   await sheet.getByRole('button', { name: 'Put it on the wall' }).click();
   await expect(page.getByText('The wall is as the photo shows it.')).toBeVisible();
   await read();
-  await expect(sheet).toContainText('It lies as on your wall.', { timeout: 30_000 });
+  await expect(sheet).toContainText('It lies as on your wall.');
 });
 
 test('a cloth photographed beside the sheet is tried on the wall', async ({ page, server }) => {
@@ -143,7 +143,7 @@ test('a cloth photographed beside the sheet is tried on the wall', async ({ page
   await page.getByRole('button', { name: 'By camera' }).click();
   await choose(page, 'Choose a photo', file);
   const sheet = page.getByRole('dialog', { name: 'A cloth, by camera' });
-  await expect(sheet.getByRole('img', { name: /^Its colour, #/ })).toBeVisible({ timeout: 30_000 });
+  await expect(sheet.getByRole('img', { name: /^Its colour, #/ })).toBeVisible();
   await accessible(page);
   await sheet.getByRole('button', { name: 'Try it on the wall' }).click();
   await expect(page.getByRole('button', { name: 'Use this cloth' })).toBeVisible();

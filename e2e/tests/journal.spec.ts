@@ -20,9 +20,7 @@ test('a decision writes itself down, in words; a note is written, reworded and s
   await sash.fill('1 3/4');
   await sash.press('Enter');
   await page.getByRole('link', { name: 'Journal' }).click();
-  await expect(page.getByText(/Sash, finished: 1½″ → 1¾″|Sash, finished: 1 1\/2″ → 1 3\/4″/)).toBeVisible({
-    timeout: 15_000,
-  });
+  await expect(page.getByText(/Sash, finished: 1½″ → 1¾″|Sash, finished: 1 1\/2″ → 1 3\/4″/)).toBeVisible();
   await page
     .getByRole('textbox', { name: 'What happened, or was decided' })
     .fill('Remade block 17: a quarter short');
@@ -123,7 +121,7 @@ test('a photo of a note waits out of reach, over a reload too, and is the server
   await expect(photo).toHaveAttribute('src', /^blob:/);
   await context.unroute('**/api/pictures*');
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
-  await expect(photo).toHaveAttribute('src', /^\/api\/pictures\//, { timeout: 30_000 });
+  await expect(photo).toHaveAttribute('src', /^\/api\/pictures\//);
   await expect.poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(0);
 });
 
@@ -172,9 +170,7 @@ test('will it be ready: a chance, what by when, what to do first; and a calendar
     },
   ]);
   await to(page, 'ready');
-  await expect(page.getByTestId('ready-chance')).toHaveText(/in 10|in 20|certain|question/, {
-    timeout: 20_000,
-  });
+  await expect(page.getByTestId('ready-chance')).toHaveText(/in 10|in 20|certain|question/);
   const before = await plain(page.getByTestId('ready-chance'));
   await expect(page.getByText('Buy 5 cloths').first()).toBeVisible();
   await expect(page.getByText(/without the week of/).first()).toBeVisible();
@@ -188,9 +184,7 @@ test('will it be ready: a chance, what by when, what to do first; and a calendar
     await field.fill(minutes);
     await field.press('Enter');
   }
-  await expect(page.getByTestId('ready-chance')).toHaveText(/as good as out of the question/, {
-    timeout: 20_000,
-  });
+  await expect(page.getByTestId('ready-chance')).toHaveText(/as good as out of the question/);
   expect(before).not.toMatch(/out of the question/);
   await expect(page.getByTestId('enough')).toContainText(/\d+ h.* more a week/);
   const [file] = await Promise.all([

@@ -85,9 +85,7 @@ test('a picture chosen out of reach waits, over a reload too, and lands on its b
   await context.unroute('**/api/pictures*');
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   // The block’s sheet lies open again: its address says so.
-  await expect(page.getByRole('dialog').locator('image')).toHaveAttribute('href', /^\/api\/pictures\//, {
-    timeout: 30_000,
-  });
+  await expect(page.getByRole('dialog').locator('image')).toHaveAttribute('href', /^\/api\/pictures\//);
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await saved(page);
 });

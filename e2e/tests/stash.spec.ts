@@ -91,7 +91,7 @@ test('a photo gives a cloth its colour; what the stash can make is drawn and tak
   await page.getByRole('tab', { name: 'Buy', exact: true }).click();
   await page.getByRole('button', { name: 'See what' }).click();
   const ways = page.getByRole('list', { name: 'What the stash can make' });
-  await expect(ways.getByText(/from Marigold/).first()).toBeVisible({ timeout: 30_000 });
+  await expect(ways.getByText(/from Marigold/).first()).toBeVisible();
   await accessible(page);
   await ways.getByRole('button', { name: 'Make it so: As it is planned' }).click();
   await expect(page.getByRole('list', { name: /^Set aside for/ }).first()).toBeVisible();

@@ -7,7 +7,7 @@ import type { Page } from '@playwright/test';
 /** Presses something of the sheet and answers the file that comes of it. */
 async function took(page: Page, name: RegExp): Promise<{ name: string; bytes: Buffer }> {
   const [file] = await Promise.all([
-    page.waitForEvent('download', { timeout: 30_000 }),
+    page.waitForEvent('download'),
     page.getByRole('dialog').getByRole('button', { name }).click(),
   ]);
   return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
