@@ -64,7 +64,7 @@ const BY_STATUS: Readonly<Record<number, string>> = {
 };
 
 /** What an error means to the person; null for a fault of ours. */
-function refusalOf(error: unknown): Refusal | null {
+export function refusalOf(error: unknown): Refusal | null {
   if (error instanceof Refusal) return error;
   const { type, status } = error as { type?: string; status?: number };
   const known = BY_TYPE[type ?? ''] ?? BY_TROUBLE[troubleOf(error)?.kind ?? ('' as never)];

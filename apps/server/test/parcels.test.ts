@@ -1,3 +1,5 @@
+import { PassThrough } from 'node:stream';
+import { setImmediate } from 'node:timers/promises';
 import { unzipSync, zipSync } from 'fflate';
 import { type LogEntry, MAKER, type Plan, startPlan, writePlanJson } from '@lattice/core';
 import sharp from 'sharp';
@@ -6,6 +8,7 @@ import { createApp } from '../src/app.ts';
 import { type Database, openDatabase } from '../src/database/open.ts';
 import type { LogPage } from '../src/log/repository.ts';
 import type { Arrived } from '../src/parcels/service.ts';
+import { shelfFiles, zipInto } from '../src/parcels/shelf.ts';
 import { Workshop } from '../src/pictures/workshop.ts';
 
 const workshop = new Workshop();
@@ -111,6 +114,7 @@ describe('a whole quilt, carried from one house to another', () => {
     const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
     expect(body).toEqual({
       quilts: [{ id: 'quilt-0001', title: plan.title, copy: false }],
+      left: [],
       entries: 3,
       pictures: 2,
     });
@@ -171,6 +175,105 @@ describe('a whole quilt, carried from one house to another', () => {
     const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
     expect(body.quilts).toHaveLength(61);
     expect(body.quilts.every(({ copy }) => !copy)).toBe(true);
+  }, 60_000);
+});
+
+describe('a large shelf', () => {
+  /** So many copies of a quilt, as rows: one more each after the other. */
+  const many = async ({ database }: House, count: number) => {
+    const row = (await database.knex('quilts').first()) as Record<string, unknown>;
+    for (let i = 0; i < count; i++)
+      await database.knex('quilts').insert({ ...row, id: `quilt-many-${i}`, title: `Many ${i % 7}` });
+  };
+  test('comes whole, however many quilts', async () => {
+    const here = await filled();
+    await many(here, 505);
+    const files = unzipSync(await taken(here, '/api/shelf.zip'));
+    const ids = Object.entries(files).flatMap(([name, bytes]) =>
+      name.endsWith('about.json') ? [(JSON.parse(Buffer.from(bytes).toString()) as { id: string }).id] : [],
+    );
+    const all = [...Array(505).keys()].map((i) => `quilt-many-${i}`);
+    expect(ids.sort()).toEqual([...all, 'quilt-0001'].sort());
+    expect(Buffer.from(files['index.txt']!).toString().trim().split('\n')).toHaveLength(506);
+  }, 60_000);
+  test('a quilt that cannot be read comes as it lies, and is named; another shelf takes all but that one', async () => {
+    const here = await filled();
+    await many(here, 3);
+    await here.database
+      .knex('quilts')
+      .where({ id: 'quilt-many-1' })
+      .update({ plan: '{"title":', title: 'Torn' });
+    const files = unzipSync(await taken(here, '/api/shelf.zip'));
+    const torn = Object.keys(files).find((name) => name.includes('Torn'))!;
+    expect(Buffer.from(files[torn]!).toString()).toBe('{"title":');
+    const index = Buffer.from(files['index.txt']!).toString().trim().split('\n');
+    expect(index.filter((line) => /cannot be read/.test(line))).toEqual([expect.stringMatching(/Torn: /)]);
+    const to = await house();
+    const { body } = (await arrive(to, zipSync(files)).expect(201)) as { body: Arrived };
+    expect(body.quilts.map(({ id }) => id).sort()).toEqual(['quilt-0001', 'quilt-many-0', 'quilt-many-2']);
+  }, 30_000);
+  test('is read no faster than it is taken, and no further when whoever takes it goes away', async () => {
+    let read = 0;
+    const plain = startPlan('sashed-sampler');
+    const files = shelfFiles({
+      all: async () => Array.from({ length: 5_000 }, (_, i) => ({ id: `q${i}`, title: `Quilt ${i}` })),
+      plan: async () => {
+        read++;
+        return plain;
+      },
+      log: async () => [],
+      picture: async () => null,
+      made: '2026-12-01T10:00:00Z',
+    });
+    const takes = new PassThrough();
+    const done = zipInto(files, takes, '2026-12-01T10:00:00Z');
+    // Nobody takes anything: what is read comes to a stand.
+    for (let before = -1, same = 0; same < 50; same = read === before ? same + 1 : 0) {
+      before = read;
+      await setImmediate();
+    }
+    const stood = read;
+    expect(stood).toBeGreaterThan(0);
+    expect(stood).toBeLessThan(1_000);
+    // Some is taken: it goes on.
+    takes.read();
+    takes.read();
+    while (read === stood) await setImmediate();
+    takes.destroy();
+    await done;
+    const left = read;
+    for (let i = 0; i < 50; i++) await setImmediate();
+    expect([read, left < 5_000]).toEqual([left, true]);
+  }, 30_000);
+  test('others are answered while it is written', async () => {
+    const here = await filled();
+    await many(here, 200);
+    let written = false;
+    const zip = taken(here, '/api/shelf.zip').then(() => (written = true));
+    let answered = 0;
+    for (; !written; answered++) await request(here.app).get('/api/ready').expect(200);
+    await zip;
+    expect(answered).toBeGreaterThan(10);
+  }, 60_000);
+  test('a quilt that cannot be written is said; all others are there', async () => {
+    const from = await filled();
+    await many(from, 3);
+    const parcel = await taken(from, '/api/shelf.zip');
+    const to = await house();
+    await to.database.knex.raw(
+      "create trigger no before insert on quilts when new.id = 'quilt-many-1' begin select raise(abort, 'no'); end",
+    );
+    const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
+    expect(body.quilts.map(({ id }) => id).sort()).toEqual(['quilt-0001', 'quilt-many-0', 'quilt-many-2']);
+    expect(body.left).toEqual([{ title: plan.title, why: 'Something went wrong on the server.' }]);
+    expect((await shelfOf(to)).map(({ id }) => id).sort()).toEqual(body.quilts.map(({ id }) => id).sort());
+    // None at all: refused, and nothing is there.
+    const none = await house();
+    await none.database.knex.raw(
+      "create trigger no before insert on quilts begin select raise(abort, 'no'); end",
+    );
+    expect((await arrive(none, parcel)).status).toBe(500);
+    expect(await shelfOf(none)).toEqual([]);
   }, 60_000);
 });
 

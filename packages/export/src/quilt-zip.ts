@@ -23,10 +23,13 @@ export function entriesWith(log: readonly LogEntry[], quilt: string): LogEntry[]
  * The files of one whole quilt: what it is, plan, log, pictures, and a page that reads without anything else.
  *
  * @param folder where they lie, with a / at its end
- * @param page whether that page is written: it takes the longest
+ * @param whole what the page is made from; null leaves it out, which takes the longest
  */
-export async function quiltFiles(job: TakeJob, folder = '', page = true): Promise<ZipFile[]> {
-  const { plan, log, id, picture, made } = job;
+export async function quiltFiles(
+  { plan, log, id, picture, made }: Pick<TakeJob, 'plan' | 'log' | 'id' | 'picture' | 'made'>,
+  folder: string,
+  whole: TakeJob | null,
+): Promise<ZipFile[]> {
   const own = entriesWith(log, id);
   const pictures: ZipFile[] = [];
   const missing: string[] = [];
@@ -36,7 +39,7 @@ export async function quiltFiles(job: TakeJob, folder = '', page = true): Promis
     else missing.push(one);
   }
   return [
-    ...(page ? [{ path: `${folder}index.html`, bytes: textBytes(await htmlPage(job, missing)) }] : []),
+    ...(whole ? [{ path: `${folder}index.html`, bytes: textBytes(await htmlPage(whole, missing)) }] : []),
     {
       path: `${folder}about.json`,
       bytes: textBytes(

@@ -197,7 +197,7 @@ export const TAKEAWAYS: readonly Takeaway[] = [
       name: 'The whole quilt',
       says: 'Plan, log and pictures in one file; comes back in',
     },
-    write: async (job) => zipOf(await quiltFiles(job), job.made),
+    write: async (job) => zipOf(await quiltFiles(job, '', job), job.made),
   },
   {
     ...{

@@ -187,7 +187,7 @@ test('any quilt and any notes: out as a zip and read again, nothing is lost', as
         ...{ id: `note-${i}-0001`, quilt: 'q1', at: '2026-11-27T10:00:00Z', kind: 'noted' },
         body: { text: note, stage: '', about: {}, pictures: [] },
       }));
-      const files = await quiltFiles(jobOf(plan, { log }), '', false);
+      const files = await quiltFiles(jobOf(plan, { log }), '', null);
       const read = unzipSync(zipOf(files, '2026-11-27T10:00:00Z'));
       expect(readPlanJson(text(read['quilt.plan.json']!))).toEqual({ ok: true, plan });
       expect(JSON.parse(text(read['log.json']!))).toEqual(JSON.parse(JSON.stringify(log)));

@@ -252,6 +252,7 @@ export const OPERATIONS: readonly Operation[] = [
         type: 'object',
         properties: {
           quilts: { type: 'array' },
+          left: { type: 'array' },
           entries: { type: 'integer' },
           pictures: { type: 'integer' },
         },

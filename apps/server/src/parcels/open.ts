@@ -3,7 +3,7 @@ import { type Entry, fromBuffer, type ZipFile } from 'yauzl';
 import { Refusal } from '../errors.ts';
 
 /** What a parcel may hold at most: files, bytes of one by what it is, bytes in all, and how tightly it is packed. */
-const MOST_FILES = 4000;
+const MOST_FILES = 50_000;
 const MOST_BYTES = 300_000_000;
 const MOST_RATIO = 400;
 /** Below this size a tight file is a short one, not a trap. */

@@ -3,6 +3,7 @@ import express, { type Response, Router } from 'express';
 import { z } from 'zod';
 import { Refusal } from '../errors.ts';
 import { parseBody } from '../parse-body.ts';
+import { whoIs } from '../share/who.ts';
 import type { ParcelService } from './service.ts';
 
 /** The most a parcel weighs on its way in. */
@@ -29,7 +30,13 @@ export function parcelRoutes(parcels: ParcelService): Router {
     );
     send(response, await parcels.make(request.params.id, to, what, { paper, comma: comma === 'yes' }));
   });
-  router.get('/shelf.zip', async (_request, response) => send(response, await parcels.shelf()));
+  router.get('/shelf.zip', async (_request, response) => {
+    if (whoIs(response) === 'view')
+      throw new Refusal(403, 'view-only', 'Your link is for looking: take a quilt along from its own page.');
+    const { name, write } = parcels.shelf();
+    response.attachment(name).type('application/zip');
+    await write(response);
+  });
   router.post(
     '/parcels',
     express.raw({ type: 'application/octet-stream', limit: MOST, inflate: false }),

@@ -1,3 +1,4 @@
+import type { Writable } from 'node:stream';
 import {
   computeQuilt,
   excessIn,
@@ -8,20 +9,10 @@ import {
   readPlan,
   STASH,
 } from '@lattice/core';
-import {
-  fileName,
-  quiltFiles,
-  type TakeJob,
-  takeaway,
-  take,
-  type Taken,
-  textBytes,
-  type ZipFile,
-  zipOf,
-} from '@lattice/export';
+import { type TakeJob, takeaway, take, type Taken } from '@lattice/export';
 import { ON_NODE } from '@lattice/export/node';
 import { z } from 'zod';
-import { Refusal } from '../errors.ts';
+import { Refusal, refusalOf } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
 import { ID } from '../made-elsewhere.ts';
 import type { PictureRepository } from '../pictures/repository.ts';
@@ -29,17 +20,17 @@ import type { Workshop } from '../pictures/workshop.ts';
 import type { QuiltService, Surroundings } from '../quilts/service.ts';
 import { asNew, type Unpacked } from './as-new.ts';
 import { openParcel, type Packed } from './open.ts';
+import { shelfFiles, zipInto } from './shelf.ts';
+import { turn } from './turn.ts';
 
 /** What a parcel says of itself. */
 const aboutSchema = z.object({ id: ID.optional(), version: z.literal(1) });
-/** The most quilts that are written into one file. */
-const MOST_QUILTS = 500;
-/** A shelf larger than this is carried as a backup. */
-const MOST_BYTES = 500_000_000;
 
 /** What came out of a parcel. */
 export interface Arrived {
   readonly quilts: readonly { readonly id: string; readonly title: string; readonly copy: boolean }[];
+  /** Those that could not be written, and why: all others are there. */
+  readonly left: readonly { readonly title: string; readonly why: string }[];
   readonly entries: number;
   readonly pictures: number;
 }
@@ -68,43 +59,20 @@ export class ParcelService {
     return take(one, await this.job(id, wish));
   }
 
-  /** All quilts of the shelf in one zip, a folder each, with a page that lists them. */
-  async shelf(): Promise<Taken> {
-    const files: ZipFile[] = [];
-    const lines: string[] = [];
-    let bytes = 0;
-    let after: { by: string; id: string } | null = null;
-    for (let number = 1; number <= MOST_QUILTS;) {
-      const page = JSON.parse(
-        await this.rooms.quilts.list({
-          after,
-          count: 48,
-          sort: 'name',
-          narrow: { stage: '', tag: '', words: '' },
-        }),
-      ) as { quilts: { id: string; card: { title: string; unreadable?: true } }[]; next: string | null };
-      for (const { id, card } of page.quilts) {
-        if (card.unreadable) continue;
-        const folder = `${String(number).padStart(3, '0')} ${fileName(card.title)}/`;
-        const own = await quiltFiles(await this.job(id, { paper: 'a4', comma: false }), folder, false);
-        bytes += own.reduce((sum, file) => sum + file.bytes.length, 0);
-        if (bytes > MOST_BYTES)
-          throw new Refusal(
-            413,
-            'too-large',
-            'The shelf is too large for one file: take a backup along instead.',
-          );
-        files.push(...own);
-        lines.push(`${folder.slice(0, -1)}`);
-        number += 1;
-      }
-      if (page.next === null) break;
-      const at = page.next.lastIndexOf(' ');
-      after = { by: page.next.slice(0, at), id: page.next.slice(at + 1) };
-    }
-    const made = this.rooms.outside.now().toISOString();
-    files.unshift({ path: 'index.txt', bytes: textBytes(`${lines.join('\n')}\n`) });
-    return { name: `shelf ${made.slice(0, 10)}.zip`, type: 'application/zip', bytes: zipOf(files, made) };
+  /** All quilts of the shelf in one zip, a folder each, written while they are read: `write` says into what. */
+  shelf(): { name: string; write: (to: Writable) => Promise<void> } {
+    const { quilts, pictures, outside } = this.rooms;
+    const made = outside.now().toISOString();
+    // What the stash tells is the same for every quilt: read once.
+    let stash: readonly LogEntry[] | null = null;
+    const files = shelfFiles({
+      made,
+      all: () => quilts.names(),
+      plan: (id) => quilts.planOrText(id),
+      log: async (id) => [...(await this.entriesOf(id)), ...(stash ??= await this.entriesOf(STASH))],
+      picture: async (id) => (await pictures.find(id))?.bytes ?? null,
+    });
+    return { name: `shelf ${made.slice(0, 10)}.zip`, write: (to) => zipInto(files, to, made) };
   }
 
   /**
@@ -114,7 +82,8 @@ export class ParcelService {
   async arrive(bytes: Buffer): Promise<Arrived> {
     const { quilts, log, pictures, outside } = this.rooms;
     const packed = await openParcel(bytes);
-    const read = packed.map(unpacked);
+    const read: Unpacked[] = [];
+    for (const one of packed) read.push(await unpacked(one));
     const made = new Map<string, Buffer>();
     for (const { pictures: own } of packed)
       for (const [id, picture] of own)
@@ -124,15 +93,27 @@ export class ParcelService {
     for (const [id, picture] of made) await pictures.insert({ id, bytes: picture, created_at: at });
     let entries = 0;
     const arrived: { id: string; title: string; copy: boolean }[] = [];
+    const left: { title: string; why: string }[] = [];
     for (const one of read) {
-      const copy = one.id !== '' && (await quilts.known(one.id));
-      const { id, plan, log: own } = copy || one.id === '' ? asNew(one, outside.newId) : one;
-      // The quilt last: until its log is there it is not to be seen.
-      for (let i = 0; i < own.length; i += LOG_BATCH) entries += await log.add(own.slice(i, i + LOG_BATCH));
-      await quilts.add(plan, id);
-      arrived.push({ id, title: plan.title, copy });
+      try {
+        const copy = one.id !== '' && (await quilts.known(one.id));
+        const { id, plan, log: own } = copy || one.id === '' ? asNew(one, outside.newId) : one;
+        // The quilt last: until its log is there it is not to be seen.
+        for (let i = 0; i < own.length; i += LOG_BATCH) {
+          entries += await log.add(own.slice(i, i + LOG_BATCH));
+          await turn();
+        }
+        await quilts.add(plan, id);
+        arrived.push({ id, title: plan.title, copy });
+      } catch (error) {
+        // What came before it is there, and what comes after it may be: only where nothing is, all is refused.
+        if (arrived.length === 0 && one === read.at(-1)) throw error;
+        const why = refusalOf(error)?.message ?? 'Something went wrong on the server.';
+        left.push({ title: one.plan.title, why });
+      }
+      await turn();
     }
-    return { quilts: arrived, entries, pictures: made.size };
+    return { quilts: arrived, left, entries, pictures: made.size };
   }
 
   private async job(id: string, wish: Pick<TakeJob, 'paper' | 'comma'>): Promise<TakeJob> {
@@ -145,27 +126,31 @@ export class ParcelService {
         `This quilt cannot be drawn, so nothing is made of it: ${problems[0]!.message}`,
       );
     return {
-      ...{ plan, quilt: computeQuilt(plan), id, log: await this.logOf(id) },
+      ...{
+        plan,
+        quilt: computeQuilt(plan),
+        id,
+        log: [...(await this.entriesOf(id)), ...(await this.entriesOf(STASH))],
+      },
       ...{ ...wish, ...ON_NODE, made: outside.now().toISOString() },
       picture: async (one) => (await pictures.find(one))?.bytes ?? null,
     };
   }
 
-  /** The entries of a quilt, and the stash's. */
-  private async logOf(id: string): Promise<LogEntry[]> {
+  /** Every entry that is kept of a quilt, or of the stash. */
+  private async entriesOf(whose: string): Promise<LogEntry[]> {
     const all: LogEntry[] = [];
-    for (const whose of [id, STASH])
-      for (let since = 0, more = true; more;) {
-        const page = await this.rooms.log.since(since, whose);
-        all.push(...page.entries);
-        ({ latest: since, more } = page);
-      }
+    for (let since = 0, more = true; more;) {
+      const page = await this.rooms.log.since(since, whose);
+      all.push(...page.entries);
+      ({ latest: since, more } = page);
+    }
     return all;
   }
 }
 
 /** One quilt of a parcel, read and sound. */
-function unpacked({ folder, about, plan, log }: Packed): Unpacked {
+async function unpacked({ folder, about, plan, log }: Packed): Promise<Unpacked> {
   const where = folder === '' ? '' : `“${folder}”: `;
   const fail = (why: string) => new Refusal(422, 'bad-parcel', `${where}${why} Nothing was taken from it.`);
   const json = (what: string, bytes: Buffer): unknown => {
@@ -182,7 +167,8 @@ function unpacked({ folder, about, plan, log }: Packed): Unpacked {
   const said = about === null ? null : aboutSchema.safeParse(json('page about itself', about));
   if (said && !said.success) throw fail('It is of a later kind than this app knows, or damaged.');
   const id = said?.data?.id ?? '';
-  const entries = log === null ? [] : entriesOf(json('log', log), fail);
+  const entries = log === null ? [] : await entriesOf(json('log', log), fail);
+  await turn();
   return {
     id,
     plan: readHere.plan,
@@ -200,12 +186,15 @@ const STASH_KINDS_TAKEN: ReadonlySet<LogEntry['kind']> = new Set(['stash-put', '
 const saidOf = ({ path, message }: Problem): string =>
   path.length > 0 ? `${path.join('.')}: ${message}` : message;
 
-function entriesOf(document: unknown, fail: (why: string) => Refusal): LogEntry[] {
+async function entriesOf(document: unknown, fail: (why: string) => Refusal): Promise<LogEntry[]> {
   if (!Array.isArray(document) || document.length > 200_000)
     throw fail('Its log is no list of entries, or too long.');
-  return document.map((one, i) => {
+  const entries: LogEntry[] = [];
+  for (const [i, one] of document.entries()) {
     const read = logEntrySchema.safeParse(one);
     if (!read.success) throw fail(`Entry ${i + 1} of its log cannot be read.`);
-    return read.data;
-  });
+    entries.push(read.data);
+    if (i % LOG_BATCH === 0) await turn();
+  }
+  return entries;
 }

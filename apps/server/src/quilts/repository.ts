@@ -93,6 +93,13 @@ export class QuiltRepository {
     );
   }
 
+  /** Every quilt on the shelf by its name, and by nothing else: however many there are. */
+  async names(): Promise<Pick<QuiltRow, 'id' | 'title'>[]> {
+    return this.database.statements.all(
+      this.quilts.whereNull('removed_at').select('id', 'title').orderBy(['title', 'id']),
+    );
+  }
+
   /** How many are on the shelf of those. */
   async total(narrow: Narrow): Promise<number> {
     return this.database.statements.first<{ n: number }>(this.shelf(narrow).count({ n: '*' }))!.n;

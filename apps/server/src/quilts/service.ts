@@ -114,6 +114,19 @@ export class QuiltService {
     return (await this.row(id)).plan;
   }
 
+  /** Every quilt of the shelf, by name. */
+  names(): Promise<readonly { readonly id: string; readonly title: string }[]> {
+    return this.rows.names();
+  }
+
+  /** A quilt's plan; its text where that cannot be read, null where there is none on the shelf. */
+  async planOrText(id: string): Promise<Plan | { readonly text: string } | null> {
+    const row = await this.rows.find(id);
+    if (!row) return null;
+    const read = readText(row.plan);
+    return read.ok ? read.plan : { text: row.plan };
+  }
+
   /** Whether a quilt is there under this id, on the shelf or off it. */
   async known(id: string): Promise<boolean> {
     return (await this.rows.findAnywhere(id)) !== undefined;

@@ -20,8 +20,9 @@ export interface StoredQuilt {
 }
 
 /** What came out of a zip of quilts. */
-interface Arrived {
+export interface Arrived {
   readonly quilts: readonly { readonly id: string; readonly title: string; readonly copy: boolean }[];
+  readonly left: readonly { readonly title: string; readonly why: string }[];
 }
 
 /** What the server answers to a save. */

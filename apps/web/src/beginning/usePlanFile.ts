@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../app/store.ts';
-import { api, serverError } from '../app/api.ts';
+import { api, type Arrived, serverError } from '../app/api.ts';
 import { hearOthers } from '../outbox/hearOthers.ts';
 import { addQuilt } from '../quilt/newQuilts.ts';
 
@@ -19,9 +19,9 @@ export function usePlanFile() {
         return setProblem(`${file.name} was not taken. ${serverError(arrived.error).message}`);
       // What came with the quilts is in the server's log.
       await dispatch(hearOthers());
-      const { quilts } = arrived.data;
-      setProblem(null);
-      await navigate(quilts.length === 1 ? `/quilts/${quilts[0]!.id}/setting` : '/');
+      const { quilts, left } = arrived.data;
+      setProblem(left.length > 0 ? notAll(file.name, arrived.data) : null);
+      await navigate(quilts.length === 1 && left.length === 0 ? `/quilts/${quilts[0]!.id}/setting` : '/');
       return;
     }
     const { readPlanJson } = await import('../shelf/readPlanFile.ts');
@@ -38,4 +38,10 @@ export function usePlanFile() {
     );
   };
   return { open, problem, clear: () => setProblem(null) };
+}
+
+/** What came of a file of several quilts, and what did not: by name, with why. */
+function notAll(file: string, { quilts, left }: Arrived): string {
+  const why = left.map((one) => `“${one.title}”: ${one.why}`).join(' ');
+  return `Of ${quilts.length + left.length} quilts in ${file}, ${quilts.length} are on the shelf. Not taken: ${why} Take the file in again for these: what is there already comes as a copy.`;
 }

@@ -74,7 +74,8 @@ export function BackupsSection() {
         <a href="/api/shelf.zip" download>
           The whole shelf as one file
         </a>
-        : every quilt with its log and pictures, to be opened on another shelf.
+        : every quilt with its log and pictures, to be opened on another shelf. It is written while it comes,
+        and says at its end what could not be read.
       </p>
       <p>
         To go back to one, stop the app and run <code>./lattice restore FILE</code>. What is there then is
