@@ -24,6 +24,9 @@ const STRANGE: readonly unknown[] = [
   [null],
   { id: null },
   { toString: 1 },
+  // Has a length, as a text has, and cannot be made one.
+  { length: { toString: [null] } },
+  { length: 3 },
   { __proto__: null, constructor: { prototype: {} } },
   Array.from({ length: 3_000 }, () => 1),
 ];

@@ -14,10 +14,12 @@ const FLAGS = {
   passphrase: { type: 'string' },
   cert: { type: 'string' },
   key: { type: 'string' },
+  proxy: { type: 'string', multiple: true },
+  called: { type: 'string', multiple: true },
 };
 const PLACES = new Set(['data', 'log', 'cert', 'key']);
 const KNOWN =
-  '--port N, --data DIR, --log FILE, --share, --share-port N, --passphrase WORDS, --cert FILE, --key FILE.';
+  '--port N, --data DIR, --log FILE, --share, --share-port N, --passphrase WORDS, --cert FILE, --key FILE, --proxy ADDRESS, --called NAME.';
 
 /** The flags, checked before anything long is begun. */
 function readFlags(args) {
@@ -32,7 +34,9 @@ const stands = process.env.LATTICE_CALLED_FROM ?? '.';
 
 export const run = stopped(async (args) => {
   const flags = Object.entries(readFlags(args)).flatMap(([flag, value]) =>
-    value === true ? [`--${flag}`] : [`--${flag}`, PLACES.has(flag) ? path.resolve(stands, value) : value],
+    value === true
+      ? [`--${flag}`]
+      : [value].flat().flatMap((one) => [`--${flag}`, PLACES.has(flag) ? path.resolve(stands, one) : one]),
   );
   await install();
   await build();

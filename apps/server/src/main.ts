@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { statSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
+import { isIP } from 'node:net';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import type { Express } from 'express';
@@ -37,6 +38,8 @@ const { values } = parseArgs({
     passphrase: { type: 'string' },
     cert: { type: 'string' },
     key: { type: 'string' },
+    proxy: { type: 'string', multiple: true, default: [] },
+    called: { type: 'string', multiple: true, default: [] },
   },
 });
 
@@ -46,6 +49,12 @@ function portOf(flag: string, text: string): number {
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     stop(`--${flag} ${text}: a port is a whole number from 1 to 65535.`);
   return port;
+}
+
+/** An address, or one line about it. */
+function addressOf(text: string): string {
+  if (isIP(text) === 0) stop(`--proxy ${text}: say the proxy's address, like 192.168.1.5.`);
+  return text;
 }
 
 const port = portOf('port', values.port);
@@ -131,6 +140,8 @@ if (values.share)
     outside,
     folder: dataFolder,
     port: portOf('share-port', values['share-port'] ?? (port === 0 ? '0' : String(port + 1))),
+    proxies: values.proxy.map(addressOf),
+    called: values.called,
     passphrase: values.passphrase ?? process.env['LATTICE_PASSPHRASE'],
     certificate:
       values.cert !== undefined && values.key !== undefined ? { cert: values.cert, key: values.key } : null,

@@ -24,7 +24,7 @@ let where: string;
 const plan = startPlan('sashed-sampler');
 
 /** The door to the app, over TLS, for a passphrase. */
-async function door(words = WORDS): Promise<Server> {
+async function door(words = WORDS, proxies: readonly string[] = []): Promise<Server> {
   const backups = new Backups(database, folder(), outside.now);
   const made = behindDoor(
     createApp({ database, outside, backups, sharedAt: () => 'https://house.local:1/' }),
@@ -34,6 +34,7 @@ async function door(words = WORDS): Promise<Server> {
       sign: signOf(words, KEY),
       links,
       isOurs: (name) => ['127.0.0.1', 'house.local'].includes(name),
+      proxies,
       report: () => undefined,
     },
   );
@@ -93,6 +94,42 @@ describe('the door', () => {
     expect((await enter(thief, { passphrase: WORDS })).status).toBe(429);
   });
 
+  describe('by place', () => {
+    // Places are told apart as a proxy on this machine tells of them.
+    let behind: Server;
+    beforeEach(async () => (behind = await door(WORDS, ['127.0.0.1', '::1', '::ffff:127.0.0.1'])));
+    afterEach(() => void behind.close());
+    const from = (place: string, body: object, at = behind) =>
+      browser(at).post('/api/session').set('X-Forwarded-For', place).send(body);
+
+    test('one that tries without end turns nobody else away', async () => {
+      for (let i = 0; i < 60; i++)
+        expect((await from('192.0.2.7', { passphrase: `try ${i}` })).status).toBe(i < 5 ? 401 : 429);
+      expect((await from('192.0.2.7', { passphrase: WORDS })).status).toBe(429);
+      expect((await from('192.0.2.8', { passphrase: 'not these' })).status).toBe(401);
+      expect((await from('192.0.2.8', { passphrase: WORDS })).status).toBe(200);
+    });
+    test('many places together are slowed down; links come in all the same, and are counted by themselves', async () => {
+      const { secret } = await links.make('Ruth', 'view');
+      const said: number[] = [];
+      for (let place = 1; place <= 8; place++)
+        for (let i = 0; i < 5; i++) said.push((await from(`192.0.2.${place}`, { passphrase: 'x' })).status);
+      expect(said.indexOf(429)).toBe(30);
+      expect((await from('192.0.2.99', { passphrase: WORDS })).status).toBe(429);
+      expect((await from('192.0.2.99', { link: secret })).status).toBe(200);
+      expect((await from('192.0.2.1', { link: secret })).status).toBe(200);
+      // A link that is none, over and over: that place waits, another with its link does not.
+      for (let i = 0; i < 20; i++) expect((await from('192.0.2.50', { link: `no ${i}` })).status).toBe(401);
+      expect((await from('192.0.2.50', { link: secret })).status).toBe(429);
+      expect((await from('192.0.2.51', { link: secret })).status).toBe(200);
+    });
+    test('without a proxy nobody is believed who says to be another', async () => {
+      for (let i = 0; i < 5; i++)
+        expect((await from(`192.0.2.${i}`, { passphrase: 'x' }, server)).status).toBe(401);
+      expect((await from('192.0.2.9', { passphrase: WORDS }, server)).status).toBe(429);
+    });
+  });
+
   test('another passphrase ends every session', async () => {
     const somebody = browser();
     const cookies = (await enter(somebody, { passphrase: WORDS })).headers[
@@ -145,6 +182,10 @@ describe('links', () => {
     expect((await enter(maud, { link: secret })).body).toEqual({ who: 'view' });
     expect((await maud.get(`/api/quilts/${id}`)).status).toBe(200);
     expect((await maud.get('/api/house')).body.who).toBe('view');
+    // One quilt she may take along, the whole shelf not.
+    expect((await maud.get(`/api/quilts/${id}/take?to=zip`)).status).toBe(200);
+    const shelf = await maud.get('/api/shelf.zip');
+    expect([shelf.status, shelf.body.code]).toEqual([403, 'view-only']);
     for (const answer of [
       await maud.put(`/api/quilts/${id}`).send({ revision: 1, plan }),
       await maud.post('/api/quilts').send({ plan }),

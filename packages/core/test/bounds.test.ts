@@ -40,6 +40,17 @@ describe('a document that is too much', () => {
     );
     expect(excessIn(Array.from({ length: 2_000 }, () => new Array(100).fill(0)))).toMatch(/150000 values/);
   });
+  test('what says of itself how it is made a text is refused, wherever it lies', () => {
+    const told = (name: string) => `a field called “${name}”`;
+    expect(excessIn({ length: { toString: [null] } })).toBe(told('toString'));
+    expect(excessIn([{ a: [{ valueOf: 1 }] }])).toBe(told('valueOf'));
+    // As a name in a text, or what every object has by birth, it is nothing.
+    expect(excessIn({ title: 'toString', note: { length: {} } })).toBeNull();
+    expect(readPlan({ ...document(), title: { length: { toString: [null] } } })).toEqual({
+      ok: false,
+      problems: [{ path: [], message: 'This is not a quilt plan: it holds a field called “toString”.' }],
+    });
+  });
   // Whatever a schema takes has to reach it: a note of 10,000 letters, every seam of the largest top ticked at once.
   test('no schema takes more than the guard before it lets pass, and none takes texts without end', () => {
     const over: string[] = [];

@@ -164,7 +164,9 @@ async function unpacked({ folder, about, plan, log }: Packed): Promise<Unpacked>
   if (excessIn(document) !== null) throw fail('Its plan holds more than any quilt does.');
   const readHere = readPlan(document);
   if (!readHere.ok) throw fail(`Its plan cannot be read: ${saidOf(readHere.problems[0]!)}`);
-  const said = about === null ? null : aboutSchema.safeParse(json('page about itself', about));
+  const itself = about === null ? null : json('page about itself', about);
+  if (excessIn(itself) !== null) throw fail('Its page about itself holds what no quilt has.');
+  const said = about === null ? null : aboutSchema.safeParse(itself);
   if (said && !said.success) throw fail('It is of a later kind than this app knows, or damaged.');
   const id = said?.data?.id ?? '';
   const entries = log === null ? [] : await entriesOf(json('log', log), fail);
@@ -191,8 +193,8 @@ async function entriesOf(document: unknown, fail: (why: string) => Refusal): Pro
     throw fail('Its log is no list of entries, or too long.');
   const entries: LogEntry[] = [];
   for (const [i, one] of document.entries()) {
-    const read = logEntrySchema.safeParse(one);
-    if (!read.success) throw fail(`Entry ${i + 1} of its log cannot be read.`);
+    const read = excessIn(one) === null ? logEntrySchema.safeParse(one) : null;
+    if (!read?.success) throw fail(`Entry ${i + 1} of its log cannot be read.`);
     entries.push(read.data);
     if (i % LOG_BATCH === 0) await turn();
   }

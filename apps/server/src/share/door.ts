@@ -3,6 +3,7 @@ import express, { type Express, Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { answerErrors, Refusal } from '../errors.ts';
+import { withinBounds } from '../gate/body.ts';
 import { gate } from '../gate/gate.ts';
 import { headers } from '../gate/headers.ts';
 import { parseBody } from '../parse-body.ts';
@@ -20,6 +21,8 @@ export interface DoorOptions {
   readonly sign: string;
   readonly links: Links;
   readonly isOurs: (name: string) => boolean;
+  /** Where a proxy stands that says from whom it brings something; empty where there is none, and nobody is believed. */
+  readonly proxies?: readonly string[];
   readonly report: (fault: object) => void;
 }
 
@@ -27,11 +30,13 @@ export interface DoorOptions {
 type Session = { by?: string };
 
 const LASTS_MS = 30 * 24 * 3600 * 1000;
-/** Tries from one place: so many in so long. */
+/** Tries of the passphrase from one place: so many in so long. */
 const TRIES = 5;
 const TRIES_MS = 60_000;
-/** Tries from everywhere together: slower than any list of words can be gone through. */
+/** From everywhere together, of those that no place's own limit has turned away: slower than any list of words can be gone through. */
 const TRIES_IN_ALL = 30;
+/** Of links, which nobody can guess, from one place: they are counted by themselves, so that no guest is kept out by another. */
+const TRIES_OF_LINKS = 20;
 
 const enterBody = z.union([
   z.strictObject({ passphrase: z.string().min(1).max(200) }),
@@ -41,10 +46,11 @@ const enterBody = z.union([
 /** The app as it is seen from the local network: behind a door that a passphrase or a link opens. */
 export function behindDoor(
   app: Express,
-  { passphrase, key, sign, links, isOurs, report }: DoorOptions,
+  { passphrase, key, sign, links, isOurs, proxies = [], report }: DoorOptions,
 ): Express {
   const door = express();
   door.disable('x-powered-by');
+  door.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   door.use(requestId, headers(), gate(isOurs));
   door.use(
     cookieSession({
@@ -69,15 +75,26 @@ export function behindDoor(
       skipSuccessfulRequests: true,
       standardHeaders: 'draft-8',
       legacyHeaders: false,
+      // That one is named without a proxy is nothing to write about: it is not believed.
+      validate: { xForwardedForHeader: false },
       handler: () => {
         throw new Refusal(429, 'too-many-tries', 'That was tried too often. Wait a minute, then try again.');
       },
     });
+  const ofLinks = Router().use(throttled(TRIES_OF_LINKS));
+  // The place's own first: what is turned away there does not count for all.
+  const ofWords = Router().use(
+    throttled(TRIES),
+    throttled(TRIES_IN_ALL, () => 'all'),
+  );
   entrance.post(
     '/',
-    throttled(TRIES_IN_ALL, () => 'all'),
-    throttled(TRIES),
     express.json({ limit: '2kb' }),
+    withinBounds,
+    (request, response, next) => {
+      const link = typeof (request.body as { link?: unknown } | undefined)?.link === 'string';
+      (link ? ofLinks : ofWords)(request, response, next);
+    },
     async (request, response) => {
       const body = parseBody(enterBody, request.body, 'Say the passphrase, or use a link.');
       const by =

@@ -23,6 +23,9 @@ export interface ShareOptions {
   readonly port: number;
   /** Absent for one made on the spot. */
   readonly passphrase: string | undefined;
+  /** Where a proxy stands before it, and by what name it is called there; empty without one. */
+  readonly proxies: readonly string[];
+  readonly called: readonly string[];
   /** Files of one that is given; null for one made on the spot. */
   readonly certificate: Certificate | null;
   readonly report: (fault: object) => void;
@@ -59,13 +62,14 @@ export async function share(options: ShareOptions): Promise<Shared> {
     ? given(options.certificate)
     : await ownCertificate(path.join(folder, 'certificate'), names, outside.now());
   const key = sessionKey(path.join(folder, 'session.key'));
-  const known = new Set([...names, 'localhost', '127.0.0.1']);
+  const known = new Set([...names, ...options.called.map(nameOf), 'localhost', '127.0.0.1']);
   const door = behindDoor(app as Express, {
     passphrase: await keepPassphrase(passphrase),
     key,
     sign: signOf(passphrase, key),
     links: new Links(knex, outside),
     isOurs: (name) => known.has(nameOf(name)),
+    proxies: options.proxies,
     report,
   });
   const server = createServer({ ...certificate, connectionsCheckingInterval: 5_000 }, door);

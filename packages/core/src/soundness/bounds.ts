@@ -1,7 +1,10 @@
 import { LIMITS } from './limits.ts';
 
+/** Names by which a thing says how it is made a text or a number: one that lies about it trips whoever only compares it. */
+const LYING = ['toString', 'valueOf'] as const;
+
 /**
- * What a document has too much of, in words; null where it keeps within bounds. One walk that stops at the first
+ * What a document has too much of, or that nothing has, in words; null where it keeps within bounds. One walk that stops at the first
  * excess, so that a document made to be slow costs no more than a sound one.
  */
 export function excessIn(document: unknown): string | null {
@@ -17,6 +20,7 @@ export function excessIn(document: unknown): string | null {
       return `a list of more than ${LIMITS.entries} entries`;
     if (!Array.isArray(value) && inside.length > LIMITS.fields)
       return `more than ${LIMITS.fields} fields in one place`;
+    for (const name of LYING) if (Object.hasOwn(value, name)) return `a field called “${name}”`;
     for (const part of inside) {
       const excess = walk(part, depth + 1);
       if (excess !== null) return excess;
