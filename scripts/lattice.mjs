@@ -13,7 +13,7 @@ const COMMANDS = {
     () => import('./commands/backup.mjs'),
   ],
   test: [
-    'install what is needed, then lint, types, unit and browser tests',
+    'install what is needed, then lint, types, unit and browser tests; how long each took  [--times]',
     () => import('./commands/test.mjs'),
   ],
   dev: ['serve with live reload for developers', () => import('./commands/dev.mjs')],

@@ -2,7 +2,18 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { accessible } from '../support/accessible.ts';
-import { expect, expectSize, field, fill, openCopy, saved, tab, test } from '../support/quilt.ts';
+import {
+  expect,
+  expectSize,
+  field,
+  fill,
+  openCopy,
+  plain,
+  saved,
+  size,
+  tab,
+  test,
+} from '../support/quilt.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'lattice-mishaps-'));
 const file = (name: string, text: string) => {
@@ -207,4 +218,27 @@ test('fabrics: a colour, a narrower width and another choice change what to buy'
   await expect(first.getByRole('button', { name: 'Take Oatmeal linen-look off the list' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(first).toContainText('36 strips of 2″');
+});
+
+test('a page opened before a newer app came: a part it has not fetched is gone, it says to reload, and nothing is lost', async ({
+  page,
+  server,
+}) => {
+  await openCopy(page, server);
+  await fill(page, 'Sash, finished', '1 3/4');
+  await saved(page);
+  const shown = await plain(size(page));
+  // As the server answers for a part of an older app (there is no service worker that kept it).
+  await page.route(
+    /\/assets\/Finder-.*\.js$/,
+    (route) =>
+      route.fulfill({ status: 404, contentType: 'application/json', body: '{"code":"no-such-address"}' }),
+    { times: 1 },
+  );
+  await page.getByRole('button', { name: 'Fit to a target…' }).click();
+  await expect(page.getByRole('heading', { name: 'Reload this page' })).toBeVisible();
+  await page.getByRole('button', { name: 'Reload' }).click();
+  await expectSize(page, shown);
+  // What was asked for before lies open now.
+  await expect(page.getByText('best first')).toBeVisible();
 });

@@ -1,8 +1,9 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
-import { beside, bin, root, show, stopped } from '../lib.mjs';
+import { beside, bin, root, show, Stop, stopped } from '../lib.mjs';
 import { build, buildCommand, buildServer, chromium, install } from '../prepare.mjs';
+import { browserTimes, jestTimes, minutes, slowest } from '../times.mjs';
 
 /** The compiler made for speed; the linter needs the one that can be asked, so both are there. */
 const TSC = path.join(root, 'node_modules/typescript-native/bin/tsc');
@@ -37,22 +38,36 @@ async function checks(list) {
 }
 
 /** Runs a test runner that leaves a JSON report; a run that leaves none has failed. */
-async function report(name, file, command, args, env, count) {
+async function report(name, file, command, args, env, count, times) {
   const place = path.join(root, 'node_modules/.lattice', file);
   rmSync(place, { force: true });
   console.log(`\n${name}`);
   const code = await show(command, args(place), env(place));
   if (!existsSync(place)) return { passed: 0, failed: 1 };
-  const counted = count(JSON.parse(readFileSync(place, 'utf8')));
+  const said = JSON.parse(readFileSync(place, 'utf8'));
+  const counted = { ...count(said), tests: times(said) };
   return code !== 0 && counted.failed === 0 ? { ...counted, failed: 1 } : counted;
 }
 
-export const run = stopped(async () => {
+/** How many of the slowest are named when they are asked for. */
+const SLOWEST = 20;
+
+export const run = stopped(async (args) => {
+  const unknown = args.find((flag) => flag !== '--times');
+  if (unknown !== undefined) throw new Stop(`./lattice test: ${unknown} is not known. Known: --times.`);
+  const parts = [];
+  let began = Date.now();
+  const part = (name) => {
+    parts.push(`${name} ${minutes(Date.now() - began)}`);
+    began = Date.now();
+  };
   await install();
   await buildCommand();
   await buildServer();
   const LATTICE_CHROMIUM = chromium();
-  const results = [
+  part('installing');
+  const results = [];
+  results.push(
     ...(await checks([
       ['lint', bin('eslint'), '.', '--max-warnings', '0'],
       ['formatting', bin('prettier'), '--check', '.'],
@@ -60,6 +75,9 @@ export const run = stopped(async () => {
       ...TYPES.map(([what, program]) => [`types ${what}`, TSC, '-p', program, '--noEmit']),
       ['rooms depend one way', bin('depcruise'), '--config', '.dependency-cruiser.mjs', ...ROOMS],
     ])),
+  );
+  part('looking through');
+  results.push(
     await report(
       'Unit tests',
       'jest.json',
@@ -67,8 +85,10 @@ export const run = stopped(async () => {
       (place) => ['--json', `--outputFile=${place}`, '--silent', '--maxWorkers=100%'],
       () => ({}),
       (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
+      jestTimes,
     ),
-  ];
+  );
+  part('unit tests');
   await build();
   results.push(
     await report(
@@ -78,9 +98,19 @@ export const run = stopped(async () => {
       () => ['test', '--config', 'e2e/playwright.config.ts'],
       (place) => ({ LATTICE_CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: place }),
       (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected + r.errors.length }),
+      browserTimes,
     ),
   );
+  part('browser tests');
   const sum = (key) => results.reduce((total, r) => total + r[key], 0);
+  if (args.includes('--times'))
+    console.log(
+      `\n${slowest(
+        results.flatMap(({ tests = [] }) => tests),
+        SLOWEST,
+      ).join('\n')}`,
+    );
+  console.log(`\n${parts.join(', ')}`);
   console.log(`\n${sum('passed')} passed, ${sum('failed')} failed`);
   return sum('failed') === 0 ? 0 : 1;
 });

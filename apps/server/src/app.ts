@@ -57,6 +57,12 @@ export interface AppOptions {
   readonly logger?: Logger;
 }
 
+/** What lies in the database, as those who look after it read it. */
+interface Kept {
+  readonly log: LogRepository;
+  readonly quilts: QuiltRepository;
+}
+
 /** One line for each request: what was asked, how it went, how long it took. Nothing of what people write. */
 const requestLog = (logger: Logger) =>
   pinoHttp({
@@ -94,9 +100,10 @@ export function createApp(options: AppOptions): Express {
   app.use(permissions());
   // One step closer than its usual quality: a tenth smaller over a slow network, for ten milliseconds a page.
   app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } } }));
-  watchRoutes(app, options, counter);
+  const kept = { log: new LogRepository(database), quilts: new QuiltRepository(database) };
+  watchRoutes(app, options, counter, kept);
   app.use('/api', onlyWhileWritable(database, options.readOnly));
-  apiRoutes(app, options);
+  apiRoutes(app, options, kept);
   app.use('/api', () => {
     throw new Refusal(404, 'no-such-address', 'There is nothing at this address.');
   });
@@ -105,10 +112,12 @@ export function createApp(options: AppOptions): Express {
   return app;
 }
 
-function apiRoutes(app: Express, { database, outside, workshop, backups, sharedAt }: AppOptions): void {
+function apiRoutes(
+  app: Express,
+  { database, outside, workshop, backups, sharedAt }: AppOptions,
+  { log, quilts }: Kept,
+): void {
   const { knex } = database;
-  const log = new LogRepository(database);
-  const quilts = new QuiltRepository(database);
   const snapshots = new SnapshotRepository(database);
   const pictures = new PictureRepository(knex);
   const shop = workshop ?? new Workshop();
@@ -137,6 +146,7 @@ function watchRoutes(
   app: Express,
   { database, readOnly, backups, sharedAt }: AppOptions,
   counter: Counter,
+  { log, quilts }: Kept,
 ): void {
   app.get('/api/health', (_request, response) => void response.json({ ok: true }));
   app.get('/api/ready', (_request, response) => {
@@ -159,6 +169,7 @@ function watchRoutes(
       ...counter.numbers(),
       databaseBytes: pages('page_count') * pages('page_size'),
       lastBackup: backups?.list()[0]?.madeAt ?? null,
+      unreadable: { entries: log.unreadable, quilts: quilts.unreadable() },
     });
   });
 }

@@ -67,6 +67,16 @@ test('an entry that cannot be read any more is that entry alone: the others are 
     expect(page).toMatchObject({ entries: [entry(1), entry(4)], unreadable: 2, more: false });
     expect(page.latest).toBe(page.newest);
   }
+  // Whoever looks after it is told, each entry once however often it was asked for; and a quilt that is damaged too.
+  const house = app();
+  const damaged = async () => (await request(house).get('/api/numbers')).body.unreadable as object;
+  expect(await damaged()).toEqual({ entries: 0, quilts: 0 });
+  for (let i = 0; i < 2; i++) await request(house).get('/api/log?since=0');
+  await database
+    .knex('quilts')
+    .insert({ id: 'torn', revision: 1, plan: '{"title":', title: 'Torn', created_at: 'x', updated_at: 'x' });
+  await request(house).get('/api/quilts');
+  expect(await damaged()).toEqual({ entries: 2, quilts: 1 });
   expect(await new LogRepository(database).find(entry(3).id)).toBeNull();
   // Going on from there, nothing is told twice, and what lies there lies there as it was.
   await post([entry(5)]);

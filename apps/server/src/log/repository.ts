@@ -25,7 +25,21 @@ export interface LogPage {
 
 /** The only place that speaks SQL about the log. Entries are added and read, never changed. */
 export class LogRepository {
+  /** Rows that were asked for and could not be read, by their ids. */
+  private readonly damaged = new Set<string>();
+
   constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
+
+  /** How many entries were found that cannot be read any more, since the server started. */
+  get unreadable(): number {
+    return this.damaged.size;
+  }
+
+  private read(row: LogRow): LogEntry | null {
+    const entry = entryFrom(row);
+    if (entry === null) this.damaged.add(row.id);
+    return entry;
+  }
 
   private get knex() {
     return this.database.knex;
@@ -60,7 +74,7 @@ export class LogRepository {
       .limit(LOG_BATCH + 1);
     const page = rows.slice(0, LOG_BATCH);
     const [last] = await this.knex('log_entries').max<{ seq: number | null }[]>({ seq: 'seq' });
-    const entries = page.flatMap((row: LogRow) => entryFrom(row) ?? []);
+    const entries = page.flatMap((row: LogRow) => this.read(row) ?? []);
     return {
       entries,
       unreadable: page.length - entries.length,
@@ -72,13 +86,13 @@ export class LogRepository {
 
   async find(id: string): Promise<LogEntry | null> {
     const row = await this.knex<LogRow>('log_entries').where({ id }).first();
-    return row ? entryFrom(row) : null;
+    return row ? this.read(row) : null;
   }
 
   /** Every entry of these kinds, in the order they arrived. */
   async ofKinds(...kinds: readonly LogEntry['kind'][]): Promise<LogEntry[]> {
     const rows = await this.knex<LogRow>('log_entries').whereIn('kind', kinds).orderBy('seq');
-    return rows.flatMap((row) => entryFrom(row) ?? []);
+    return rows.flatMap((row) => this.read(row) ?? []);
   }
 }
 

@@ -105,6 +105,16 @@ export class QuiltRepository {
     return this.database.statements.first<{ n: number }>(this.shelf(narrow).count({ n: '*' }))!.n;
   }
 
+  /** How many of the shelf cannot be read, by their cards. */
+  unreadable(): number {
+    return this.database.statements.first<{ n: number }>(
+      this.quilts
+        .whereNull('removed_at')
+        .whereRaw(`json_extract(${CARD}, '$.unreadable') = 1`)
+        .count({ n: '*' }),
+    )!.n;
+  }
+
   /** Every tag a quilt of the shelf has, in order. */
   async tags(): Promise<string[]> {
     const { knex, statements } = this.database;

@@ -1,24 +1,12 @@
-import { Link } from 'react-router';
-import styled from 'styled-components';
-
-export const LostPage = styled.main`
-  max-width: 460px;
-  margin: 15vh auto;
-  padding: 0 20px;
-  h1 {
-    font: 650 26px/1.2 var(--name);
-    margin-bottom: 8px;
-  }
-  a {
-    display: inline-block;
-    margin-top: 16px;
-    font-weight: 600;
-    color: var(--chalk);
-  }
-`;
+import { Link, useRouteError } from 'react-router';
+import { LostPage } from './LostPage.ts';
+import { isPartGone } from './part-gone.ts';
+import { PartGone } from './PartGone.tsx';
 
 /** Shown for an address that leads nowhere, and when a screen fails: what was kept is still on the shelf. */
 export function Lost() {
+  const error = useRouteError();
+  if (isPartGone(error)) return <PartGone />;
   return (
     <LostPage>
       <h1>This page cannot be shown</h1>

@@ -70,13 +70,7 @@ export function BackupsSection() {
           </li>
         ))}
       </List>
-      <p>
-        <a href="/api/shelf.zip" download>
-          The whole shelf as one file
-        </a>
-        : every quilt with its log and pictures, to be opened on another shelf. It is written while it comes,
-        and says at its end what could not be read.
-      </p>
+      <ShelfFile />
       <p>
         To go back to one, stop the app and run <code>./lattice restore FILE</code>. What is there then is
         kept too.
@@ -84,3 +78,14 @@ export function BackupsSection() {
     </section>
   );
 }
+
+/** Every quilt as one file, for whoever may change them. */
+export const ShelfFile = () => (
+  <p>
+    <a href="/api/shelf.zip" download>
+      The whole shelf as one file
+    </a>
+    : every quilt with its log and pictures, to be opened on another shelf. It is written while it comes, and
+    says at its end what could not be read.
+  </p>
+);

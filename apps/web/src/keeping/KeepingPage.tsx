@@ -4,7 +4,7 @@ import { deviceName, nameDevice } from '../app/device.ts';
 import { PageFrame } from '../app/PageFrame.tsx';
 import { useAppSelector } from '../app/store.ts';
 import { WordsField } from '../design/controls/WordsField.tsx';
-import { BackupsSection } from './BackupsSection.tsx';
+import { BackupsSection, ShelfFile } from './BackupsSection.tsx';
 import { LinksSection } from './LinksSection.tsx';
 import { NumbersSection } from './NumbersSection.tsx';
 import { WhoMayWhat } from './WhoMayWhat.tsx';
@@ -57,6 +57,7 @@ const Sections = styled.div`
 /** How quilts are kept safe: backups, who is let in and what they may, what this device is called, how the server does. */
 export function KeepingPage() {
   const owner = useAppSelector((s) => s.house.who === 'owner');
+  const changes = useAppSelector((s) => s.house.who === 'edit');
   return (
     <PageFrame title="Safe keeping" width={980}>
       <Sections>
@@ -68,6 +69,7 @@ export function KeepingPage() {
               <section>
                 <h2>Backups</h2>
                 <p>Whoever sits at the machine the app runs on looks after these.</p>
+                {changes && <ShelfFile />}
               </section>
             )}
             <Device />

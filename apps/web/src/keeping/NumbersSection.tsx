@@ -22,6 +22,9 @@ export function NumbersSection() {
     <section>
       <h2>The server</h2>
       {error !== undefined && <p role="alert">{serverError(error).message}</p>}
+      {data && data.unreadable.entries + data.unreadable.quilts > 0 && (
+        <p role="alert">Cannot be read: {unreadableInWords(data.unreadable)}</p>
+      )}
       {data && (
         <Facts>
           <dt>Running since</dt>
@@ -46,4 +49,14 @@ export function NumbersSection() {
       )}
     </section>
   );
+}
+
+/** What is damaged, and what that means for the rest. */
+export function unreadableInWords({ entries, quilts }: { entries: number; quilts: number }): string {
+  const parts = [
+    ...(quilts > 0 ? [quilts === 1 ? '1 quilt' : `${quilts} quilts`] : []),
+    ...(entries > 0 ? [entries === 1 ? '1 entry of the journal' : `${entries} entries of the journal`] : []),
+  ];
+  const stay = quilts + entries === 1 ? 'It stays as it lies' : 'They stay as they lie';
+  return `${parts.join(' and ')}. ${stay}, and everything else goes on; a backup of an earlier day may have ${quilts + entries === 1 ? 'it' : 'them'} whole.`;
 }

@@ -36,6 +36,7 @@ const RULES: readonly (readonly [what: string, owner: boolean, edit: boolean, vi
   ['Change quilts, add some, take them off the shelf', true, true, false],
   ['Pictures, measurements, bookings, notes', true, true, false],
   ['Keep versions and go back to them', true, true, false],
+  ['Take the whole shelf along as one file', true, true, false],
   ['Backups: make them, take them away', true, false, false],
   ['Give out links and take them back', true, false, false],
 ];

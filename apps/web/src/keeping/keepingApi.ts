@@ -18,6 +18,8 @@ interface Numbers {
   readonly most: number;
   readonly databaseBytes: number;
   readonly lastBackup: string | null;
+  /** What lies there and cannot be read any more. */
+  readonly unreadable: { readonly entries: number; readonly quilts: number };
 }
 
 /** A link that lets somebody in. */
