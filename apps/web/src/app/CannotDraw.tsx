@@ -1,9 +1,7 @@
-import { Link, useNavigate, useParams, useRouteError } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { Button } from '../design/controls/Button.tsx';
 import { undo } from '../quilt/planSlice.ts';
 import { LostPage } from './LostPage.ts';
-import { isPartGone } from './part-gone.ts';
-import { PartGone } from './PartGone.tsx';
 import { useAppDispatch, useAppSelector } from './store.ts';
 
 /** A quilt whose screen failed while it was drawn: the last change can be taken back, and its file taken away. */
@@ -12,8 +10,6 @@ export function CannotDraw() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const canUndo = useAppSelector((s) => s.plan.past.length > 0);
-  const error = useRouteError();
-  if (isPartGone(error)) return <PartGone />;
   const back = () => {
     dispatch(undo());
     // The same address again, so that the screen is drawn afresh.

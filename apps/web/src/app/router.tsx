@@ -1,8 +1,8 @@
 import { createBrowserRouter, type RouteObject } from 'react-router';
 import { House } from '../door/House.tsx';
-import { CannotDraw } from './CannotDraw.tsx';
 import { Lost } from './Lost.tsx';
 import { PAGES, QUILT_PAGES, quiltPage } from './pages.ts';
+import { QuiltFailed } from './QuiltFailed.tsx';
 
 const routesOf = (pages: typeof PAGES): RouteObject[] =>
   Object.entries(pages).map(([path, page]) => {
@@ -21,7 +21,7 @@ export const createRouter = () =>
         ...routesOf(PAGES),
         {
           path: 'quilts/:id',
-          errorElement: <CannotDraw />,
+          errorElement: <QuiltFailed />,
           lazy: async () => ({ Component: await quiltPage() }),
           children: routesOf(QUILT_PAGES),
         },
