@@ -113,8 +113,7 @@ describe('a body that is not what it seems to be is no fault of the server', () 
     async (_name, sent) => {
       for (const [method, address, body] of sent) {
         const taken = await send([method, address, body]);
-        expect([address, taken.status, taken.body]).toEqual([address, expect.any(Number), taken.body]);
-        expect([address, taken.status < 300]).toEqual([address, true]);
+        expect([address, taken.status < 300, taken.body]).toEqual([address, true, taken.body]);
         for (const at of places(body))
           for (const strange of STRANGE) {
             const { status, body: said } = await send([method, address, withAt(body, at, strange)]);
