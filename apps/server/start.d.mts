@@ -1,1 +1,2 @@
 export declare const SERVER: readonly string[];
+export declare const BACKUP: string;

@@ -4,3 +4,5 @@
  * away: it halves the slowest one in a hundred.
  */
 export const SERVER = ['--max-semi-space-size=64', 'node_modules/.lattice/server/server.mjs'];
+/** The entry of `backup` and `restore`, as built. */
+export const BACKUP = 'node_modules/.lattice/server/backup.mjs';

@@ -5,15 +5,15 @@ const at = (place: string) => path.resolve(import.meta.dirname, place);
 
 /**
  * What the server starts from: the house's own code and most packages in a few files, so that it is up in a second. What
- * brings files or machine code of its own stays where it is installed. The maker of pictures and the backup by command
- * are programs of their own.
+ * brings files or machine code of its own stays where it is installed. The maker of pictures, the one of files and
+ * the backup by command are programs of their own.
  */
 export default defineConfig({
   root: import.meta.dirname,
   logLevel: 'warn',
   ssr: {
     noExternal: true,
-    external: ['better-sqlite3', 'knex', 'pdfkit', 'pino', 'pino-http', 'sharp'],
+    external: ['better-sqlite3', 'knex', 'pdfkit', 'pino', 'sharp'],
     target: 'node',
   },
   resolve: {
@@ -35,6 +35,7 @@ export default defineConfig({
         server: at('src/main.ts'),
         backup: at('src/backup/main.ts'),
         maker: at('src/pictures/maker.ts'),
+        binder: at('src/parcels/binder.ts'),
       },
       output: { entryFileNames: '[name].mjs', chunkFileNames: '[name].mjs' },
     },

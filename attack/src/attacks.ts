@@ -1,5 +1,7 @@
 import type { Attack } from './attack.ts';
 import { bodiesAttack } from './bodies.ts';
+import { clock } from './clock.ts';
+import { crowd } from './crowd.ts';
 import { csv } from './csv.ts';
 import { disk } from './disk.ts';
 import { foreign } from './foreign.ts';
@@ -9,6 +11,8 @@ import { pictures } from './pictures.ts';
 import { plans } from './plans.ts';
 import { slow } from './slow.ts';
 import { start } from './start.ts';
+import { steps } from './steps/steps.ts';
+import { zips } from './zips.ts';
 
 /** Every attack, the quickest first. */
 export const ATTACKS: readonly Attack[] = [
@@ -16,10 +20,14 @@ export const ATTACKS: readonly Attack[] = [
   csv,
   slow,
   start,
+  clock,
+  crowd,
   disk,
   plans,
   bodiesAttack,
   licences,
+  zips,
   kill,
+  steps,
   pictures,
 ];

@@ -31,6 +31,9 @@ const STRANGE: readonly unknown[] = [
   Array.from({ length: 3_000 }, () => 1),
 ];
 
+/** One of them, by itself: what is bent further bends no other. */
+const strange = (random: Random): unknown => structuredClone(oneOf(random, STRANGE));
+
 type Tree = Record<string, unknown> | unknown[];
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null;
 
@@ -60,7 +63,7 @@ export function bend(random: Random, document: Tree): Tree {
     const value = fields[key];
     switch (typeof value === 'number' && random() < 0.6 ? 2 : below(random, 7)) {
       case 0:
-        fields[key] = oneOf(random, STRANGE);
+        fields[key] = strange(random);
         break;
       case 1:
         if (Array.isArray(owner)) owner.splice(Number(key), 1);
@@ -69,7 +72,7 @@ export function bend(random: Random, document: Tree): Tree {
       case 2:
         if (typeof value === 'number')
           fields[key] = value * oneOf(random, [-1, 0, 0.001, 0.5, 0.9, 1.1, 1.5, 2, 3, 10, 1_000, 1e9]);
-        else fields[key] = oneOf(random, STRANGE);
+        else fields[key] = strange(random);
         break;
       case 3:
         fields[`${key}${oneOf(random, ['s', ' ', '\u202e', '2'])}`] = value;
@@ -87,7 +90,7 @@ export function bend(random: Random, document: Tree): Tree {
       default:
         if (typeof value === 'string') fields[key] = value + oneOf(random, ['″', '\u0301', '0', '-']);
         else if (typeof value === 'boolean') fields[key] = !value;
-        else fields[key] = oneOf(random, STRANGE);
+        else fields[key] = strange(random);
     }
     if (Object.keys(bent).length === 0) return bent;
   }

@@ -2,8 +2,9 @@ import { gzipSync } from 'node:zlib';
 import { connect } from 'node:net';
 import { type Random, startPlan } from '@lattice/core';
 import { type Attack, Found, oneOf } from './attack.ts';
-import { bendBytes } from './bend.ts';
+import { bend, bendBytes } from './bend.ts';
 import { House } from './house.ts';
+import { type Proper, properRequests } from './proper.ts';
 
 /** A request as it goes over the wire, byte for byte. */
 interface Raw {
@@ -114,6 +115,13 @@ function bent(random: Random): Raw {
   };
 }
 
+/** A request that would be taken, with what it carries bent. */
+function bentWithin(random: Random, proper: readonly Proper[]): Raw {
+  const { method, path, body } = oneOf(random, proper);
+  const headers = { 'content-type': 'application/json' };
+  return { method, path, headers, body: Buffer.from(JSON.stringify(bend(random, body))) };
+}
+
 /** How long an answer, or the end of the connection, is waited for, in ms. */
 const PATIENCE_MS = 15_000;
 
@@ -148,18 +156,24 @@ function sendRaw(
 
 export const bodiesAttack: Attack = {
   name: 'bodies',
-  says: 'bent requests: paths, methods, types, charsets, packings, ranges, bodies; each answered in 4xx, never 5xx',
-  usual: 10_000,
+  says: 'bent requests: paths, methods, types, charsets, packings, ranges, bodies, and what is in a good one; each answered in 2xx or 4xx, never 5xx',
+  usual: 20_000,
   async run({ rounds, random }) {
     const found = new Found();
-    const house = await new House().start();
+    const house = await new House(undefined, ['--demo']).start();
+    const proper = await properRequests(house);
+    for (const { method, path, body } of proper) {
+      const { status, text } = await house.send(method, path, body);
+      found.unless(status < 300, `a good request is answered with ${status}: ${path} ${text.slice(0, 80)}`);
+    }
     const statuses = new Map<number, number>();
     for (let i = 0; i < rounds; i++) {
-      const raw = bent(random);
+      const raw = random() < 0.5 ? bent(random) : bentWithin(random, proper);
       const { status, text } = await sendRaw(house, raw);
       statuses.set(status, (statuses.get(status) ?? 0) + 1);
       const what = `${raw.method} ${raw.path} ${raw.headers['content-type'] ?? ''} ${raw.headers['content-encoding'] ?? ''}`;
       found.unless(status !== -1, `no answer: ${what}`);
+      // The tape may be out of reach by then, the quilt changed: that is said, as anything else is.
       found.unless(status < 500, `${status}: ${what}`);
       found.unless(!/node_modules|\.ts:\d|SQLITE/.test(text), `an answer tells about the inside: ${what}`);
     }

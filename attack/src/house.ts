@@ -16,6 +16,8 @@ process.on('exit', () => running.forEach((child) => child.kill('SIGKILL')));
 export interface Answer {
   readonly status: number;
   readonly text: string;
+  /** The same as it came. */
+  readonly bytes: Buffer;
   readonly headers: Readonly<Record<string, string | string[] | undefined>>;
   readonly ms: number;
 }
@@ -31,15 +33,22 @@ export class House {
   constructor(
     readonly folder = mkdtempSync(path.join(tmpdir(), 'lattice-attack-')),
     private readonly flags: readonly string[] = [],
+    /** What its process gets beside that: Node's own flags, and words of its surroundings. */
+    private readonly process: {
+      readonly node: readonly string[];
+      readonly env: Readonly<Record<string, string>>;
+    } = { node: [], env: {} },
   ) {}
 
   /** Starts the process, and answers at once. */
   launch(): ChildProcess {
     this.said = '';
-    const child = spawn(process.execPath, [...SERVER, '--port', '0', '--data', this.folder, ...this.flags], {
-      cwd: root,
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
+    const { node, env } = this.process;
+    const child = spawn(
+      process.execPath,
+      [...node, ...SERVER, '--port', '0', '--data', this.folder, ...this.flags],
+      { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } },
+    );
     const hear = (chunk: Buffer) => (this.said += chunk.toString());
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
@@ -73,6 +82,10 @@ export class House {
     return { code, said: this.said.trim() };
   }
 
+  get isRunning(): boolean {
+    return this.child !== null && this.child.exitCode === null && this.child.signalCode === null;
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }
@@ -87,7 +100,8 @@ export class House {
     this.child = null;
     this.agent.destroy();
     if (!child || child.exitCode !== null || child.signalCode !== null) return child?.exitCode ?? null;
-    const gone = once(child, 'exit');
+    // Once everything it said is here.
+    const gone = once(child, 'close');
     child.kill(signal);
     return ((await gone) as [number | null])[0];
   }
@@ -128,14 +142,15 @@ export class House {
           const chunks: Buffer[] = [];
           response.on('data', (chunk: Buffer) => chunks.push(chunk));
           response.on('error', reject);
-          response.on('end', () =>
+          response.on('end', () => {
+            const bytes = Buffer.concat(chunks);
             resolve({
               status: response.statusCode ?? 0,
-              text: Buffer.concat(chunks).toString(),
+              ...{ bytes, text: bytes.toString() },
               headers: response.headers,
               ms: performance.now() - began,
-            }),
-          );
+            });
+          });
         },
       );
       asked.on('error', reject);

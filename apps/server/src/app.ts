@@ -4,7 +4,6 @@ import { constants } from 'node:zlib';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import type { Backups } from './backup/backups.ts';
 import { backupRoutes } from './backup/routes.ts';
 import type { Database } from './database/open.ts';
@@ -40,6 +39,7 @@ import { snapshotRoutes } from './snapshots/routes.ts';
 import { SnapshotService } from './snapshots/service.ts';
 import { Counter } from './watch/numbers.ts';
 import { requestId } from './watch/request-id.ts';
+import { requestLog } from './watch/request-log.ts';
 
 export interface AppOptions {
   readonly database: Database;
@@ -63,33 +63,13 @@ interface Kept {
   readonly quilts: QuiltRepository;
 }
 
-/** One line for each request: what was asked, how it went, how long it took. Nothing of what people write. */
-const requestLog = (logger: Logger) =>
-  pinoHttp({
-    logger,
-    genReqId: (_request, response) =>
-      (response as { locals?: Record<string, unknown> }).locals?.['request'] as string,
-    serializers: {
-      req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
-        id,
-        method,
-        url: url.split('?')[0],
-      }),
-      res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
-      err: () => undefined,
-    },
-    customLogLevel: (_request, { statusCode }, error) =>
-      error || statusCode >= 500 ? 'error' : statusCode >= 400 ? 'warn' : 'info',
-  });
-
 /** The whole server as a value: routes → services → repositories, nothing listening yet. */
 export function createApp(options: AppOptions): Express {
   const { database, outside, webFolder, logger } = options;
   const app = express();
   app.disable('x-powered-by');
   app.use(requestId);
-  if (logger) app.use(requestLog(logger));
-  const counter = new Counter(outside.now());
+  const counter = new Counter(outside.now(), logger && requestLog(logger));
   app.use(counter.count);
   app.use(headers());
   app.use((request, response, next) => {

@@ -64,7 +64,7 @@ describe('over HTTP', () => {
     expect(await next()).toMatch(/event: reading\ndata: {"number":1,"millimetres":26[67](\.5)?}/);
     await post('carry', { inReach: false });
     expect((await reader.read()).done).toBe(true);
-    expect((await fetch(`${at}/readings`)).status).toBe(503);
+    expect((await fetch(`${at}/readings`)).status).toBe(409);
     expect((await (await post('squeeze', { millimetres: 100 })).json()) as object).toMatchObject({
       code: 'tape-out-of-reach',
     });

@@ -1,9 +1,11 @@
+import { type ChildProcess, spawn } from 'node:child_process';
 import { createHistogram } from 'node:perf_hooks';
 import { setTimeout as wait } from 'node:timers/promises';
 import path from 'node:path';
 import Driver from 'better-sqlite3';
 import { House } from '@lattice/attack/house';
 import { startPlan } from '@lattice/core';
+import { startBare } from './bare-server.ts';
 import { Client, ms } from './load.ts';
 
 const QUILTS = 10_000;
@@ -26,13 +28,8 @@ async function fullShelf(): Promise<House> {
   return house.start();
 }
 
-/**
- * A guild at work: ten thousand quilts on the shelf, fifty people who each save once a second for a minute, while one
- * looks through the shelf. Nothing acknowledged may be lost.
- */
-export async function* guild() {
-  const house = await fullShelf();
-  const client = new Client(house.address);
+/** Fifty people who each save once a second for a minute, while one looks through the shelf. */
+async function evening(client: Client) {
   const [saves, lists] = [createHistogram(), createHistogram()];
   const saved = new Map<string, number>();
   let refused = 0;
@@ -62,7 +59,7 @@ export async function* guild() {
         const where: string =
           after === null ? '/api/quilts' : `/api/quilts?after=${encodeURIComponent(after)}`;
         const { text } = await client.ask('GET', where, null, lists);
-        after = (JSON.parse(text) as { next: string | null }).next;
+        after = (JSON.parse(text) as { next?: string }).next ?? null;
         await wait(200);
       }
     }
@@ -73,20 +70,59 @@ export async function* guild() {
     const { text } = await client.ask('GET', `/api/quilts/${id}`, null);
     if ((JSON.parse(text) as { revision: number }).revision !== revision) lost++;
   }
-  client.close();
-  const peakMB = house.peakMB();
-  await house.clear();
+  return { saves, lists, refused, lost };
+}
+
+/** A program that uses all it can get of one core. */
+const busyCore = (): ChildProcess => spawn(process.execPath, ['-e', 'for (;;);'], { stdio: 'ignore' });
+
+/**
+ * A guild at work on a shelf of ten thousand quilts: by itself, then beside a program that keeps a core busy, where a bare
+ * server under the same load is asked as well. Nothing acknowledged may be lost.
+ */
+export async function* guild() {
+  const house = await fullShelf();
+  const client = new Client(house.address);
+  const alone = await evening(client);
   yield {
     case: 'server',
     name: `${PEOPLE} people saving each second on a shelf of ${QUILTS}`,
-    saves: saves.count,
-    p50: ms(saves, 50),
-    p99: ms(saves, 99),
-    longest: ms(saves, 100),
-    listP99: ms(lists, 99),
-    refused,
-    lost,
-    peakMB,
+    saves: alone.saves.count,
+    p50: ms(alone.saves, 50),
+    p99: ms(alone.saves, 99),
+    longest: ms(alone.saves, 100),
+    listP99: ms(alone.lists, 99),
+    refused: alone.refused,
+    lost: alone.lost,
+    peakMB: house.peakMB(),
     aimP99: 100,
+  };
+  client.close();
+  await house.clear();
+
+  const busy = busyCore();
+  const again = await fullShelf();
+  const own = new Client(again.address);
+  const beside = await evening(own);
+  own.close();
+  await again.clear();
+  const bareServer = await startBare(QUILTS);
+  const bare = new Client(bareServer.address);
+  await bare.ask('POST', '/api/quilts', JSON.stringify({ id: 'first', plan: startPlan('sashed-sampler') }));
+  const least = await evening(bare);
+  bare.close();
+  bareServer.stop();
+  busy.kill('SIGKILL');
+  yield {
+    case: 'server',
+    name: `the same beside a busy core`,
+    p50: ms(beside.saves, 50),
+    p99: ms(beside.saves, 99),
+    bareP50: ms(least.saves, 50),
+    bareP99: ms(least.saves, 99),
+    refused: beside.refused,
+    lost: beside.lost,
+    ratioToBare: Math.round((100 * ms(beside.saves, 99)) / ms(least.saves, 99)) / 100,
+    aim: 3,
   };
 }

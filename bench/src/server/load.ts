@@ -41,11 +41,21 @@ export class Client {
 export const ms = (took: RecordableHistogram, percentile: number): number =>
   Math.round(took.percentile(percentile) / 1e4) / 100;
 
-/** One person after another does `work` for so long; answers how long each took. */
-export async function oneAfterAnother(times: number, work: (took: RecordableHistogram) => Promise<void>) {
-  const took = createHistogram();
-  const warming = createHistogram();
-  for (let i = 0; i < times / 5; i++) await work(warming);
-  for (let i = 0; i < times; i++) await work(took);
-  return took;
+/** So many people do `work` at once, each without pause, `times` in all; answers how long each took. */
+export async function together(
+  people: number,
+  times: number,
+  work: (person: number, took: RecordableHistogram) => Promise<void>,
+): Promise<RecordableHistogram> {
+  const all = async (most: number) => {
+    const took = createHistogram();
+    let begun = 0;
+    const person = async (n: number) => {
+      while (begun++ < most) await work(n, took);
+    };
+    await Promise.all(Array.from({ length: people }, (_, n) => person(n)));
+    return took;
+  };
+  await all(times / 5);
+  return all(times);
 }

@@ -1,5 +1,6 @@
 import { type LogEntry, LOG_BATCH, logEntrySchema } from '@lattice/core';
 import type { Database } from '../database/open.ts';
+import type { Built } from '../database/statements.ts';
 
 /** An entry as it lies in the database; `body` is JSON, `seq` the order it arrived in. */
 interface LogRow {
@@ -28,7 +29,16 @@ export class LogRepository {
   /** Rows that were asked for and could not be read, by their ids. */
   private readonly damaged = new Set<string>();
 
+  private built: Built | null = null;
+
   constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
+
+  /** Built when it is needed: a shelf of long ago that is open for reading only has no log. */
+  private get adding(): Built {
+    const row = { id: '', quilt: '', at: '', kind: '', body: '' };
+    const query = this.knex('log_entries').insert(row).onConflict('id').ignore();
+    return (this.built ??= this.database.statements.built(query));
+  }
 
   /** How many entries were found that cannot be read any more, since the server started. */
   get unreadable(): number {
@@ -47,17 +57,18 @@ export class LogRepository {
 
   /** Adds entries; those that are there already stay as they are. Answers how many were new. */
   async add(entries: readonly LogEntry[]): Promise<number> {
-    return this.addNow(entries);
+    return entries.length === 0 ? 0 : this.database.statements.soon(() => this.addNow(entries));
   }
 
   /** The same without waiting: inside another transaction they are a part of it. */
   addNow(entries: readonly LogEntry[]): number {
     if (entries.length === 0) return 0;
-    const rows = entries.map(({ body, ...entry }) => ({ ...entry, body: JSON.stringify(body) }));
-    const { knex, statements } = this.database;
-    return statements.together(() =>
-      rows.reduce(
-        (added, row) => added + statements.run(knex('log_entries').insert(row).onConflict('id').ignore()),
+    const { adding } = this;
+    return this.database.statements.together(() =>
+      entries.reduce(
+        // In the alphabet's order of the columns, as Knex writes them.
+        (added, { id, quilt, at, kind, body }) =>
+          added + adding.run(at, JSON.stringify(body), id, kind, quilt),
         0,
       ),
     );

@@ -3,8 +3,8 @@ import { type Entry, fromBuffer, type ZipFile } from 'yauzl';
 import { Refusal } from '../errors.ts';
 
 /** What a parcel may hold at most: files, bytes of one by what it is, bytes in all, and how tightly it is packed. */
-const MOST_FILES = 50_000;
-const MOST_BYTES = 300_000_000;
+const MOST_FILES = 200_000;
+const MOST_BYTES = 2_000_000_000;
 const MOST_RATIO = 400;
 /** Below this size a tight file is a short one, not a trap. */
 const RATIO_FROM = 1_000_000;
@@ -25,6 +25,17 @@ export interface Packed {
   readonly pictures: ReadonlyMap<string, Buffer>;
 }
 
+/** The files of one quilt, as the zip lists them. */
+interface Listed {
+  about: Entry | null;
+  plan: Entry | null;
+  log: Entry | null;
+  readonly pictures: Map<string, Entry>;
+}
+
+/** A quilt of a parcel: unpacked when it is asked for, so that none but the one in hand is held. */
+export type Unpack = () => Promise<Packed>;
+
 const refuse = (why: string): Refusal => new Refusal(422, 'bad-parcel', `${why} Nothing was taken from it.`);
 
 /** Unix says in the upper half of these bits what a file is; a link to another file is no file. */
@@ -33,21 +44,34 @@ const isLink = ({ externalFileAttributes }: Entry): boolean =>
 
 /**
  * Opens a parcel: a zip of one quilt, or of a folder for each of several. Everything is bounded before it is unpacked:
- * names, counts, sizes, how tightly it is packed; what unpacks to another size than it says is refused.
+ * names, counts, sizes, how tightly it is packed; what unpacks to another size than it says is refused then.
  *
- * @throws Refusal `bad-parcel` with what is wrong with it
+ * @throws Refusal `bad-parcel` with what is wrong with it, as each `Unpack` does
  */
-export async function openParcel(bytes: Buffer): Promise<Packed[]> {
+export async function openParcel(bytes: Buffer): Promise<Unpack[]> {
   const zip = await opened(bytes);
   if (zip.entryCount > MOST_FILES)
     throw refuse(`This file holds ${zip.entryCount} files; a parcel of quilts has at most ${MOST_FILES}.`);
-  const found = new Map<
-    string,
-    { about: Buffer | null; plan: Buffer | null; log: Buffer | null; pictures: Map<string, Buffer> }
-  >();
+  const found = await listed(zip, bytes);
+  const quilts = [...found].flatMap(([folder, { plan, ...rest }]): Unpack[] =>
+    plan ? [() => unpack(zip, folder, { plan, ...rest })] : [],
+  );
+  if (quilts.length === 0)
+    throw refuse(
+      'There is no quilt in this file: a parcel has a “quilt.plan.json”, by itself or in a folder.',
+    );
+  return quilts;
+}
+
+/** The files that belong to quilts, by their folders. */
+async function listed(zip: ZipFile, bytes: Buffer): Promise<ReadonlyMap<string, Listed>> {
+  const found = new Map<string, Listed>();
   let sum = 0;
+  let length = 0;
   for (let entry = await next(zip); entry; entry = await next(zip)) {
     const { fileName, uncompressedSize, compressedSize } = entry;
+    length += LISTED_BYTES + entry.fileNameLength + entry.extraFieldLength + entry.fileCommentLength;
+    if (!(await isNamedAlike(zip, entry))) throw refuse('The list of files in this zip is damaged.');
     if (fileName.endsWith('/')) continue;
     const said = place(fileName);
     if (!said) continue;
@@ -63,19 +87,59 @@ export async function openParcel(bytes: Buffer): Promise<Packed[]> {
       throw refuse(`“${short(fileName)}” is packed tighter than anything a quilt has.`);
     const quilt = found.get(folder) ?? { about: null, plan: null, log: null, pictures: new Map() };
     found.set(folder, quilt);
-    const content = await contentOf(zip, entry, most);
-    if (kind === 'picture') quilt.pictures.set(id, content);
+    if (kind === 'picture') quilt.pictures.set(id, entry);
     else if (quilt[kind] !== null) throw refuse(`“${short(fileName)}” is in it twice.`);
-    else quilt[kind] = content;
+    else quilt[kind] = entry;
   }
-  const quilts = [...found].flatMap(([folder, { plan, ...rest }]) =>
-    plan ? [{ folder, plan, ...rest }] : [],
-  );
-  if (quilts.length === 0)
-    throw refuse(
-      'There is no quilt in this file: a parcel has a “quilt.plan.json”, by itself or in a folder.',
-    );
-  return quilts;
+  if (!endsWhereItSays(bytes, zip.comment.length, length))
+    throw refuse('The list of files in this zip is damaged: there are more than it says.');
+  return found;
+}
+
+/** What the list says of one file beside its name and what is added to it (ZIP: central directory header). */
+const LISTED_BYTES = 46;
+/** The flag that says in which letters a name is written. */
+const LETTERS_FLAG = 0x800;
+
+/** Whether a file has the same name where it lies as in the list: a name that was bent in one of them loses it. */
+async function isNamedAlike(zip: ZipFile, entry: Entry): Promise<boolean> {
+  try {
+    const { fileName, generalPurposeBitFlag: flags } = await zip.readLocalFileHeaderPromise(entry);
+    const letters = (flags ^ entry.generalPurposeBitFlag) & LETTERS_FLAG;
+    return letters === 0 && fileName.equals(entry.fileNameRaw);
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * Whether a list of so many bytes is all of it: it begins where the end of the zip says, and that end comes right after
+ * it. A count that was bent would lose files in silence. (ZIP: end of central directory, of both kinds.)
+ */
+function endsWhereItSays(bytes: Buffer, comment: number, length: number): boolean {
+  const end = bytes.length - comment - 22;
+  const locator = end - 20;
+  if (locator < 0 || bytes.readUInt32LE(locator) !== 0x07064b50)
+    return bytes.readUInt32LE(end + 16) + length === end;
+  const large = Number(bytes.readBigUInt64LE(locator + 8));
+  return Number(bytes.readBigUInt64LE(large + 48)) + length === large;
+}
+
+async function unpack(
+  zip: ZipFile,
+  folder: string,
+  { about, plan, log, pictures }: Listed & { readonly plan: Entry },
+): Promise<Packed> {
+  const content = (entry: Entry) => contentOf(zip, entry);
+  const unpacked = new Map<string, Buffer>();
+  for (const [id, entry] of pictures) unpacked.set(id, await content(entry));
+  return {
+    folder,
+    about: about && (await content(about)),
+    plan: await content(plan),
+    log: log && (await content(log)),
+    pictures: unpacked,
+  };
 }
 
 /** Where a file belongs: at the top or one folder down, under a name a parcel has; null for what is passed over. */
@@ -98,8 +162,11 @@ const short = (name: string): string => (name.length > 60 ? `${name.slice(0, 59)
 /** Names that lead out of the folder, and what else is no zip, is refused by the library; its words are for programmers. */
 const opened = (bytes: Buffer): Promise<ZipFile> =>
   new Promise((resolve, reject) =>
-    fromBuffer(bytes, { lazyEntries: true, validateEntrySizes: true, strictFileNames: true }, (error, zip) =>
-      error ? reject(refuse('This file is not a zip, or it was cut short.')) : resolve(zip),
+    fromBuffer(
+      bytes,
+      // Open as long as it is unpacked: what it is read from is in memory.
+      { autoClose: false, lazyEntries: true, validateEntrySizes: true, strictFileNames: true },
+      (error, zip) => (error ? reject(refuse('This file is not a zip, or it was cut short.')) : resolve(zip)),
     ),
   );
 
@@ -125,8 +192,8 @@ const next = (zip: ZipFile): Promise<Entry | null> =>
     zip.readEntry();
   });
 
-/** What is in a file; no more is unpacked than it says, and no more than it may. */
-const contentOf = (zip: ZipFile, entry: Entry, most: number): Promise<Buffer> =>
+/** What is in a file; no more is unpacked than it says, which was held against what it may. */
+const contentOf = (zip: ZipFile, entry: Entry): Promise<Buffer> =>
   new Promise((resolve, reject) =>
     zip.openReadStream(entry, (error, stream) => {
       const damaged = () =>
@@ -137,7 +204,7 @@ const contentOf = (zip: ZipFile, entry: Entry, most: number): Promise<Buffer> =>
       stream.on('error', damaged);
       stream.on('data', (chunk: Buffer) => {
         length += chunk.length;
-        if (length > most) stream.destroy(new Error('more than it may'));
+        if (length > entry.uncompressedSize) stream.destroy(new Error('more than it says'));
         else chunks.push(chunk);
       });
       stream.on('end', () => {

@@ -2,10 +2,13 @@ import { FORMATS, PAPERS, type PaperName } from '@lattice/export';
 import express, { type Response, Router } from 'express';
 import { z } from 'zod';
 import { Refusal } from '../errors.ts';
+import { fewAtOnce } from '../gate/few-at-once.ts';
 import { parseBody } from '../parse-body.ts';
 import { whoIs } from '../share/who.ts';
 import type { ParcelService } from './service.ts';
 
+/** Files may wait to be made, one after another: each is work from its first page to its last. */
+const WAITING = 60;
 /** The most a parcel weighs on its way in. */
 const MOST = '100mb';
 
@@ -22,6 +25,7 @@ const send = (response: Response, { name, type, bytes }: { name: string; type: s
 /** Files out of the shelf and into it. */
 export function parcelRoutes(parcels: ParcelService): Router {
   const router = Router();
+  router.use('/quilts/:id/take', fewAtOnce(1, WAITING));
   router.get('/quilts/:id/take', async (request, response) => {
     const { to, what, paper, comma } = parseBody(
       takeQuery,
@@ -39,6 +43,7 @@ export function parcelRoutes(parcels: ParcelService): Router {
   });
   router.post(
     '/parcels',
+    fewAtOnce(1, 10),
     express.raw({ type: 'application/octet-stream', limit: MOST, inflate: false }),
     async (request, response) => {
       if (!Buffer.isBuffer(request.body)) throw new Refusal(400, 'no-parcel', 'No file came with this.');

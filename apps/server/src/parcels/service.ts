@@ -1,6 +1,5 @@
 import type { Writable } from 'node:stream';
 import {
-  computeQuilt,
   excessIn,
   type LogEntry,
   LOG_BATCH,
@@ -9,8 +8,7 @@ import {
   readPlan,
   STASH,
 } from '@lattice/core';
-import { type TakeJob, takeaway, take, type Taken } from '@lattice/export';
-import { ON_NODE } from '@lattice/export/node';
+import { type TakeJob, takeaway, type Taken } from '@lattice/export';
 import { z } from 'zod';
 import { Refusal, refusalOf } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
@@ -19,12 +17,16 @@ import type { PictureRepository } from '../pictures/repository.ts';
 import type { Workshop } from '../pictures/workshop.ts';
 import type { QuiltService, Surroundings } from '../quilts/service.ts';
 import { asNew, type Unpacked } from './as-new.ts';
-import { openParcel, type Packed } from './open.ts';
+import { Bindery } from './bindery.ts';
+import { openParcel, type Packed, type Unpack } from './open.ts';
 import { shelfFiles, zipInto } from './shelf.ts';
 import { turn } from './turn.ts';
 
 /** What a parcel says of itself. */
 const aboutSchema = z.object({ id: ID.optional(), version: z.literal(1) });
+
+/** Entries that are written without letting anybody else be answered in between: some ten milliseconds. */
+const AT_ONCE = 2_000;
 
 /** What came out of a parcel. */
 export interface Arrived {
@@ -45,6 +47,8 @@ interface Rooms {
 
 /** Quilts as files that are carried away and come back: all of one, all of the shelf, and whatever is made of a plan. */
 export class ParcelService {
+  private readonly bindery = new Bindery();
+
   constructor(private readonly rooms: Rooms) {}
 
   /** Something made of a quilt, like its cutting list as a table. */
@@ -54,9 +58,20 @@ export class ParcelService {
     what: string | undefined,
     wish: Pick<TakeJob, 'paper' | 'comma'>,
   ): Promise<Taken> {
-    const one = takeaway(to, what);
-    if (!one) throw new Refusal(404, 'no-such-file', 'Nothing of a quilt is written so.');
-    return take(one, await this.job(id, wish));
+    if (!takeaway(to, what)) throw new Refusal(404, 'no-such-file', 'Nothing of a quilt is written so.');
+    const { quilts, pictures, outside } = this.rooms;
+    const { plan, problems } = await quilts.get(id);
+    if (problems.length > 0)
+      throw new Refusal(
+        422,
+        'not-sound',
+        `This quilt cannot be drawn, so nothing is made of it: ${problems[0]!.message}`,
+      );
+    const log = [...(await this.entriesOf(id)), ...(await this.entriesOf(STASH))];
+    return this.bindery.make(
+      { id, plan, log, to, what, ...wish, made: outside.now().toISOString() },
+      async (one) => (await pictures.find(one))?.bytes ?? null,
+    );
   }
 
   /** All quilts of the shelf in one zip, a folder each, written while they are read: `write` says into what. */
@@ -76,65 +91,73 @@ export class ParcelService {
   }
 
   /**
-   * Puts what a parcel holds on the shelf. All of it is read, and its pictures made anew, before anything is written: a
-   * parcel that cannot be read leaves everything as it was. A quilt that is there already arrives as one of its own.
+   * Puts what a parcel holds on the shelf. All of it is read, and its pictures made anew, before anything of it is to be
+   * seen: a parcel that cannot be read leaves everything as it was. Then each quilt comes with its log, all or nothing of
+   * it. A quilt that is there already arrives as one of its own.
    */
   async arrive(bytes: Buffer): Promise<Arrived> {
-    const { quilts, log, pictures, outside } = this.rooms;
     const packed = await openParcel(bytes);
-    const read: Unpacked[] = [];
-    for (const one of packed) read.push(await unpacked(one));
-    const made = new Map<string, Buffer>();
-    for (const { pictures: own } of packed)
-      for (const [id, picture] of own)
-        if (!made.has(id) && !(await pictures.find(id)))
-          made.set(id, (await this.rooms.workshop.make(picture)).bytes);
-    const at = outside.now().toISOString();
-    for (const [id, picture] of made) await pictures.insert({ id, bytes: picture, created_at: at });
-    let entries = 0;
+    const pictures = await this.lookThrough(packed);
     const arrived: { id: string; title: string; copy: boolean }[] = [];
     const left: { title: string; why: string }[] = [];
-    for (const one of read) {
+    let entries = 0;
+    for (const [i, unpack] of packed.entries()) {
+      const one = await unpacked(await unpack());
       try {
-        const copy = one.id !== '' && (await quilts.known(one.id));
-        const { id, plan, log: own } = copy || one.id === '' ? asNew(one, outside.newId) : one;
-        // The quilt last: until its log is there it is not to be seen.
-        for (let i = 0; i < own.length; i += LOG_BATCH) {
-          entries += await log.add(own.slice(i, i + LOG_BATCH));
-          await turn();
-        }
-        await quilts.add(plan, id);
-        arrived.push({ id, title: plan.title, copy });
+        const { added, ...quilt } = await this.putOnShelf(one);
+        arrived.push(quilt);
+        entries += added;
       } catch (error) {
         // What came before it is there, and what comes after it may be: only where nothing is, all is refused.
-        if (arrived.length === 0 && one === read.at(-1)) throw error;
+        if (arrived.length === 0 && i === packed.length - 1) throw error;
         const why = refusalOf(error)?.message ?? 'Something went wrong on the server.';
         left.push({ title: one.plan.title, why });
       }
       await turn();
     }
-    return { quilts: arrived, left, entries, pictures: made.size };
+    return { quilts: arrived, left, entries, pictures };
   }
 
-  private async job(id: string, wish: Pick<TakeJob, 'paper' | 'comma'>): Promise<TakeJob> {
-    const { quilts, pictures, outside } = this.rooms;
-    const { plan, problems } = await quilts.get(id);
-    if (problems.length > 0)
-      throw new Refusal(
-        422,
-        'not-sound',
-        `This quilt cannot be drawn, so nothing is made of it: ${problems[0]!.message}`,
-      );
-    return {
-      ...{
-        plan,
-        quilt: computeQuilt(plan),
-        id,
-        log: [...(await this.entriesOf(id)), ...(await this.entriesOf(STASH))],
-      },
-      ...{ ...wish, ...ON_NODE, made: outside.now().toISOString() },
-      picture: async (one) => (await pictures.find(one))?.bytes ?? null,
-    };
+  /**
+   * Reads all of a parcel, and keeps its pictures, which nobody sees until a quilt names them: none of them where the
+   * parcel cannot be read. Answers how many are new.
+   */
+  private async lookThrough(packed: readonly Unpack[]): Promise<number> {
+    const { pictures, workshop, outside } = this.rooms;
+    const made: string[] = [];
+    try {
+      for (const unpack of packed) {
+        const one = await unpack();
+        await unpacked(one);
+        for (const [id, picture] of one.pictures) {
+          if (await pictures.find(id)) continue;
+          const { bytes } = await workshop.make(picture);
+          await pictures.insert({ id, bytes, created_at: outside.now().toISOString() });
+          made.push(id);
+        }
+        await turn();
+      }
+    } catch (error) {
+      for (const id of made) await pictures.delete(id);
+      throw error;
+    }
+    return made.length;
+  }
+
+  /** Puts one quilt on the shelf with its log: in one go, however long the log is that came before. */
+  private async putOnShelf(one: Unpacked) {
+    const { quilts, log, outside } = this.rooms;
+    const copy = one.id !== '' && (await quilts.known(one.id));
+    const { id, plan, log: own } = copy || one.id === '' ? asNew(one, outside.newId) : one;
+    let added = 0;
+    // A log as long as no quilt has one goes ahead by parts, so that others are answered; unseen until its quilt is there.
+    const ahead = Math.max(0, own.length - AT_ONCE);
+    for (let i = 0; i < ahead; i += LOG_BATCH) {
+      added += await log.add(own.slice(i, Math.min(i + LOG_BATCH, ahead)));
+      await turn();
+    }
+    await quilts.add(plan, { id, besides: () => (added += log.addNow(own.slice(ahead))) });
+    return { id, title: plan.title, copy, added };
   }
 
   /** Every entry that is kept of a quilt, or of the stash. */

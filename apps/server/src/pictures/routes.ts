@@ -1,5 +1,6 @@
 import express, { Router } from 'express';
 import { Refusal } from '../errors.ts';
+import { fewAtOnce } from '../gate/few-at-once.ts';
 import { ID } from '../made-elsewhere.ts';
 import { parseBody } from '../parse-body.ts';
 import type { Surroundings } from '../quilts/service.ts';
@@ -8,6 +9,9 @@ import type { Workshop } from './workshop.ts';
 
 /** A photo straight from a telephone fits; a film does not. */
 const MOST = 25_000_000;
+/** Pictures that are read at once, and that may wait for it: large as they are, no more of them lie in memory. */
+const AT_ONCE = 4;
+const WAITING = 60;
 /** Kinds of body that are a picture, or may be: what it is shows when it is opened. */
 const KINDS = ['image/*', 'application/octet-stream'];
 
@@ -18,7 +22,8 @@ export function pictureRoutes(
   { newId, now }: Surroundings,
 ): Router {
   const router = Router();
-  router.post('/', express.raw({ type: KINDS, limit: MOST, inflate: false }), async (request, response) => {
+  const raw = express.raw({ type: KINDS, limit: MOST, inflate: false });
+  router.post('/', fewAtOnce(AT_ONCE, WAITING), raw, async (request, response) => {
     const given = parseBody(ID.optional(), request.query['id'], 'The picture’s id cannot be one.');
     if (!Buffer.isBuffer(request.body)) throw new Refusal(400, 'no-picture', 'No picture came with this.');
     const { bytes, ...about } = await workshop.make(request.body);

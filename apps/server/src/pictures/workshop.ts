@@ -1,6 +1,6 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import path from 'node:path';
+import type { ChildProcess } from 'node:child_process';
 import { Refusal } from '../errors.ts';
+import { programOf, startBeside } from '../program.ts';
 import type { MadePicture } from './make-picture.ts';
 import type { Delivery, Order } from './maker.ts';
 
@@ -18,14 +18,7 @@ interface Job {
   readonly reject: (refusal: Refusal) => void;
 }
 
-/** The process that makes pictures: built beside this one, or loaded from its source as this one is. */
-const MAKER = import.meta.filename.endsWith('.ts')
-  ? [
-      '--import',
-      path.resolve(import.meta.dirname, '../../../../node_modules/tsx/dist/loader.mjs'),
-      path.join(import.meta.dirname, 'maker.ts'),
-    ]
-  : [path.join(import.meta.dirname, 'maker.mjs')];
+const MAKER = programOf('pictures/maker.ts');
 
 /**
  * Pictures are decoded one at a time, in a process of their own with a limit to its memory and its time: a picture
@@ -75,17 +68,12 @@ export class Workshop {
   }
 
   private open(): ChildProcess {
-    const run = [process.execPath, ...MAKER];
     // The limit is the system's own, of what is written to and not of what is only reserved; where there is no shell to set it, time and pixels are what is left.
     const limited =
       process.platform === 'win32'
-        ? run
-        : ['sh', '-c', `ulimit -d ${MOST_MEMORY_KB}; exec "$@"`, 'maker', ...run];
-    const maker = spawn(limited[0]!, limited.slice(1), {
-      stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-      serialization: 'advanced',
-      env: { ...process.env, NODE_OPTIONS: '' },
-    });
+        ? MAKER
+        : ['sh', '-c', `ulimit -d ${MOST_MEMORY_KB}; exec "$@"`, 'maker', ...MAKER];
+    const maker = startBeside(limited);
     maker.on('message', (delivery: Delivery) => this.delivered(delivery));
     maker.on('error', () => this.failed());
     maker.on('exit', () => {
@@ -93,9 +81,6 @@ export class Workshop {
       this.maker = null;
       this.failed();
     });
-    // It is no reason to stay for a server that is done.
-    maker.unref();
-    maker.channel?.unref();
     return maker;
   }
 

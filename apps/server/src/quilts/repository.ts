@@ -1,4 +1,6 @@
+import { TAGS } from '../database/migrations/2026-12-01-shelf-indexes.ts';
 import type { Database } from '../database/open.ts';
+import type { Built } from '../database/statements.ts';
 
 /** A quilt as it lies in the database; `plan` is the text of a plan document, `card` that of its card. */
 export interface QuiltRow {
@@ -68,7 +70,17 @@ const within = (words: string): string => `%${words.replace(/[\\%_]/g, '\\$&')}%
 
 /** The only place that speaks SQL about quilts. */
 export class QuiltRepository {
-  constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
+  /** One quilt on the shelf: asked for at every opening and every save. */
+  private readonly byId: Built;
+
+  constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {
+    this.byId = database.statements.built(this.quilts.whereRaw('id = ?', '').whereNull('removed_at'));
+  }
+
+  /** Another text as soon as anything has changed that an answer could be made of. */
+  state(): string {
+    return this.database.statements.state();
+  }
 
   private get quilts() {
     return this.database.knex<QuiltRow>('quilts');
@@ -118,14 +130,11 @@ export class QuiltRepository {
   /** Every tag a quilt of the shelf has, in order. */
   async tags(): Promise<string[]> {
     const { knex, statements } = this.database;
-    const rows = statements.all<{ tag: string }>(
-      knex
-        .select(knex.raw('distinct tag.value as tag'))
-        .from(knex.raw(`quilts, json_each(${CARD}, '$.tags') as tag`))
-        .whereNull('removed_at')
-        .orderBy('tag') as never,
+    const rows = statements.all<{ tags: string | null }>(
+      this.quilts.whereNull('removed_at').distinct(knex.raw(`${TAGS} as tags`)),
     );
-    return rows.map(({ tag }) => tag);
+    const tags = rows.flatMap(({ tags: text }) => (text === null ? [] : (JSON.parse(text) as unknown)));
+    return [...new Set(tags.filter((tag): tag is string => typeof tag === 'string'))].sort();
   }
 
   /** Quilts that were taken off the shelf, the last first. */
@@ -163,7 +172,7 @@ export class QuiltRepository {
   }
 
   async find(id: string): Promise<QuiltRow | undefined> {
-    return this.database.statements.first(this.quilts.where({ id }).whereNull('removed_at').limit(1));
+    return this.byId.first<QuiltRow>(id);
   }
 
   /** On the shelf or taken off it. */
@@ -171,8 +180,13 @@ export class QuiltRepository {
     return this.database.statements.first(this.quilts.where({ id }).limit(1));
   }
 
-  async insert(row: QuiltRow): Promise<void> {
-    this.database.statements.run(this.quilts.insert(row));
+  /** With what else is to be written with it, both or none. */
+  async insert(row: QuiltRow, besides: () => void = () => undefined): Promise<void> {
+    const { statements } = this.database;
+    await statements.soon(() => {
+      statements.run(this.quilts.insert(row));
+      besides();
+    });
   }
 
   /** Several at once, with what else is to be written with them, all or none. */
@@ -184,14 +198,26 @@ export class QuiltRepository {
     });
   }
 
-  /** Writes only over the revision given, in one statement; false when another write came first. */
-  async replace(id: string, revision: number, written: Written): Promise<boolean> {
-    const changed = this.database.statements.run(
-      this.quilts
-        .where({ id, revision })
-        .whereNull('removed_at')
-        .update({ ...written, revision: revision + 1 }),
-    );
+  /**
+   * Writes only over the revision given, in one statement; false when another write came first.
+   *
+   * @param first what is written before it, both or none
+   */
+  async replace(
+    id: string,
+    revision: number,
+    written: Written,
+    first: () => void = () => undefined,
+  ): Promise<boolean> {
+    const { statements } = this.database;
+    const writing = this.quilts
+      .where({ id, revision })
+      .whereNull('removed_at')
+      .update({ ...written, revision: revision + 1 });
+    const changed = await statements.soon(() => {
+      first();
+      return statements.run(writing);
+    });
     return changed === 1;
   }
 

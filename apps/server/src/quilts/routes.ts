@@ -45,7 +45,7 @@ export function quiltRoutes(quilts: QuiltService): Router {
   });
   router.post('/', async (request, response) => {
     const { plan, id, by } = parseBody(addBody, request.body, WHAT);
-    response.status(201).json(await quilts.add(plan, id, by));
+    response.status(201).json(await quilts.add(plan, { id, savedBy: by }));
   });
   router.get('/:id', async (request, response) =>
     response.type('json').send(await quilts.getText(request.params.id)),

@@ -4,12 +4,13 @@ import {
   type Problem,
   type Random,
   readPlan,
-  readPlanShape,
   writePlanJson,
 } from '@lattice/core';
+import { Unchanged } from '../database/unchanged.ts';
 import { Refusal } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
 import type { SnapshotRepository } from '../snapshots/repository.ts';
+import { readText } from './read-text.ts';
 import { type Reading, withReading } from './reading.ts';
 import { cardOf, type UnreadableCard, unreadableCard } from './card.ts';
 import { type Asked, type ListedRow, type QuiltRepository, type QuiltRow, SORTS } from './repository.ts';
@@ -42,20 +43,27 @@ const MOST_TAKEN_OFF = 200;
 /** Rules for keeping quilts: a plan is sound before it is kept, and a stale write changes nothing. */
 export class QuiltService {
   private readonly sound = new Sound();
+  private readonly unchanged: Unchanged;
 
   constructor(
     private readonly rows: QuiltRepository,
     private readonly snapshots: SnapshotRepository,
     private readonly outside: Surroundings,
     private readonly log: Pick<LogRepository, 'add'>,
-  ) {}
+  ) {
+    this.unchanged = new Unchanged(rows);
+  }
 
   /**
    * A page of the shelf, as JSON: `{quilts, total, next, tags}`. Each quilt comes with its card and without its plan; one
    * that cannot be read stays, and its card says so. `total` counts all that were asked for, `next` asks for what comes
    * after, null at the end; `tags` are all there are.
    */
-  async list(asked: Asked): Promise<string> {
+  list(asked: Asked): Promise<string> {
+    return this.unchanged.of(JSON.stringify(asked), () => this.listAnew(asked));
+  }
+
+  private async listAnew(asked: Asked): Promise<string> {
     const { stage, tag, words } = asked.narrow;
     if (stage !== '' || tag !== '' || words !== '') await this.makeCards();
     const rows = await this.rows.list({ ...asked, count: asked.count + 1 });
@@ -135,9 +143,17 @@ export class QuiltService {
   /**
    * Puts a quilt on the shelf. One that is there under this id already stays as it is: its answer was lost.
    *
+   * @param besides what is written with it, all or nothing of both
    * @throws Refusal `taken-off` where it was put there, and taken off again since
    */
-  async add(rawPlan: unknown, id = this.outside.newId(), savedBy = ''): Promise<StoredQuilt> {
+  async add(
+    rawPlan: unknown,
+    {
+      id = this.outside.newId(),
+      savedBy = '',
+      besides,
+    }: { readonly id?: string | undefined; readonly savedBy?: string; readonly besides?: () => void } = {},
+  ): Promise<StoredQuilt> {
     const plan = soundPlan(rawPlan);
     const there = await this.rows.findAnywhere(id);
     if (there?.removed_at === null) return this.stored(there);
@@ -148,7 +164,7 @@ export class QuiltService {
         `“${there.title}” was put on the shelf, and taken off again elsewhere. It can be put back there, from what was taken off.`,
       );
     const row = newRow(plan, { id, at: this.outside.now().toISOString(), savedBy });
-    await this.rows.insert(row);
+    await this.rows.insert(row, besides);
     return this.stored(row);
   }
 
@@ -156,8 +172,9 @@ export class QuiltService {
   async save(id: string, revision: number, rawPlan: unknown, savedBy = ''): Promise<Saved> {
     const written = writtenOf(soundPlan(rawPlan));
     const updatedAt = this.outside.now().toISOString();
-    await this.snapshots.keepDay(id, updatedAt.slice(0, 10), `day-${id}-${revision}`);
-    if (await this.rows.replace(id, revision, { ...written, saved_by: savedBy, updated_at: updatedAt })) {
+    const evening = () => this.snapshots.keepDayNow(id, updatedAt.slice(0, 10), `day-${id}-${revision}`);
+    const row = { ...written, saved_by: savedBy, updated_at: updatedAt };
+    if (await this.rows.replace(id, revision, row, evening)) {
       this.sound.add(id, written.plan);
       return { id, revision: revision + 1, updatedAt };
     }
@@ -307,15 +324,6 @@ function soundPlan(raw: unknown): Plan {
       read.problems,
     );
   return read.plan;
-}
-
-/** A kept plan's text as a plan, sound or to be mended. */
-function readText(text: string): ReturnType<typeof readPlanShape> {
-  try {
-    return readPlanShape(JSON.parse(text));
-  } catch {
-    return { ok: false, problems: [{ path: [], message: 'What was kept of it is cut short.' }] };
-  }
 }
 
 /** Whether a text can be put into an answer as it lies. */

@@ -9,7 +9,7 @@ export const carryBody = z.object({ inReach: z.boolean() });
 const NONSENSE = 'The tape was asked for something it cannot do.';
 const outOfReach = () =>
   new Refusal(
-    503,
+    409,
     'tape-out-of-reach',
     'The tape is out of reach. Bring it nearer; typing goes on meanwhile.',
   );

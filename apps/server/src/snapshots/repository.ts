@@ -1,4 +1,5 @@
 import type { Database } from '../database/open.ts';
+import type { Built } from '../database/statements.ts';
 
 /** How a quilt was; `name` is null for one that was kept by the day. */
 export interface SnapshotRow {
@@ -17,6 +18,8 @@ const DAYS_KEPT = 14;
 
 /** The only place that speaks SQL about snapshots. */
 export class SnapshotRepository {
+  private built: Built | null = null;
+
   constructor(private readonly database: Pick<Database, 'knex' | 'statements'>) {}
 
   private get snapshots() {
@@ -39,6 +42,10 @@ export class SnapshotRepository {
 
   /** Adds one; one that is there under its id already stays. */
   async insert(row: SnapshotRow): Promise<void> {
+    this.insertNow(row);
+  }
+
+  private insertNow(row: SnapshotRow): void {
     this.database.statements.run(this.snapshots.insert(row).onConflict('id').ignore());
   }
 
@@ -46,21 +53,27 @@ export class SnapshotRepository {
     return this.database.statements.run(this.snapshots.where({ quilt, id }).delete()) === 1;
   }
 
-  /** Keeps the quilt as it was when a day ended: what it was last saved as before `today`, if it was. */
-  async keepDay(quilt: string, today: string, id: string): Promise<void> {
-    const { knex, statements } = this.database;
-    const row = statements.first<{ plan: string; updated_at: string }>(
-      knex('quilts')
-        .where({ id: quilt })
-        .where('updated_at', '<', today)
-        .select('plan', 'updated_at')
-        .limit(1),
-    );
+  /**
+   * Keeps the quilt as it was when a day ended: what it was last saved as before `today`, if it was. Without waiting:
+   * inside the transaction of what is saved over it.
+   */
+  keepDayNow(quilt: string, today: string, id: string): void {
+    const row = this.evening.first<{ plan: string; updated_at: string }>(quilt, today);
     if (!row) return;
-    await this.insert({ id, quilt, name: null, plan: row.plan, made_at: row.updated_at });
+    this.insertNow({ id, quilt, name: null, plan: row.plan, made_at: row.updated_at });
+    const { statements } = this.database;
     const days = statements.all<{ id: string }>(
       this.snapshots.where({ quilt }).whereNull('name').select('id').orderBy('made_at', 'desc'),
     );
-    for (const old of days.slice(DAYS_KEPT)) await this.drop(quilt, old.id);
+    for (const old of days.slice(DAYS_KEPT))
+      statements.run(this.snapshots.where({ quilt, id: old.id }).delete());
+  }
+
+  /** A quilt as it was last saved before a day; built when it is needed, asked at every save. */
+  private get evening(): Built {
+    const { knex, statements } = this.database;
+    return (this.built ??= statements.built(
+      knex('quilts').whereRaw('id = ? and updated_at < ?', ['', '']).select('plan', 'updated_at'),
+    ));
   }
 }

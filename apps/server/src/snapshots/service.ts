@@ -1,5 +1,6 @@
-import { type Plan, readPlanShape } from '@lattice/core';
+import type { Plan } from '@lattice/core';
 import { Refusal } from '../errors.ts';
+import { readText } from '../quilts/read-text.ts';
 import type { QuiltRepository } from '../quilts/repository.ts';
 import type { Surroundings } from '../quilts/service.ts';
 import type { SnapshotRepository } from './repository.ts';
@@ -43,7 +44,7 @@ export class SnapshotService {
   async plan(quilt: string, id: string): Promise<Plan> {
     const row = await this.rows.find(quilt, id);
     if (!row) throw new Refusal(404, 'no-such-snapshot', 'There is no such snapshot of this quilt.');
-    const read = readPlanShape(JSON.parse(row.plan));
+    const read = readText(row.plan);
     if (!read.ok)
       throw new Refusal(422, 'unreadable', 'This snapshot cannot be read any more. Try an earlier one.');
     return read.plan;

@@ -1,5 +1,6 @@
 import { createHistogram } from 'node:perf_hooks';
 import type { RequestHandler } from 'express';
+import type { Tell } from './request-log.ts';
 
 /** How many requests there were, how they went, and how long they took; since the server started. */
 export interface Numbers {
@@ -21,16 +22,21 @@ export class Counter {
   private failed = 0;
   private readonly took = createHistogram();
 
-  constructor(private readonly since: Date) {}
+  /** @param tell hears of each as well; absent keeps quiet */
+  constructor(
+    private readonly since: Date,
+    private readonly tell: Tell = () => undefined,
+  ) {}
 
-  readonly count: RequestHandler = (_request, response, next) => {
-    const began = process.hrtime.bigint();
+  readonly count: RequestHandler = (request, response, next) => {
+    const began = performance.now();
     response.once('close', () => {
       this.requests++;
       if (response.statusCode >= 500) this.failed++;
       else if (response.statusCode >= 400) this.refused++;
-      const nanoseconds = Number(process.hrtime.bigint() - began);
-      this.took.record(Math.max(1, nanoseconds));
+      const ms = performance.now() - began;
+      this.took.record(Math.max(1, Math.round(1e6 * ms)));
+      this.tell(request, response, ms);
     });
     next();
   };

@@ -1,0 +1,3 @@
+import { shortly } from './support/short.ts';
+
+shortly('steps');
