@@ -93,5 +93,7 @@ export const answerErrors =
     if (response.headersSent) return void next(error);
     const { status, code, message, details } =
       known ?? new Refusal(500, 'unexpected', 'Something went wrong on the server. Nothing was changed.');
+    // Not a file any more, whatever was to come.
+    for (const header of ['Content-Disposition', 'Content-Type']) response.removeHeader(header);
     response.status(status).json({ code, message, details, request });
   };

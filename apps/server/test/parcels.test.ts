@@ -265,6 +265,40 @@ describe('a large shelf', () => {
     await others;
     expect([count, turns >= 40]).toEqual([40, true]);
   }, 30_000);
+  test('others are answered while a long journal is written', async () => {
+    const note = (n: number) => ({ ...log[0]!, id: `long-note-${n}`, quilt: 'quilt-long' });
+    const parcel = zipSync({
+      'about.json': Buffer.from(JSON.stringify({ version: 1, id: 'quilt-long' })),
+      'quilt.plan.json': Buffer.from(writePlanJson(plan)),
+      'log.json': Buffer.from(JSON.stringify(Array.from({ length: 20_000 }, (_, n) => note(n)))),
+    });
+    const to = await house();
+    const count = to.database.driver.prepare('select count(*) from log_entries').pluck();
+    let [done, seen, most] = [false, 0, 0];
+    const others = (async () => {
+      for (; !done; await setImmediate()) {
+        const now = count.get() as number;
+        [seen, most] = [now, Math.max(most, now - seen)];
+      }
+    })();
+    const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
+    done = true;
+    await others;
+    expect(body.entries).toBe(20_000);
+    // No more than two thousand go in between two answers to others.
+    expect(most).toBeLessThanOrEqual(2_000);
+    expect(most).toBeGreaterThan(0);
+  }, 60_000);
+  test('what goes wrong before the first byte is said as what it is, and not as a file', async () => {
+    const here = await filled();
+    await here.database.knex.raw('alter table quilts rename to gone');
+    const { status, headers } = await request(here.app).get('/api/shelf.zip');
+    expect([status, headers['content-disposition'], headers['content-type']]).toEqual([
+      500,
+      undefined,
+      expect.stringContaining('json'),
+    ]);
+  });
   test('a quilt that cannot be written is said; all others are there', async () => {
     const from = await filled();
     await many(from, 3);
