@@ -19,7 +19,7 @@ const COMMANDS = {
   dev: ['serve with live reload for developers', () => import('./commands/dev.mjs')],
   shots: ['draw docs/screenshots from the demo', () => import('./commands/shots.mjs')],
   mutate: [
-    'put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors]',
+    'put the tests against small faults in the core  [ROOM …] [--sample N] [--all] [--survivors], or against those planted by hand  --planted [FAULT …]',
     () => import('./commands/mutate.mjs'),
   ],
   attack: [

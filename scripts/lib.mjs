@@ -34,9 +34,13 @@ export function quiet(command, args, env = {}) {
 }
 
 /** Runs a command quietly beside others; answers as `quiet` does. */
-export function beside(command, args) {
+export function beside(command, args, env = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...env },
+    });
     let out = '';
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (out += chunk));
     child.on('error', (error) => resolve({ code: 127, out: error.message }));

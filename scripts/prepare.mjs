@@ -1,37 +1,65 @@
 import { existsSync, utimesSync } from 'node:fs';
 import path from 'node:path';
-import { bin, hashOf, once, quiet, root, Stop } from './lib.mjs';
+import { beside, bin, hashOf, once, quiet, root, Stop } from './lib.mjs';
 
+const DRIVER = 'better-sqlite3';
 const isRoot = process.getuid?.() === 0;
 
 /** Installs Debian packages when it may; answers whether they are there now. */
-function apt(...packages) {
+async function apt(...packages) {
   if (!isRoot || quiet('apt-get', ['--version']).code !== 0) return false;
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
-  quiet('apt-get', ['update', '-qq'], env);
-  return quiet('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], env).code === 0;
+  await beside('apt-get', ['update', '-qq'], env);
+  const { code } = await beside(
+    'apt-get',
+    ['install', '-y', '-qq', '--no-install-recommends', ...packages],
+    env,
+  );
+  return code === 0;
 }
 
-/**
- * Installs the packages of the lock file. The database driver is compiled where no ready-made one can
- * be had; then it needs a compiler and Node's headers, looked for beside Node itself.
- */
-export function install() {
-  return once('install', `${hashOf('package-lock.json')} ${process.version}`, async () => {
+/** Shows npm's last words and stops. */
+function notInstalled(what, out) {
+  console.error(out.trim().split('\n').slice(-25).join('\n'));
+  throw new Stop(
+    `${what} could not be installed; npm’s own words are above. Check the network and the disk, then try again.`,
+  );
+}
+
+const installed = () => `${hashOf('package-lock.json')} ${process.version}`;
+
+/** Installs the packages of the lock file, all but what has to be compiled here. */
+export const installPackages = () =>
+  once('packages', installed(), async () => {
     console.error('Installing packages (the first time takes a few minutes)…');
-    const headers = path.resolve(process.execPath, '../..');
-    const env = existsSync(path.join(headers, 'include/node/node.h')) ? { npm_config_nodedir: headers } : {};
-    const attempt = () => quiet('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], env);
-    let { code, out } = attempt();
-    if (code !== 0 && /gyp|python|make|g\+\+/i.test(out) && apt('python3', 'make', 'g++'))
-      ({ code, out } = attempt());
-    if (code !== 0) {
-      console.error(out.trim().split('\n').slice(-25).join('\n'));
-      throw new Stop(
-        'The packages could not be installed; npm’s own words are above. Check the network and the disk, then try again.',
-      );
-    }
+    // None but the database driver needs its own script: what others fetch or check is in their packages.
+    const words = ['ci', '--no-audit', '--no-fund', '--include=dev', '--ignore-scripts'];
+    const { code, out } = await beside('npm', words);
+    if (code !== 0) notInstalled('The packages', out);
   });
+
+/**
+ * Compiles the database driver where no ready-made one can be had; then it needs a compiler and Node's headers, looked
+ * for beside Node itself.
+ */
+export const compileDriver = () =>
+  once('driver', installed(), async () => {
+    const headers = path.resolve(process.execPath, '../..');
+    const env = {
+      JOBS: 'max',
+      ...(existsSync(path.join(headers, 'include/node/node.h')) ? { npm_config_nodedir: headers } : {}),
+    };
+    const attempt = () => beside('npm', ['rebuild', DRIVER], env);
+    let { code, out } = await attempt();
+    if (code !== 0 && /gyp|python|make|g\+\+/i.test(out) && (await apt('python3', 'make', 'g++')))
+      ({ code, out } = await attempt());
+    if (code !== 0) notInstalled('The database driver', out);
+  });
+
+/** Packages and driver: what every command needs. */
+export async function install() {
+  await installPackages();
+  await compileDriver();
 }
 
 /** Builds the web app, when its sources or the core's have changed. */
@@ -88,11 +116,11 @@ const findChromium = (names = NAMES) =>
     .find((found) => found !== '' && existsSync(found));
 
 /** Path of Chromium, installed first where it is missing and may be. */
-export function chromium() {
+export async function chromium() {
   const best = process.env.LATTICE_CHROMIUM ?? findChromium([WINDOWLESS]);
   if (best) return best;
   console.error('Installing Chromium for the browser tests…');
-  if (!apt(WINDOWLESS) && !findChromium()) apt('chromium');
+  if (!(await apt(WINDOWLESS)) && !findChromium()) await apt('chromium');
   const found = findChromium();
   if (found) return found;
   throw new Stop('The browser tests need Chromium. Install Debian’s package “chromium”, then try again.');

@@ -20,11 +20,12 @@ function readFlags(args) {
         seed: { type: 'string', default: '1' },
         all: { type: 'boolean', default: false },
         survivors: { type: 'boolean', default: false },
+        planted: { type: 'boolean', default: false },
       },
     });
   } catch (error) {
     throw new Stop(
-      `./lattice mutate: ${error.message.split('\n')[0]} Known: [ROOM …], --sample N, --seed N, --all, --survivors.`,
+      `./lattice mutate: ${error.message.split('\n')[0]} Known: [ROOM …], --sample N, --seed N, --all, --survivors; or --planted [FAULT …].`,
     );
   }
 }
@@ -113,6 +114,7 @@ function line({ file, location: { start }, replacement, source }) {
 export const run = stopped(async (args) => {
   const { values, positionals } = readFlags(args);
   await install();
+  if (values.planted) return (await import('../mutation/planted.mjs')).plantAll(positionals);
   const rooms = positionals.length > 0 ? positionals : ROOMS;
   let below = 0;
   for (const room of rooms) {

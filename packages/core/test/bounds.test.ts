@@ -5,6 +5,7 @@ import {
   EDGE_SHAPES,
   excessIn,
   LIMITS,
+  planSchema,
   type Plan,
   planProblems,
   readPlan,
@@ -69,6 +70,7 @@ describe('a document that is too much', () => {
     };
     for (const [kind, schema] of Object.entries(ENTRY_KINDS))
       walk(z.toJSONSchema(schema, { unrepresentable: 'any' }), kind);
+    walk(planSchema(), 'plan');
     expect(over).toEqual([]);
   });
   test('the fullest pile on the fullest wall, measured everywhere, keeps within bounds', () => {
@@ -94,6 +96,18 @@ describe('a document that is too much', () => {
     });
     expect(!unknown.ok && unknown.problems[0]!.message).toMatch(/“k0”.* and 55 more is not part of a plan/);
   });
+  test('a setting named as something every object has is refused in words, from whichever version', () => {
+    for (const kind of ['constructor', '__proto__', 'toString', 'hasOwnProperty'])
+      for (const schemaVersion of [1, 2, 3, 4, 5, 6, 7, 8, 9, 10]) {
+        const setting = JSON.stringify({ ...plan.setting, kind: '' }).replace(
+          '"kind":""',
+          `"kind":"${kind}"`,
+        );
+        const read = readPlan({ ...document(), schemaVersion, setting: JSON.parse(setting) as object });
+        expect([kind, schemaVersion, read.ok]).toEqual([kind, schemaVersion, false]);
+      }
+  });
+
   test('older plans with holes in their lists are read as damaged, not by falling over', () => {
     for (const schemaVersion of [1, 2, 3, 4, 5, 6])
       for (const key of ['pile', 'borders', 'fabrics'])

@@ -25,7 +25,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
         }))
       : plan['borders'],
     setting: isFields(plan['setting'])
-      ? { ...OPTIONS_OF_2[String(plan['setting']['kind'])], ...plan['setting'] }
+      ? { ...ownOf(OPTIONS_OF_2, plan['setting']['kind']), ...plan['setting'] }
       : plan['setting'],
     fabricFor: isFields(plan['fabricFor'])
       ? {
@@ -63,7 +63,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
         ? plan['pile'].map((block: Fields, i) => ({ id: `b${i + 1}`, ...block }))
         : plan['pile'],
       setting: isFields(plan['setting'])
-        ? { ...OPTIONS_OF_3[String(plan['setting']['kind'])], ...plan['setting'] }
+        ? { ...ownOf(OPTIONS_OF_3, plan['setting']['kind']), ...plan['setting'] }
         : plan['setting'],
       borders: Array.isArray(plan['borders'])
         ? plan['borders'].map((border: Fields) => ({ joins: 'diagonal', repeat: null, ...border }))
@@ -236,10 +236,14 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   // Without cornerstones long sashes may stand upright; strips may have a short sash between their blocks.
   9: (plan) => {
     const setting = isFields(plan['setting']) ? plan['setting'] : {};
-    const added = OPTIONS_OF_10[String(setting['kind'])]?.(plan['unit'] === 'cm' ? 4 : 1.5);
+    const added = ownOf(OPTIONS_OF_10, setting['kind'])?.(plan['unit'] === 'cm' ? 4 : 1.5);
     return added ? { ...plan, setting: { ...added, ...setting } } : plan;
   },
 };
+
+/** What a table says of a name it has itself: a document may name anything, and every object has a “constructor”. */
+const ownOf = <T>(table: Readonly<Record<string, T>>, name: unknown): T | undefined =>
+  typeof name === 'string' && Object.hasOwn(table, name) ? table[name] : undefined;
 
 /** Options that version 2 settings did not have, as they were then. */
 const OPTIONS_OF_3: Readonly<Record<string, Fields>> = {
