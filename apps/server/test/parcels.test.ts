@@ -302,6 +302,11 @@ describe('a large shelf', () => {
   test('a quilt that cannot be written is said; all others are there', async () => {
     const from = await filled();
     await many(from, 3);
+    const own = { ...log[0]!, id: 'of-many-0001', quilt: 'quilt-many-1' };
+    await request(from.app)
+      .post('/api/log')
+      .send({ entries: [own] })
+      .expect(200);
     const parcel = await taken(from, '/api/shelf.zip');
     const to = await house();
     await to.database.knex.raw(
@@ -310,6 +315,8 @@ describe('a large shelf', () => {
     const { body } = (await arrive(to, parcel).expect(201)) as { body: Arrived };
     expect(body.quilts.map(({ id }) => id).sort()).toEqual(['quilt-0001', 'quilt-many-0', 'quilt-many-2']);
     expect(body.left).toEqual([{ title: plan.title, why: 'Something went wrong on the server.' }]);
+    // Nothing of it: its journal neither.
+    expect((await logOf(to)).filter(({ quilt }) => quilt === 'quilt-many-1')).toEqual([]);
     expect((await shelfOf(to)).map(({ id }) => id).sort()).toEqual(body.quilts.map(({ id }) => id).sort());
     // None at all: refused, and nothing is there.
     const none = await house();
@@ -352,6 +359,12 @@ describe('a file that is no parcel, or means harm, is refused within a second an
   /** As a zip program writes a link to another file: Unix says so in the file's attributes. */
   const linked = () =>
     zipSync({ 'quilt.plan.json': [Buffer.from('/etc/passwd'), { os: 3, attrs: (0o120777 << 16) >>> 0 }] });
+  let webp: Uint8Array = Buffer.alloc(0);
+  beforeAll(async () => {
+    webp = await sharp({ create: { width: 20, height: 20, channels: 3, background: '#36c' } })
+      .webp()
+      .toBuffer();
+  });
   const cases: readonly [string, () => Uint8Array, RegExp][] = [
     ['not a zip', () => Buffer.from('quilt'), /not a zip/],
     ['cut short', () => zipSync(good).slice(0, -30), /not a zip, or it was cut short/],
@@ -417,6 +430,16 @@ describe('a file that is no parcel, or means harm, is refused within a second an
       'a later kind',
       () => zipSync({ ...good, 'about.json': Buffer.from('{"version":9,"id":"quilt-0009"}') }),
       /later kind/,
+    ],
+    [
+      'a second quilt that is none, after one with a good picture',
+      () =>
+        zipSync({
+          ...Object.fromEntries(Object.entries(good).map(([name, bytes]) => [`one/${name}`, bytes])),
+          'one/pictures/picture-0009.webp': webp,
+          'two/quilt.plan.json': Buffer.from('{"title":1}'),
+        }),
+      /plan cannot be read/,
     ],
     [
       'a picture that is none',

@@ -30,6 +30,18 @@ test('what changed while an answer was made is not hidden by it', async () => {
   expect([await ask(), await ask(), await ask()]).toEqual(['as of 1', 'as of 2', 'as of 2']);
 });
 
+test('an answer made of what was, and done when others were asked since, is not kept for what is', async () => {
+  const { state, change } = database();
+  const unchanged = new Unchanged({ state });
+  let letGo = () => undefined as void;
+  const slow = unchanged.of('a', () => new Promise((resolve) => (letGo = () => resolve('as it was'))));
+  change();
+  expect(await unchanged.of('b', async () => 'b as it is')).toBe('b as it is');
+  letGo();
+  expect(await slow).toBe('as it was');
+  expect(await unchanged.of('a', async () => 'as it is')).toBe('as it is');
+});
+
 test('an answer that could not be made is asked for again, and no more than some are kept', async () => {
   const { state } = database();
   const unchanged = new Unchanged({ state });

@@ -160,7 +160,8 @@ describe('how it is made', () => {
     expect(steps()[0]).toMatch(/^Cut 7 strips of 2 ?1\/2/);
     expect(steps()[1]).toMatch(/at 45°, selvage ends hanging past the seam; trim to 1\/4/);
     expect(steps()[2]).toMatch(/Fold it in half/);
-    expect(steps()[3]).toMatch(/^Begin .* from the left along the bottom and leave 8/);
+    expect(steps()[3]).toMatch(/Begin .* from the left along the bottom, leave a tail of 8/);
+    expect(steps().at(-1)).toMatch(/to the back .* sew it down/);
   });
   test('one continuous strip is marked in lanes and joined into a tube', () => {
     show({ shape: 'rounded' }, { grain: 'bias-tube', fold: 'single' });
@@ -186,6 +187,11 @@ describe('prairie points', () => {
     await choose(/Fold$/, 'Centre fold, corners down');
     await choose(/The difference$/, 'Over the last three');
     expect(now().edge.points).toMatchObject({ fold: 'centre', spread: 'last-three' });
+    // An opening is asked for only where the quilt is turned through it.
+    expect(screen.queryByRole('textbox', { name: /Opening/ })).toBeNull();
+    await choose(/Sewn on$/, 'To the top, which is turned with its backing, then quilted');
+    expect(now().edge.points.sewn).toBe('turned');
+    expect(screen.getByRole('textbox', { name: /Opening to turn through/ })).toBeTruthy();
   });
 });
 

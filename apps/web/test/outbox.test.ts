@@ -182,6 +182,11 @@ describe.each([
     for (let i = 0; i < 20; i++) await new Promise((done) => setImmediate(done));
     expect(names()).toHaveLength(9);
     expect(await outbox.items()).toEqual([]);
+    // It went: the next hitch is a new one, and is tried again after a second.
+    await outbox.keep(entry('two', 2));
+    post.answers = [notYet];
+    await outbox.send();
+    expect(pauses().at(-1)).toBe(1000);
     jest.useRealTimers();
   });
 

@@ -43,8 +43,10 @@ export { type Fold, FOLDS, stepInHand, stepSays } from './cutting/step-words.ts'
 export { type CuttingStep } from './cutting/steps.ts';
 export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewing.ts';
 export { type ChosenSewing, chosenSewing } from './sewing/chosen.ts';
-export { type GuideStep, guideOf } from './sewing/guide.ts';
-export { judgePart, partSays, type PartSize } from './sewing/part-sizes.ts';
+export { guideOf } from './sewing/guide.ts';
+export { CAUTIONS } from './choice/cautions.ts';
+export { cautionsOf, type GuideStep } from './sewing/guide-step.ts';
+export { easeSays, judgePart, partSays, type PartSize } from './sewing/part-sizes.ts';
 export { howSidesLie } from './sewing/seam-lie.ts';
 export { rawSizeOf, type SeamParts, seamParts } from './sewing/parts.ts';
 export {
@@ -100,6 +102,7 @@ export { allowanceFor } from './shopping/buy.ts';
 export { type JoinLine } from './cutting/join-lines.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
+export { pointsSewnSays } from './edge/points-sewn.ts';
 export { bindingSteps } from './edge/binding-steps.ts';
 export { bindingStripsSay, joinSays } from './edge/binding-words.ts';
 export { FLOAT_SAYS } from './setting/edge-triangles.ts';
@@ -118,6 +121,9 @@ export {
   FOLD_NAMES,
   GRAIN_NAMES,
   POINT_FOLDS,
+  POINTS_SEWN,
+  type PointsSewn,
+  SEWN_NAMES,
   type Side,
   SIDES,
 } from './choice/edge.ts';

@@ -218,8 +218,22 @@ describe('a plan from outside', () => {
   ])('version 9, %s in %s: what is new of its setting changes nothing of it', (kind, unit, added) => {
     const setting = { kind, sash: 2 };
     const came = migratePlan({ schemaVersion: 9, unit, setting } as { schemaVersion: number }) as object;
-    expect(came).toMatchObject({ schemaVersion: 10 });
+    expect(came).toMatchObject({ schemaVersion: SCHEMA_VERSION });
     expect((came as { setting: unknown }).setting).toEqual({ ...setting, ...added });
+  });
+  test('version 10: points are sewn on as its steps told it, and nothing else is changed; what says it already stays', () => {
+    const points = { square: 4, opening: 6 };
+    const up = (own: object) =>
+      migratePlan({ schemaVersion: 10, edge: { shape: 'square', points: own } } as { schemaVersion: number });
+    expect(up(points)).toEqual({
+      schemaVersion: SCHEMA_VERSION,
+      edge: { shape: 'square', points: { ...points, sewn: 'quilted' } },
+    });
+    expect(up({ ...points, sewn: 'turned' })).toMatchObject({ edge: { points: { sewn: 'turned' } } });
+    expect(migratePlan({ schemaVersion: 10, edge: 3 } as never)).toEqual({
+      schemaVersion: SCHEMA_VERSION,
+      edge: 3,
+    });
   });
   test('older versions come up step by step', () => {
     const steps = {

@@ -1,5 +1,7 @@
 import {
   asMarkup,
+  CAUTIONS,
+  cautionsOf,
   chosenSewing,
   fabricById,
   formatSize,
@@ -68,8 +70,8 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
       : '';
   const sewn = way
     ? guide.map(
-        ({ title: step, pick, does, caution }, i) =>
-          `<li><b>${asMarkup(step)}</b> ${asMarkup([pick, ...does, caution ?? ''].join(' '))}${drawn(i, step)}</li>`,
+        ({ title: step, pick, does }, i) =>
+          `<li><b>${asMarkup(step)}</b> ${asMarkup([pick, ...does].join(' '))}${drawn(i, step)}</li>`,
       )
     : [];
   const pieces = [...quilt.pieces, ...quilt.besides].map(({ name, fabric, count, cut: shape, squares }) => [
@@ -104,10 +106,10 @@ ${rows(buying.map(({ fabric, buy, settled }) => [`<span class="cloth" style="bac
 ${rows(pieces)}
 </tbody></table>
 <h2>Cutting, step by step</h2>
-<p>Close the blade whenever you put it down; cut away from yourself.</p>
+<p>${asMarkup(CAUTIONS.blade)}</p>
 ${cut.join('\n')}
 <h2>Sewing, step by step</h2>
-${way ? `<ol>${sewn.join('\n')}</ol>` : `<p>${asMarkup(sewing.hindered ?? 'Nothing is to be sewn.')}</p>`}
+${way ? `<p>${asMarkup(cautionsOf(guide).join(' '))}</p><ol>${sewn.join('\n')}</ol>` : `<p>${asMarkup(sewing.hindered ?? 'Nothing is to be sewn.')}</p>`}
 ${missing.length > 0 ? `<p>${asMarkup(numberOf(missing.length, 'picture'))} could not be taken along: ${asMarkup(missing.join(', '))}.</p>` : ''}
 </body>
 </html>

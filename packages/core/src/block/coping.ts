@@ -1,4 +1,5 @@
 import { formatLength, formatWithUnit } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
 import { limitIn, rulerUp } from '../length/rounding.ts';
 import type { Unit } from '../length/unit.ts';
 import type { BlockMeasure } from './measure.ts';
@@ -20,6 +21,21 @@ export interface Coping {
 const LEAST_STRIP_INCHES = 1 / 2;
 /** Cut off all round once it is framed, so that it comes out square: 1/8" (from memory). */
 const TRIM_INCHES = 1 / 8;
+
+/** Less than this beside a block reads as a mistake and not as a frame: 1/4" (from memory). */
+const SLIVER_INCHES = 1 / 4;
+
+/** How much of the strips will be seen, and what helps where that is a sliver (rule BL-4). */
+function showsSays({ sides, ends }: Coping['shows'], unit: Unit): string {
+  const show = (v: number) => formatWithUnit(v, unit);
+  const said = near(sides, ends)
+    ? `${show(sides)} of it will show all round`
+    : `${show(sides)} of it will show at the sides, ${show(ends)} at top and bottom`;
+  const least = Math.min(...[sides, ends].filter((width) => width > 0));
+  return least < limitIn(SLIVER_INCHES, unit) - 1e-9
+    ? `${said}: a sliver. Remaking the block, or framing every block alike, looks better.`
+    : `${said}.`;
+}
 
 /**
  * Coping strips for a block short of a cut size (rule BL-4). The block keeps all of its own seam allowance: cut
@@ -58,6 +74,6 @@ export function copingFor(
     endLength,
     framed,
     shows,
-    text: `frame it with strips cut ${show(strip)} wide, two ${show(sideLength)} long at its sides, then two of ${show(endLength)}; trim it to ${formatLength(cut.width, unit)} × ${show(cut.height)} with the block in the middle.${warning}`,
+    text: `frame it with strips cut ${show(strip)} wide, two ${show(sideLength)} long at its sides, then two of ${show(endLength)}; trim it to ${formatLength(cut.width, unit)} × ${show(cut.height)} with the block in the middle. ${showsSays(shows, unit)}${warning}`,
   };
 }

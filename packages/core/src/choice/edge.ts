@@ -48,5 +48,15 @@ export const FOLD_NAMES: Readonly<Record<PointFold, string>> = {
   strip: 'One continuous strip',
 };
 
+/** How prairie points come to the edge (rule PP-4): once the quilt is quilted, or to the top, which is then turned with its backing. */
+export const POINTS_SEWN = ['quilted', 'turned'] as const;
+export type PointsSewn = (typeof POINTS_SEWN)[number];
+
+/** As they read in a list. */
+export const SEWN_NAMES: Readonly<Record<PointsSewn, string>> = {
+  quilted: 'After quilting, the backing turned in by hand',
+  turned: 'To the top, which is turned with its backing, then quilted',
+};
+
 /** How cloths that take turns follow one another: in order, or scattered with no two alike side by side. */
 export const COLOUR_ORDERS = ['sequence', 'scattered'] as const;

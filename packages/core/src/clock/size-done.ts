@@ -13,7 +13,7 @@ export interface QuiltSize {
 
 /** The step after which work that is counted by a quilt's size is done. */
 const DONE_BY: Readonly<Partial<Record<Work, readonly string[]>>> = {
-  baste: ['layer'],
+  baste: ['layer', 'turn'],
   quilt: ['quilt'],
   bind: ['binding', 'points'],
 };

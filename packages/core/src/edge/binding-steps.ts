@@ -1,9 +1,10 @@
 import { formatLength, formatWithUnit } from '../length/format.ts';
+import { ofUnit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Binding } from './binding.ts';
 import { saysStrips } from './strips-as-cut.ts';
 
-/** How a binding is cut, joined and folded, in order, with this plan's own figures (rules BD-4, BI-3). */
+/** How a binding is cut, joined, folded and sewn on to its last stitch, with this plan's own figures (rules BD-4, BD-7, BI-3). */
 export function bindingSteps(plan: Plan, binding: Binding): string[] {
   const {
     unit,
@@ -11,7 +12,6 @@ export function bindingSteps(plan: Plan, binding: Binding): string[] {
   } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
   const cut = grain === 'straight' ? straightCut(binding, show, unit) : biasCut(plan, binding, show);
-  const tail = show(unit === 'in' ? 8 : 20);
   return [
     ...cut,
     binding.flange
@@ -19,9 +19,47 @@ export function bindingSteps(plan: Plan, binding: Binding): string[] {
       : plan.binding.fold === 'double'
         ? 'Fold it in half along its length, wrong sides together.'
         : `Press one long edge under by ${show(binding.finished.value)}.`,
-    `Begin ${show(binding.joins.start)} from the left along the bottom and leave ${tail} unsewn; sew ${show(binding.seam)} from the edge. Join the two tails at 45° where they meet.`,
+    ...sewnOn(plan, binding),
   ];
 }
+
+/** The corners of a binding, by the shape of the edge (common practice). */
+const CORNERS: Readonly<Record<Plan['edge']['shape'], (seam: string) => string>> = {
+  square: (seam) =>
+    `At each corner stop ${seam} before the edge and backstitch; fold the strip straight up, then down along the next side, and begin again at the edge.`,
+  clipped: (seam) =>
+    `At each corner stop ${seam} before the edge and backstitch; fold the strip away along the next side’s line, then down along it, and begin again at the edge.`,
+  rounded: () => 'Ease it round the corners without stretching it.',
+  scalloped: () =>
+    'Ease it round the scallops without stretching it; where two meet stop with the needle down, turn the quilt, and go on without a fold.',
+};
+
+/** From the first stitch to the last (rule BD-7): sewn on, its tails joined, turned over the edge and sewn down. */
+function sewnOn(plan: Plan, binding: Binding): string[] {
+  const { unit } = plan;
+  const show = (v: number) => formatWithUnit(v, unit);
+  const seam = show(binding.seam);
+  const tail = show(ofUnit(unit, 8, 20));
+  // A binding with a flange is sewn to the back first and turned to the front, so that the flange shows there.
+  const [first, other] = binding.flange ? ['back', 'front'] : ['front', 'back'];
+  const start = show(binding.joins.start);
+  return [
+    `Lay it along the ${first} of the quilt, raw edges even${binding.flange ? ', its main strip up' : ''}. Begin ${start} from the left along the bottom, leave a tail of ${tail}, sew ${seam} from the edge, and stop ${show(ofUnit(unit, 10, 25))} before you are round.`,
+    CORNERS[plan.edge.shape](seam),
+    `Trim the tails so that they overlap by ${show(tailOverlap(plan, binding))}, the width the strip is cut. Join them at 45°, right sides together; lay it along the gap to check its length, then trim to ${show(ofUnit(unit, 0.25, 0.6))} and press the join open.`,
+    'Sew the gap.',
+    `Turn the fold over the edge to the ${other} so that it just covers the seam, fold the corners, and sew it down ${binding.flange ? 'by machine, in the ditch beside the flange' : 'by hand, or by machine'}.`,
+  ];
+}
+
+/**
+ * How far the tails of a binding overlap before they are joined at 45° (rule BD-7): by the width of the strip as it is
+ * sewn on, unfolded. A strip with a flange built in is two, less what their seam takes.
+ */
+const tailOverlap = (
+  { seam }: Pick<Plan, 'seam'>,
+  { cutWidth, flange }: Pick<Binding, 'cutWidth' | 'flange'>,
+): number => (flange ? cutWidth + flange.flange.value - 2 * seam : cutWidth);
 
 function straightCut(
   { strips, cutWidth, asCut, flange, leftovers }: Binding,

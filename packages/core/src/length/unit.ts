@@ -18,3 +18,7 @@ export const rulerStep = (unit: Unit): number => (unit === 'in' ? 1 / 8 : 0.5);
 
 /** The other of the two. */
 export const otherUnit = (unit: Unit): Unit => (unit === 'in' ? 'cm' : 'in');
+
+/** A length the trade says in whole figures of either unit, and not as one of them converted: 8″ or 20 cm. */
+export const ofUnit = (unit: Unit, inches: number, centimetres: number): number =>
+  unit === 'in' ? inches : centimetres;

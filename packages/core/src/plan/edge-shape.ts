@@ -5,6 +5,7 @@ import {
   EDGE_FINISHES,
   EDGE_SHAPES,
   POINT_FOLDS,
+  POINTS_SEWN,
   SIDES,
 } from '../choice/edge.ts';
 import { BINDING_SCHOOLS } from '../choice/binding-schools.ts';
@@ -41,6 +42,8 @@ export const edgeSchema = z.strictObject({
       .min(1, 'Points need at least one fabric.')
       .max(8, 'Points take at most eight fabrics.'),
     order: oneOf('The colours’ order', COLOUR_ORDERS),
+    /** Before the layers or after the quilting. */
+    sewn: oneOf('How the points are sewn on', POINTS_SEWN),
     /** Left unsewn to turn the quilt through. */
     opening: length('The opening'),
     seed: whole('The scatter'),

@@ -239,6 +239,14 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     const added = ownOf(OPTIONS_OF_10, setting['kind'])?.(plan['unit'] === 'cm' ? 4 : 1.5);
     return added ? { ...plan, setting: { ...added, ...setting } } : plan;
   },
+
+  // Prairie points learnt how they are sewn on: after quilting, as the steps told it until then.
+  10: (plan) => {
+    const edge = isFields(plan['edge']) ? plan['edge'] : {};
+    return isFields(edge['points'])
+      ? { ...plan, edge: { ...edge, points: { sewn: 'quilted', ...edge['points'] } } }
+      : plan;
+  },
 };
 
 /** What a table says of a name it has itself: a document may name anything, and every object has a “constructor”. */

@@ -114,6 +114,7 @@ export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan
       spread: 'all',
       fabrics: [accent],
       order: 'sequence',
+      sewn: 'quilted',
       opening: USUAL.pointOpening[unit],
       seed: 1,
     },

@@ -128,7 +128,8 @@ function jobsOf(
   if (quilt.layers && !of.finished.has('quilt')) {
     if (plan.quilting.by === 'long-arm') then(longArm(log, id, plan, last));
     else {
-      if (!of.finished.has('layer')) work('baste', 'Layer and baste it', 'baste', of.area);
+      if (!of.finished.has('layer') && !of.finished.has('turn'))
+        work('baste', 'Layer and baste it', 'baste', of.area);
       work('quilt', 'Quilt it', 'quilt', of.area);
     }
   }

@@ -37,12 +37,7 @@ export function sewBorders(bench: Bench, borders: readonly Border[], centre: Ass
         break;
       }
       case 'mitred':
-        on(
-          'strips',
-          `Sew the four strips of ${name} on, from corner to corner`,
-          [left, right, top, bottom],
-          true,
-        );
+        on('strips', `Sew the four strips of ${name} on`, [left, right, top, bottom], true);
         bench.step(`${own}-mitres`, `Sew the mitres of ${name}`);
         bench.closeMitres();
     }

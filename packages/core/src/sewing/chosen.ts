@@ -1,7 +1,8 @@
 import type { SewRecord } from '../log/sew-record.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from '../quilt/compute.ts';
-import { type GuideStep, guideOf } from './guide.ts';
+import { guideOf } from './guide.ts';
+import type { GuideStep } from './guide-step.ts';
 import { seamKey } from './machine.ts';
 import type { Pressing } from './pressing.ts';
 import { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing.ts';

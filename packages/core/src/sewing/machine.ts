@@ -1,7 +1,7 @@
 import { near } from '../length/tolerance.ts';
 import type { SewRecord } from '../log/sew-record.ts';
 import type { Seam } from './bench.ts';
-import type { GuideStep } from './guide.ts';
+import type { GuideStep } from './guide-step.ts';
 import type { Sewing, SewingWay } from './sewing.ts';
 import { togetherIn } from './together.ts';
 import type { SeamWords } from './words.ts';

@@ -14,14 +14,37 @@ export interface PartSize extends RawSize {
   /** "Each row", "Row 2", "The top" */
   readonly what: string;
   readonly count: number;
-  readonly ease: number;
+  /** What can be eased across and down: each block along that way gives a little. */
+  readonly ease: Ease;
+}
+
+export interface Ease {
+  readonly width: number;
+  readonly height: number;
 }
 
 /** So many rows of one size are told by their names, more are counted. */
 const NAMED = 4;
 
-/** What each block can give in a row: about 1/8" (rule BL-1). */
+/** What each block along a side can give, and what can be eased in all without ripples: 1/8" and 1/2" (rule SW-7). */
 const EASE_INCHES = 1 / 8;
+const MOST_EASE_INCHES = 1 / 2;
+
+/** What a part of so many blocks can be eased by each way (rule SW-7); one without blocks as one. */
+function easeOf(blocks: number, { width, height }: RawSize, unit: Unit): Ease {
+  const across = Math.max(1, Math.round(Math.sqrt((blocks * width) / height)));
+  const down = Math.max(1, Math.round(blocks / across));
+  const ease = (count: number) => fromInches(Math.min(MOST_EASE_INCHES, count * EASE_INCHES), unit);
+  return { width: ease(across), height: ease(down) };
+}
+
+/** "⅜″ can be eased", or how much across and how much down. */
+export function easeSays({ width, height }: Ease, unit: Unit): string {
+  const show = (length: number) => formatWithUnit(length, unit);
+  return near(width, height)
+    ? `${show(width)} either way can be eased`
+    : `${show(width)} across and ${show(height)} down can be eased`;
+}
 
 /** What the parts that a step makes should measure; those of one kind and one size together. */
 export function partSizes({ plan, sewing: { top }, parts, words, way }: Told, step: SewnStep): PartSize[] {
@@ -60,7 +83,7 @@ export function partSizes({ plan, sewing: { top }, parts, words, way }: Told, st
             : `${count} of the ${manyOf(kind)}`,
     count,
     ...size,
-    ease: fromInches(EASE_INCHES, plan.unit) * Math.max(1, Math.round(Math.sqrt(blocks))),
+    ease: easeOf(blocks, size, plan.unit),
   }));
 }
 
@@ -69,7 +92,7 @@ export const partSays = ({ what, width, height }: PartSize, unit: Unit, when = '
   `${what} ${when} ${/^(\d+ of|Rows|Columns)|, | and /.test(what) ? 'measure' : 'measures'} ${formatSize(width, height, unit)}`;
 
 /**
- * What a part measured one way against what it should: go on, ease it, or take the seam again.
+ * What a part measured one way against what it should: go on, ease it, or sew the seam again.
  *
  * @param meant what it should measure that way, in `unit`
  * @param other what it should measure the other way, which a tape may have been laid along
@@ -93,6 +116,6 @@ export function judgePart(
     };
   return {
     kind: 'again',
-    text: `${show} too ${which}, more than ${formatWithUnit(ease, unit)} that can be eased: ${off > 0 ? 'the seams are scant' : 'the seams are fat'}. Take the last ones again before you go on.`,
+    text: `${show} too ${which}, more than ${formatWithUnit(ease, unit)} that can be eased: ${off > 0 ? 'the seams are scant' : 'the seams are fat'}. Unpick the last seams and sew them again before you go on.`,
   };
 }

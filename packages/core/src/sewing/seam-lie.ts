@@ -17,8 +17,8 @@ export interface Lie {
 export const LONG = 4;
 
 /**
- * Which side of a seam lies on top: a triangle underneath, since it stretches; otherwise the side on which more seams
- * end, so that they are seen and held (common practice).
+ * Which side of a seam lies on top: a triangle underneath, since it stretches; of a border and its quilt the quilt, which
+ * is eased to it; otherwise the side on which more seams end, so that they are seen and held (common practice).
  */
 export function howSidesLie(top: Top, { beside, line, mitre }: Seam): Lie {
   const of = (side: 'a' | 'b') => beside.filter((one) => one.side === side).map(({ piece }) => piece);
@@ -26,7 +26,11 @@ export function howSidesLie(top: Top, { beside, line, mitre }: Seam): Lie {
     of(side).length === 1 && top.pieces[of(side)[0]!]!.role.endsWith('triangle');
   const [a, b] = [of('a').length, of('b').length];
   const triangle = isTriangle('a') !== isTriangle('b') ? (isTriangle('a') ? 'a' : 'b') : null;
-  const upper = triangle !== null ? (triangle === 'a' ? 'b' : 'a') : a > b ? 'a' : 'b';
+  // The quilt is eased to its border: what is eased lies underneath, whatever seams it has.
+  const isBorder = (side: 'a' | 'b') =>
+    of(side).every((piece) => top.pieces[piece]!.role.startsWith('border'));
+  const border = !mitre && isBorder('a') !== isBorder('b') ? (isBorder('a') ? 'a' : 'b') : null;
+  const upper = triangle !== null ? (triangle === 'a' ? 'b' : 'a') : (border ?? (a > b ? 'a' : 'b'));
   const lower = upper === 'a' ? 'b' : 'a';
   const right = triangle !== null && hasRightAngle(top.pieces[of(triangle)[0]!]!.outline, line);
   const mind = mitre
@@ -47,9 +51,11 @@ export function howSidesLie(top: Top, { beside, line, mitre }: Seam): Lie {
       ? `Fold the quilt so that both strips lie on one another, right sides together.${end}`
       : triangle !== null
         ? `Right sides together, the triangle underneath.${end}`
-        : a !== b
-          ? `Right sides together, edge to edge; the part that has more seams on top.${end}`
-          : `Right sides together, edge to edge.${end}`,
+        : border !== null
+          ? `Right sides together, edge to edge; the strip on top, the quilt underneath.${end}`
+          : a !== b
+            ? `Right sides together, edge to edge. Put the part that has more seams on top.${end}`
+            : `Right sides together, edge to edge.${end}`,
   };
 }
 

@@ -3,6 +3,8 @@ import {
   clothScene,
   quiltLabelScene,
   bindingStripsSay,
+  CAUTIONS,
+  cautionsOf,
   chosenSewing,
   fabricById,
   formatSize,
@@ -94,7 +96,7 @@ const CLOTH_HIGH = 300;
 const cuts: Pages = (paper, job) => {
   const { plan, quilt } = job;
   paper.heading('Cutting');
-  paper.says('Close the blade whenever you put it down; cut away from yourself.', { soft: true });
+  paper.says(CAUTIONS.blade, { soft: true });
   for (const cloth of toBuy(plan, quilt, job)) {
     if (cloth.pieces.length + cloth.runs.length === 0) continue;
     const { fabric, table } = cloth;
@@ -148,6 +150,7 @@ const steps: Pages = (paper, job) => {
     return;
   }
   paper.says(`${way.method.name}. ${way.method.says}`);
+  for (const caution of cautionsOf(guide)) paper.says(caution, { soft: true, size: 9 });
   guide.forEach((step, i) => {
     paper.heading(`${i + 1}. ${step.title}`, 2, step.seams.length > 0 ? STEP_HIGH + 60 : 60);
     if (step.seams.length > 0)
@@ -158,7 +161,6 @@ const steps: Pages = (paper, job) => {
       );
     for (const line of [step.pick, ...step.does]) paper.says(line);
     for (const size of step.measures) paper.says(`${partSays(size, plan.unit)}, raw edge to raw edge.`);
-    if (step.caution) paper.says(step.caution, { soft: true, size: 9 });
     paper.tick('Done', record.done.has(step.id));
   });
 };

@@ -1,4 +1,5 @@
 import {
+  CAUTIONS,
   type CutLine,
   cutRecord,
   cuttingJob,
@@ -336,10 +337,7 @@ function AtTable({
                     Something went wrong…
                   </Button>
                 </Wrong>
-                <Caution>
-                  Close the blade whenever you put it down; cut away from yourself, your hand well behind the
-                  ruler’s edge. Change a dull blade. Makers’ instructions and local rules come first.
-                </Caution>
+                <Caution>{CAUTIONS.blade} Makers’ instructions and local rules come first.</Caution>
               </TabPanel>
             </Tabs>
           </TabPanel>

@@ -1,4 +1,4 @@
-import { type ClothBox, type Fabric, formatWithUnit, stepSays } from '@lattice/core';
+import { CAUTIONS, type ClothBox, type Fabric, formatWithUnit, stepSays } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -61,6 +61,9 @@ export function PlanPage() {
         to={`/quilts/${id}/cut`}
         back="Back to the table"
       />
+      <p>
+        <small>{CAUTIONS.blade}</small>
+      </p>
       {quilt.fabrics.map(({ fabric }) => (
         <ClothPlan key={fabric.id} cloth={fabric.id} />
       ))}

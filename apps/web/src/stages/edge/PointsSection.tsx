@@ -1,4 +1,5 @@
 import {
+  CAUTIONS,
   type EdgePoints,
   fabricById,
   FOLD_NAMES,
@@ -6,6 +7,10 @@ import {
   numberOf,
   type Plan,
   POINT_FOLDS,
+  POINTS_SEWN,
+  type PointsSewn,
+  pointsSewnSays,
+  SEWN_NAMES,
 } from '@lattice/core';
 import { Dices, Plus, X } from 'lucide-react';
 import styled from 'styled-components';
@@ -16,6 +21,7 @@ import { LengthField } from '../../design/controls/LengthField.tsx';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Caution } from '../../figures/Caution.tsx';
 import { FabricChoice } from '../../figures/FabricChoice.tsx';
+import { Lengths } from '../../design/Lengths.tsx';
 import { FigureLine } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
@@ -27,6 +33,7 @@ const Cloth = styled.li`
   justify-content: space-between;
 `;
 const folds = POINT_FOLDS.map((id) => ({ id, name: FOLD_NAMES[id] }));
+const ways = POINTS_SEWN.map((id) => ({ id, name: SEWN_NAMES[id] }));
 const SPREADS = [
   { id: 'all', name: 'Over all' },
   { id: 'last-three', name: 'Over the last three' },
@@ -59,7 +66,7 @@ export function PointsSection({ points }: { points: EdgePoints }) {
         onChange={(fold) => change({ fold: fold as Plan['edge']['points']['fold'] })}
       />
       <LengthField
-        label={strip ? 'Cut in every, about' : 'Squares, cut'}
+        label={strip ? 'Cut to the fold every, about' : 'Squares, cut'}
         value={chosen.square}
         unit={unit}
         step={unit === 'in' ? 0.25 : 0.5}
@@ -164,26 +171,34 @@ export function PointsSection({ points }: { points: EdgePoints }) {
             {...(cloth.squares ? { rest: numberOf(cloth.squares.value, 'square') } : {})}
           />
         ))}
-        <FigureLine name="Open to turn through" figure={points.openOver} unit={unit} after="points" />
       </ul>
-      <LengthField
-        label="Opening"
-        value={chosen.opening}
-        unit={unit}
-        step={unit === 'in' ? 0.5 : 1}
-        onCommit={(opening) => change({ opening })}
+      <ChoiceField
+        labelled
+        label="Sewn on"
+        value={chosen.sewn}
+        choices={ways}
+        onChange={(sewn) => change({ sewn: sewn as PointsSewn })}
       />
+      {chosen.sewn === 'turned' && (
+        <>
+          <LengthField
+            label="Opening to turn through"
+            value={chosen.opening}
+            unit={unit}
+            step={unit === 'in' ? 0.5 : 1}
+            onCommit={(opening) => change({ opening })}
+          />
+          <ul>
+            <FigureLine name="That is, left open over" figure={points.openOver} unit={unit} after="points" />
+          </ul>
+        </>
+      )}
       <p>
         <small>
-          Sew them to the top only, raw edges even, two points meeting edge to edge at every corner. Lay top
-          on backing right sides together, sew round on the same line, leave the opening in the bottom, turn,
-          and blind-stitch it shut.
+          <Lengths text={pointsSewnSays(plan)} />
         </small>
       </p>
-      <Caution>
-        On a quilt for a baby sew every point down firmly, and follow local safe-sleep advice and
-        product-safety law.
-      </Caution>
+      <Caution>{CAUTIONS.baby}</Caution>
     </Section>
   );
 }

@@ -94,7 +94,7 @@ function AtHome({ layers: { marked, batting, backing } }: { layers: Layers }) {
           unit={unit}
           text={formatRun(marked.thread.value, unit)}
         />
-        <FigureLine name="Pins to baste with" figure={marked.pins} unit={unit} />
+        <FigureLine name="Safety pins to baste with" figure={marked.pins} unit={unit} />
       </ul>
       <Steps aria-label="Basting and marking">
         <li>Press the top and trim its threads: dark ones show through.</li>
@@ -116,10 +116,11 @@ function AtHome({ layers: { marked, batting, backing } }: { layers: Layers }) {
           , and smooth it from the middle.
         </li>
         <li>
-          Lay the top on, right side up, the same overhang on every side, its edges even with the backing’s.
+          Lay the top on, right side up, the same overhang on every side, its sides parallel to the backing’s.
         </li>
         <li>
-          Pin from the middle outward, {marked.pins.value} pins a hand’s breadth apart, clear of the lines.
+          Pin from the middle outward, {marked.pins.value} safety pins a hand’s breadth apart, clear of the
+          lines; count them in and out again.
         </li>
         <li>
           Quilt from the middle outward; turn the quilt between lines, so that it is not pushed one way.

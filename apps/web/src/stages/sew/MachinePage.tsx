@@ -1,6 +1,6 @@
 import {
   formatSize,
-  formatWithUnit,
+  easeSays,
   howSidesLie,
   numberOf,
   type PartSize,
@@ -15,6 +15,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { clockMoved } from '../../clock/clock.ts';
 import { ClockButton } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
+import { Caution } from '../../figures/Caution.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
@@ -220,11 +221,12 @@ function Machine({ sewing }: { sewing: AtSewing }) {
               <b>
                 <Lengths text={formatSize(width, height, plan.unit)} />
               </b>
-              <Lengths
-                text={`edge to edge${ease === null ? '' : `; ${formatWithUnit(ease, plan.unit)} can be eased`}`}
-              />
+              <Lengths text={`edge to edge${ease === null ? '' : `; ${easeSays(ease, plan.unit)}`}`} />
             </p>
           ))}
+          {step && act && at.steps[act.step]!.done === 0 && step.cautions.length > 0 && (
+            <Caution>{step.cautions.join(' ')}</Caution>
+          )}
         </div>
       </div>
       <Foot>
@@ -253,7 +255,7 @@ function sizesInHand(
   { seam }: Plan,
   hand: number | null,
   step: AtSewing['guide'][number] | null,
-): (Pick<PartSize, 'id' | 'what' | 'width' | 'height'> & { readonly ease: number | null })[] {
+): (Pick<PartSize, 'id' | 'what' | 'width' | 'height'> & { readonly ease: PartSize['ease'] | null })[] {
   if (hand === null) return step?.measures.slice(0, 3) ?? [];
   const { made } = parts[hand]!;
   if (way.seams[hand]!.mitre || step?.id.endsWith('-strips')) return [];

@@ -1,5 +1,5 @@
 import {
-  formatWithUnit,
+  easeSays,
   type GuideStep,
   judgePart,
   numberOf,
@@ -273,7 +273,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
   const id = useAppSelector((s) => s.saving.id)!;
   const dispatch = useAppDispatch();
   const { at, record, guide } = sewing;
-  const { pick, does, measures, wrong, caution } = step;
+  const { pick, does, measures, wrong, cautions } = step;
   const own = at.acts.filter((act) => act.step === number);
   const open = own.filter(({ done }) => !done);
   // Drawn as it lies: the seam to sew next, or the first of the step.
@@ -302,7 +302,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
           {line}
         </p>
       ))}
-      {caution && <Caution>{caution}</Caution>}
+      {cautions.length > 0 && <Caution>{cautions.join(' ')}</Caution>}
       <p>
         <Link to={`/quilts/${id}/journal?about=${encodeURIComponent(`step:${step.id}`)}`}>
           A note on this step
@@ -334,8 +334,8 @@ function MeasuredPart({
   const dispatch = useAppDispatch();
   const { id, what, width, height, ease } = size;
   const ways = [
-    { side: 'across', meant: width, other: height },
-    { side: 'down', meant: height, other: width },
+    { side: 'across', meant: width, other: height, ease: size.ease.width },
+    { side: 'down', meant: height, other: width, ease: size.ease.height },
   ] as const;
   const keep = (side: 'across' | 'down', length: number) => {
     if (length <= 0) return 'A part has a length.';
@@ -348,12 +348,12 @@ function MeasuredPart({
     <div role="group" aria-label={what}>
       <p>
         <Lengths
-          text={`${partSays(size, unit)}, raw edge to raw edge, as ${size.count > 1 ? 'they lie' : 'it lies'}; ${formatWithUnit(ease, unit)} either way can be eased.`}
+          text={`${partSays(size, unit)}, raw edge to raw edge, as ${size.count > 1 ? 'they lie' : 'it lies'}; ${easeSays(ease, unit)}.`}
         />
       </p>
-      {ways.map(({ side, meant, other }) => {
+      {ways.map(({ side, meant, other, ease: give }) => {
         const length = measured?.[side] ?? null;
-        const verdict = length === null ? null : judgePart({ meant, other, ease }, length, unit);
+        const verdict = length === null ? null : judgePart({ meant, other, ease: give }, length, unit);
         return (
           <div key={side}>
             <LengthField
@@ -377,7 +377,7 @@ function MeasuredPart({
 
 /** What kind of work a step is: sewing the top, or what comes after it. */
 const workOf = ({ id }: GuideStep): Work =>
-  id === 'layer' ? 'baste' : id === 'quilt' ? 'quilt' : id === 'binding' ? 'bind' : 'sew';
+  id === 'layer' || id === 'turn' ? 'baste' : id === 'quilt' ? 'quilt' : id === 'binding' ? 'bind' : 'sew';
 
 /** Whether the top is measured six ways when a step is done: before a border goes on, and when the last one is. */
 function measuredHere(guide: AtSewing['guide'], number: number): boolean {

@@ -1,4 +1,4 @@
-import { numberOf, partSays } from '@lattice/core';
+import { cautionsOf, numberOf, partSays } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -72,6 +72,9 @@ export function StepsPage() {
         <>
           <p>
             {heard.way.method.name}: {heard.way.method.says}
+          </p>
+          <p>
+            <small>{cautionsOf(heard.guide).join(' ')}</small>
           </p>
           {heard.guide.map((step, i) => {
             // A box for each seam, as many as there are to count; pressing has its own.
