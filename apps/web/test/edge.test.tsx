@@ -189,7 +189,7 @@ describe('prairie points', () => {
     expect(now().edge.points).toMatchObject({ fold: 'centre', spread: 'last-three' });
     // An opening is asked for only where the quilt is turned through it.
     expect(screen.queryByRole('textbox', { name: /Opening/ })).toBeNull();
-    await choose(/Sewn on$/, 'To the top, which is turned with its backing, then quilted');
+    await choose(/Sewn on$/, 'First, then turned');
     expect(now().edge.points.sewn).toBe('turned');
     expect(screen.getByRole('textbox', { name: /Opening to turn through/ })).toBeTruthy();
   });

@@ -54,8 +54,8 @@ export type PointsSewn = (typeof POINTS_SEWN)[number];
 
 /** As they read in a list. */
 export const SEWN_NAMES: Readonly<Record<PointsSewn, string>> = {
-  quilted: 'After quilting, the backing turned in by hand',
-  turned: 'To the top, which is turned with its backing, then quilted',
+  quilted: 'After quilting',
+  turned: 'First, then turned',
 };
 
 /** How cloths that take turns follow one another: in order, or scattered with no two alike side by side. */
