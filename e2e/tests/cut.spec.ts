@@ -192,7 +192,7 @@ test('only so much of a cloth: ways out, each drawn, and one taken', async ({ pa
   const narrower = ways.getByRole('listitem').filter({ hasText: /Sashes of \d.* instead of 1 1\/2/ });
   await expect(narrower.first()).toBeVisible();
   await accessible(page);
-  await narrower.first().getByRole('button', { name: 'Make it so' }).click();
+  await narrower.first().getByRole('button', { name: 'Use this way' }).click();
   await expect(sheet).toBeHidden();
   await expect(page.getByTestId('spoken-list')).toContainText('a yard of the oatmeal linen-look');
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -49,7 +49,7 @@ test('the finishing service: refused with its reasons, put right, taken, booked,
   await page.getByRole('button', { name: 'Ask the finishing service' }).click();
   const answer = page.getByTestId('long-arm');
   await expect(answer).toContainText('It cannot take this job');
-  await expect.poll(() => plain(answer)).toMatch(/backing stands over by 2 1\/2″; the clamps need 4″/);
+  await expect.poll(() => plain(answer)).toMatch(/backing overhangs by 2 1\/2″; the clamps need 4″/);
   await expect.poll(() => plain(answer)).toMatch(/not square/);
 
   await page.getByRole('button', { name: 'Forget what the backing measured' }).click();

@@ -43,7 +43,7 @@ test('at home: behind the passphrase, over TLS; a link to look, taken back at on
   expect(guild.url()).not.toContain('come-in');
   await guild.getByRole('link', { name: 'Seen from the sofa' }).click();
   await guild.getByRole('link', { name: 'Setting' }).click();
-  await expect(guild.getByText('You are looking: try things out, nothing of it is kept')).toBeVisible();
+  await expect(guild.getByText('View only: try anything, nothing is saved')).toBeVisible();
   await fill(guild, 'Sash, finished', '3');
   await expectSize(guild, '79 × 92″');
   await guild.reload();

@@ -93,7 +93,7 @@ test('a photo gives a cloth its colour; what the stash can make is drawn and tak
   const ways = page.getByRole('list', { name: 'What the stash can make' });
   await expect(ways.getByText(/from Marigold/).first()).toBeVisible();
   await accessible(page);
-  await ways.getByRole('button', { name: 'Make it so: As it is planned' }).click();
+  await ways.getByRole('button', { name: 'Use this way: As it is planned' }).click();
   await expect(page.getByRole('list', { name: /^Set aside for/ }).first()).toBeVisible();
   await expect(page.getByText('nothing need be bought').first()).toBeVisible();
 });

@@ -42,10 +42,10 @@ describe('the finishing service stand-in', () => {
   // Rule BK-2: 4" all round for a long-arm machine.
   test('says every reason against a job, with the figures', () => {
     expect(reasons({ backing: { width: 75, height: 89.5, diagonals: null } })).toEqual([
-      expect.stringMatching(/stands over by 2 1\/2″; the clamps need 4″/),
+      expect.stringMatching(/overhangs by 2 1\/2″; the clamps need 4″/),
     ]);
     expect(reasons({ batting: { width: 72, height: 90 } })).toEqual([
-      expect.stringMatching(/batting is short: it stands over by 1″/),
+      expect.stringMatching(/batting is too small: it overhangs by 1″/),
     ]);
     expect(reasons({ backing: { width: 78, height: 89.5, diagonals: [117, 119] } })).toEqual([
       expect.stringMatching(/not square: corner to corner it differs by 2″/),
@@ -72,7 +72,7 @@ describe('the finishing service stand-in', () => {
     };
     expect(reasons({ ...metric, backing: { width: 170, height: 200, diagonals: null } })).toEqual([]);
     expect(reasons({ ...metric, backing: { width: 165, height: 200, diagonals: null } })).toEqual([
-      expect.stringMatching(/stands over by 7.5 cm/),
+      expect.stringMatching(/overhangs by 7.5 cm/),
     ]);
   });
   test('a small job costs the least there is; custom work costs more and takes longer', () => {

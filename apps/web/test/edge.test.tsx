@@ -107,7 +107,7 @@ describe('binding', () => {
         { id: 'b', for: 'binding', width: 5, length: 40 },
       ],
     });
-    expect(screen.getByText(/narrower than the strip/)).toBeTruthy();
+    expect(screen.getByText(/This leftover is narrower than the/)).toBeTruthy();
     // 5" holds two strips of 2 1/2": 40 + 40 less a join of 2 1/2".
     expect(screen.getByTestId('leftovers').textContent).toMatch(/The leftovers reach.*77 1\/2″/);
     await userEvent.click(screen.getByRole('button', { name: 'Take leftover 1 off the list' }));

@@ -159,7 +159,7 @@ describe('the shelf', () => {
     await waitFor(() => expect(screen.queryByRole('link', { name: 'Counted' })).toBeNull());
     expect(await screen.findByRole('link', { name: 'Sewn' })).toBeTruthy();
     await userEvent.type(screen.getByRole('searchbox', { name: 'Find by name or tag' }), 'x');
-    expect(await screen.findByText('No quilt on the shelf is so.')).toBeTruthy();
+    expect(await screen.findByText('No quilt matches.')).toBeTruthy();
   });
   test('open for reading only, it says why; let in to look, nothing can be added or taken off', async () => {
     const store = createStore();

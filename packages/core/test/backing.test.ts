@@ -145,12 +145,12 @@ describe('a backing as it was made', () => {
       skew: 3,
     });
     expect(judgeMade({ width: 75, height: 88, diagonals: [115, 115] }, top, 4, 'in')?.text).toMatch(
-      /enough for quilting at home from 2″\.$/i,
+      /Quilting at home, 2″ is enough\.$/,
     );
     expect(
       judgeMade({ width: 175, height: 200, diagonals: [265, 265] }, { width: 165, height: 180 }, 10, 'cm')
         ?.text,
-    ).toMatch(/by only 5 cm at the sides.*from 5 cm\.$/);
+    ).toMatch(/by only 5 cm at the sides.*5 cm is enough\.$/);
     // Diagonals an inch apart are still square.
     expect(judgeMade({ width: 78, height: 88, diagonals: [117, 118] }, top, 4, 'in')?.kind).toBe('good');
     expect(judgeMade({ width: 78, height: 85, diagonals: [115, 115] }, top, 4, 'in')?.text).toMatch(

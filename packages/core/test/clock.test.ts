@@ -173,7 +173,7 @@ describe('a maker’s pace', () => {
   const none = () => null;
   test('with none of one’s own it is what is usual, wide, and says so', () => {
     const { sew } = pacesFrom([], none);
-    expect(sew.says).toMatch(/^What is usual/);
+    expect(sew.says).toMatch(/^A usual pace/);
     // Two makers in three between ÷ and × 1.7: four in five reach at least twice as far either way.
     expect(sew.high / sew.low).toBeGreaterThan(4);
   });

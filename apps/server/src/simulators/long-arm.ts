@@ -80,11 +80,11 @@ function reasonsAgainst({ unit, top, backing, batting }: LongArmJob): string[] {
   const short = (value: number, inches: number) => value < limit(inches) - limit(1 / 8);
   if (short(over(backing), RULES.overhang))
     reasons.push(
-      `The backing stands over by ${show(Math.max(0, over(backing)))}; the clamps need ${show(limit(RULES.overhang))} on every side.`,
+      `The backing overhangs by ${show(Math.max(0, over(backing)))}; the clamps need ${show(limit(RULES.overhang))} on every side.`,
     );
   if (short(over(batting), RULES.batting))
     reasons.push(
-      `The batting is short: it stands over by ${show(Math.max(0, over(batting)))} and has to by ${show(limit(RULES.batting))}.`,
+      `The batting is too small: it overhangs by ${show(Math.max(0, over(batting)))} and needs ${show(limit(RULES.batting))}. Measure again, or choose a larger package.`,
     );
   if (backing.diagonals) {
     const skew = Math.abs(backing.diagonals[0] - backing.diagonals[1]);

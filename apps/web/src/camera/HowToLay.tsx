@@ -86,8 +86,8 @@ export function HowToLay() {
           ))}
         </svg>
         <figcaption>
-          <b>Among four cards: the surest.</b> A lens bends lines, and what lies round the block tells by how
-          much. Beside it, far more is guessed.
+          <b>Among four cards: the surest.</b> A lens bends lines. Cards all round the block show by how much;
+          a sheet at one side shows less.
         </figcaption>
       </figure>
     </Ways>

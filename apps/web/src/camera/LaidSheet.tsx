@@ -223,7 +223,7 @@ export function LaidSheet({ plan, layout, onTake, onClose }: LaidSheetProps) {
             <>
               <p className="says" role="status">
                 {read.unlike > HARDLY
-                  ? 'This hardly looks like the blocks of this quilt: are the corners on the blocks, and have the blocks their pictures or faces?'
+                  ? 'This hardly looks like the blocks of this quilt: check that the corners sit on the blocks, and give each block a picture or a drawn face.'
                   : differing === 0 && asking === 0
                     ? 'It lies as on your wall.'
                     : `${differing} of ${read.places.length} places differ from the wall${asking > 0 ? `; ${asking} to be asked` : ''}.`}
@@ -249,7 +249,7 @@ export function LaidSheet({ plan, layout, onTake, onClose }: LaidSheetProps) {
                           onChange={(block) => choose(i, block)}
                         />
                       ) : place.block === was ? (
-                        `${where}: ${name(place.block)} lies turned otherwise`
+                        `${where}: ${name(place.block)} is turned differently`
                       ) : (
                         `${where}: ${name(place.block)}, on the wall ${name(was)}`
                       )}

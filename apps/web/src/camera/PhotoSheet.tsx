@@ -264,7 +264,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
               <SixTable six={six} unit={unit} />
               <p className="state">
                 {isOpen && 'Not sure enough to be judged or taken: see below what to settle first. '}
-                Each is within <Lengths text={sureTo(measured.uncertainty, unit)} />, nineteen times of twenty
+                Each is right to <Lengths text={sureTo(measured.uncertainty, unit)} /> in 19 photos out of 20
                 {on?.moved ? '; corners were moved by hand' : ''}. Corners off square by{' '}
                 {measured.skew.map(asDegrees).join(', ')}.
               </p>

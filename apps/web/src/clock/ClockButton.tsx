@@ -99,7 +99,7 @@ export function HowLong({
           </Button>
         )}
         <CountField
-          label="Minutes it was"
+          label="Minutes you worked"
           value={typed}
           onCommit={(value) => {
             if (value < 0 || value > 24 * 60) return 'From none to a day of them.';

@@ -61,7 +61,7 @@ export function SavingNote() {
   const state = isNew ? (message === null ? 'waiting' : 'offline') : saving.state;
   const said = isNew ? (message ?? 'Saving…') : words(saving);
   const dispatch = useAppDispatch();
-  if (looking) return <Note role="status">You are looking: try things out, nothing of it is kept</Note>;
+  if (looking) return <Note role="status">View only: try anything, nothing is saved</Note>;
   return (
     <>
       <Note role="status" data-state={state}>

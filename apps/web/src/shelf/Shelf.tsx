@@ -165,7 +165,7 @@ export function Shelf() {
         <Fetching waiting={isLoading} error={error} onAgain={() => void refetch()} />
         {quilts?.length === 0 && narrowed && (
           <p role="status">
-            No quilt on the shelf is so.{' '}
+            No quilt matches.{' '}
             <Button onPress={() => ask({ words: '', stage: '' as Stage, tag: '' })}>Show all of them</Button>
           </p>
         )}

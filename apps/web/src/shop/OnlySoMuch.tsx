@@ -153,7 +153,7 @@ function Way({ way, onTake }: { way: MakeDo; onTake: () => void }) {
             .join('; ')}
         />
       </p>
-      <Button onPress={onTake}>Make it so</Button>
+      <Button onPress={onTake}>Use this way</Button>
     </li>
   );
 }

@@ -85,8 +85,8 @@ export function StashCould() {
                 <p>
                   <Lengths text={says(way)} />
                 </p>
-                <Button aria-label={`Make it so: ${way.title}`} onPress={() => void take(way)}>
-                  Make it so
+                <Button aria-label={`Use this way: ${way.title}`} onPress={() => void take(way)}>
+                  Use this way
                 </Button>
               </li>
             ))}

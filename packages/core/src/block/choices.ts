@@ -112,7 +112,7 @@ function keptWhole(blocks: StraightBlocks): SizeChoice {
 /** Why the size most of them have is kept: of `n` straight blocks none is too small, and so many are larger. */
 function whyKept(n: number, large: number, size: string, oblong: boolean): string {
   if (oblong)
-    return 'They are oblong all alike. Sewn so, the quilt comes out oblong by as much in every block.';
+    return 'All are oblong by the same amount. Sewn as they are, each makes the quilt longer one way by that much.';
   if (n === 1) return 'It can be sewn at this size.';
   if (large > n / 2)
     return `${numberOf(n - large, 'block is', 'blocks are')} right and ${large} are larger: trim those. None is remade.`;

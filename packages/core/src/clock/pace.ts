@@ -90,7 +90,7 @@ function paceOf(work: Work, rates: readonly number[]): Pace {
     rate: `${fine(minutes)} min a ${per}`,
     says:
       n === 0
-        ? `What is usual, ${range}; your own sittings will tell better.`
+        ? `A usual pace, ${range}. Yours replaces it as you keep time.`
         : `From ${numberOf(n, 'sitting')} of yours; ${range}.`,
     working: [
       `Usual, from memory: ${fine(usual.minutes)} min a ${per}, × or ÷ ${usual.factor}; it weighs as ${USUAL_SITTINGS} sittings`,

@@ -30,7 +30,7 @@ export const edgeWords = (unit: Unit) => {
     ruleOfRootShort: (rule: number, enough: number) =>
       `The rule of the root says ${formatLength(rule, unit)}, which comes out short; ${show(enough)} is enough.`,
     leftoverTooNarrow: (strip: number) =>
-      `This one is narrower than the strip of ${show(strip)} and gives nothing.`,
+      `This leftover is narrower than the ${show(strip)} strip. Take it off the list, or use a narrower strip.`,
     tipsCovered: (seam: number, bound: number) =>
       `Points of the blocks reach the quilt’s edge, a seam of ${show(seam)} inside the raw one, and the binding is sewn ${show(bound)} deep: it covers their tips by ${show(bound - seam)}. Sew it at ${show(seam)} with a narrower strip, or float the blocks, or add a border.`,
     twoFlanges: 'There is a flange built into this binding and another beside it: two will show.',
@@ -38,7 +38,7 @@ export const edgeWords = (unit: Unit) => {
     pointsApart: (apart: number) =>
       `Spread over the side, points stand ${show(apart)} apart at their raw edges. Choose another square or overlap.`,
     pointsGape: (gap: number, meeting: number) =>
-      `At the seam a gap of up to ${show(gap)} lies between two points. With an overlap of ${show(meeting)} they just meet; with this one, slide the two at a corner out until they touch.`,
+      `At the seam a gap of up to ${show(gap)} lies between two points. With an overlap of ${show(meeting)} they just meet; or keep this overlap and slide the two at each corner together until they touch.`,
     lastPointsCrowd: 'The last three lie more than half over one another: spread the difference over all.',
   };
 };

@@ -1,6 +1,6 @@
 import { formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
-import { fromInches, type Unit } from '../length/unit.ts';
+import { fromInches, ofUnit, type Unit } from '../length/unit.ts';
 
 /** A backing as it was made: both sides, and corner to corner both ways; null what has not been measured of it. */
 export interface MadeBacking {
@@ -68,7 +68,7 @@ export function judgeMade(
       text:
         least < 0
           ? `It is smaller than the top by ${show(-2 * least)} at ${where}.`
-          : `It stands over by only ${show(least)} at ${where}, and ${show(overhang)} was planned. Enough for quilting at home from ${show(unit === 'in' ? 2 : 5)}.`,
+          : `It overhangs by only ${show(least)} at ${where}; ${show(overhang)} was planned. Quilting at home, ${show(ofUnit(unit, 2, 5))} is enough.`,
     };
   }
   if (over.sides === null || over.ends === null || skew === null) {
@@ -83,6 +83,6 @@ export function judgeMade(
     over,
     skew,
     kind: 'good',
-    text: `It stands over by ${show(over.sides)} at the sides and ${show(over.ends)} at top and bottom, and is square.`,
+    text: `It overhangs by ${show(over.sides)} at the sides and ${show(over.ends)} at top and bottom, and is square.`,
   };
 }

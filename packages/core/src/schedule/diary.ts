@@ -54,7 +54,7 @@ export function diaryOf(
           {
             uid: `${quilt.id}-by-${job}`,
             title: `${quilt.title}: ${lower(name)}, by today`,
-            says: 'Done by today it comes out in time, four times in five.',
+            says: 'Done by today, the quilt is ready in time four times out of five.',
             date,
             from: null,
             minutes: 0,

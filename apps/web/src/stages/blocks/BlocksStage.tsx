@@ -174,7 +174,7 @@ export function BlocksStage() {
     const cell = at.current;
     if (!cell)
       return setProblem(
-        `${formatWithUnit(length, unit)} was read, and the cursor is in no size: put it in the cell to fill.`,
+        `The tape read ${formatWithUnit(length, unit)}, but no size is selected. Choose the cell it belongs in and squeeze again.`,
       );
     const wide = cell.field === 'width' || cell.field === 'top' || cell.field === 'bottom';
     const doubt = doubtOf(length, wide ? meant.width : meant.height, unit);

@@ -70,7 +70,7 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
     >
       {whole && borders.length > 0 && (
         <LengthField
-          label="Cut over-long by, trimmed once sewn on"
+          label="Extra length, trimmed after sewing"
           value={plan.overLong.borders}
           unit={unit}
           step={unit === 'in' ? 0.5 : 1}

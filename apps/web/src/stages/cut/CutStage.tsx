@@ -245,7 +245,7 @@ function AtTable({
   const buying = useAppSelector(selectToBuy).find((one) => one.fabric.id === cloth);
   const short =
     buying && buying.have !== null && buying.settled === null
-      ? `All in all this takes ${formatWithUnit(buying.inAll, unit)} and there are ${formatWithUnit(buying.have, unit)}: buy ${buying.buy.text} more, or see what else could be done.`
+      ? `This takes ${formatWithUnit(buying.inAll, unit)} and you have ${formatWithUnit(buying.have, unit)}. Buy ${buying.buy.text} more, or see what else could be done.`
       : null;
   const stashLeft = () =>
     void dispatch(putInStash(leftoverEntries({ id, title: plan.title }, fabric, record, unit)));

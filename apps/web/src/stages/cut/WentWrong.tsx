@@ -89,7 +89,7 @@ export function WentWrong({ cloth, table, record, isOpen, onClose }: Props) {
         <Flaw {...{ fabric, plan, onClose }} />
         <li>
           <h3>The cloth is narrower than was said</h3>
-          <p>Measure from selvage to selvage without them. What is left is planned for that width.</p>
+          <p>Measure between the selvages, leaving both out. What is left is planned for that width.</p>
           <div className="does">
             <LengthField
               label="It is usable"
@@ -150,7 +150,8 @@ function Spoiled({
               label="How many"
               value={Math.min(count, chosen.count)}
               onCommit={(n) => {
-                if (n < 1 || n > chosen.count) return `${chosen.count} of them are cut.`;
+                if (n < 1 || n > chosen.count)
+                  return `Only ${chosen.count} are cut so far: enter ${chosen.count} or fewer.`;
                 setCount(n);
                 return null;
               }}
@@ -203,7 +204,7 @@ function Flaw({ fabric, plan, onClose }: { fabric: Fabric; plan: Plan; onClose: 
         <Lengths
           text={
             across
-              ? `${formatWithUnit(around.length, unit)} come off the cloth; ${kept ? `of that ${kept} ${around.leaves.length > 1 ? 'are' : 'is'} good and cut from first` : 'nothing of that can be kept'}. The steps go on after it.`
+              ? `${formatWithUnit(around.length, unit)} comes off the cloth; ${kept ? `${kept} of it ${around.leaves.length > 1 ? 'are' : 'is'} good and used first` : 'nothing of it can be kept'}. The steps go on after it.`
               : `The cloth is only ${formatWithUnit(fabric.usableWidth, unit)} wide.`
           }
         />

@@ -151,13 +151,13 @@ export function BindingSection({ binding }: { binding: Binding }) {
           unit={unit}
         />
         <FigureLine
-          name="Finishes, both sides alike"
+          name="Finished width, front and back"
           figure={binding.finished}
           unit={unit}
           rest="sewn that far from the edge; wrapped round this batting"
         />
         <FigureLine
-          name={chosen.seam === null ? 'Behind, sewn at the quilt’s seam' : 'Behind, sewn so'}
+          name={chosen.seam === null ? 'Behind, sewn at the quilt’s seam' : 'Width on the back'}
           figure={binding.behind}
           unit={unit}
         />

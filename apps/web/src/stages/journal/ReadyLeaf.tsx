@@ -153,7 +153,7 @@ function AwaySection({ hours, onChange }: { hours: Hours; onChange: (hours: Hour
           ))}
       </Away>
       <DayField label="Away from" value={from} onChange={setFrom} />
-      <DayField label="Up to and with" value={to} onChange={setTo} />
+      <DayField label="Up to and including" value={to} onChange={setTo} />
       {wrong && <p role="alert">The last day comes before the first.</p>}
       <Button
         isDisabled={from === null || to === null || wrong}

@@ -125,7 +125,7 @@ export function ReadyView({ heard }: { heard: ForecastState }) {
         {sayMinutes(minutes[2])}.{' '}
         {likely === null
           ? 'With the time there is to sew, no day can be named.'
-          : `Half the ways it may go are ready by ${sayDate(likely)}, one in ten by ${soon === null ? 'then' : sayDate(soon)}${late === null ? '' : `, nine in ten by ${sayDate(late)}`}.`}
+          : `As likely as not by ${sayDate(likely)}; with luck by ${soon === null ? 'then' : sayDate(soon)}${late === null ? '' : `; almost surely by ${sayDate(late)}`}.`}
       </p>
       {due !== null && chance !== null && chance < LIKELY && <Enough forecast={forecast} due={due} />}
       <First forecast={forecast} />
@@ -141,7 +141,7 @@ export function ReadyView({ heard }: { heard: ForecastState }) {
       </ChartFrame>
       {forecast.weeks.length > 0 && (
         <>
-          <h2>If a week falls out</h2>
+          <h2>If you lose a week</h2>
           <Weeks>
             {forecast.weeks.map(({ monday, chance: then }) => (
               <li key={monday}>
@@ -155,9 +155,10 @@ export function ReadyView({ heard }: { heard: ForecastState }) {
       <h2>How this is worked out</h2>
       <p className="says">
         <small>
-          Many tellings of how it may go: each with a pace drawn from your own sittings, or from what is usual
-          where there are none yet; cloth, the long-arm and the post take as long as they may. The quilt that
-          is due first has your time first. The share of tellings that end in time is the chance.
+          The rest of the work is played through many times, each time at a pace drawn from your own sittings,
+          or from what is usual where there are none yet; cloth, the long-arm and the post take as long as
+          they may. The quilt that is due first has your time first. The share of them that end in time is the
+          chance: likely is half of them, luck one in ten, almost surely nine.
         </small>
       </p>
     </Page>

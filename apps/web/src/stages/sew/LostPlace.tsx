@@ -68,7 +68,7 @@ export function LostPlace({
     <Sheet title="Where was I?" width={720} isOpen onClose={onClose}>
       <Halves>
         <div>
-          <p>Which pile is on the table, which row is it, and which seam is the first that is not whole?</p>
+          <p>Which pile is on the table, which row is it, and which is the first seam not fully sewn?</p>
           <ChoiceField
             label="The step"
             labelled
@@ -117,7 +117,7 @@ export function LostPlace({
           </Button>
         </div>
         <div>
-          <p>Or press the last piece that holds.</p>
+          <p>Or tap the last piece that is sewn on.</p>
           <div className="picture">
             <GrowingQuilt
               {...{ plan, layout, sewing }}
