@@ -9,6 +9,7 @@ import { kill } from './kill.ts';
 import { licences } from './licences.ts';
 import { pictures } from './pictures.ts';
 import { plans } from './plans.ts';
+import { rows } from './rows.ts';
 import { slow } from './slow.ts';
 import { start } from './start.ts';
 import { steps } from './steps/steps.ts';
@@ -27,6 +28,7 @@ export const ATTACKS: readonly Attack[] = [
   bodiesAttack,
   licences,
   zips,
+  rows,
   kill,
   steps,
   pictures,

@@ -34,6 +34,7 @@ export const crowd: Attack = {
   usual: 50,
   async run({ rounds, patience }) {
     const found = new Found();
+    const picture = await heavy();
     const house = await new House(undefined, ['--demo']).start();
     const { quilts } = JSON.parse((await house.ask('GET', '/api/quilts')).text) as {
       quilts: { id: string }[];
@@ -58,7 +59,6 @@ export const crowd: Attack = {
       (i) => house.ask('GET', `/api/quilts/${of(i)}/take?to=pdf&what=booklet`),
       [200],
     );
-    const picture = await heavy();
     await together('a picture', () => house.ask('POST', '/api/pictures', picture, BYTES), [201]);
     figures['peak MB'] = house.peakMB();
     found.unless(house.peakMB() <= MOST_MB, `the server needed ${house.peakMB()} MB`);

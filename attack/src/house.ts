@@ -153,7 +153,12 @@ export class House {
           });
         },
       );
-      asked.on('error', reject);
+      asked.on('error', (error: NodeJS.ErrnoException) => {
+        // A kept connection that the server let go in the same moment says nothing about the server: asked anew.
+        if (asked.reusedSocket && error.code === 'ECONNRESET' && this.isRunning)
+          resolve(this.ask(method, where, body, headers));
+        else reject(error);
+      });
       asked.end(body);
     });
   }
