@@ -78,6 +78,22 @@ test('the whole quilt comes back in on the shelf, dropped there; a file that is 
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   await drop('bad.zip', Buffer.from('no zip'));
   await expect(page.getByRole('alert')).toContainText('bad.zip was not taken. This file is not a zip');
+  // A large one says how far it has come, and can be stopped. Its answer is held back here.
+  let letGo = () => undefined as void;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/api/parcels', async (route) => {
+    if (route.request().method() === 'GET') return route.fulfill({ json: { arriving: { done: 3, of: 9 } } });
+    await held;
+    await route.abort().catch(() => undefined);
+  });
+  await drop('large.zip', whole.bytes);
+  const how = page.getByRole('status').filter({ hasText: '3 of 9 quilts are on the shelf…' });
+  await expect(how).toBeVisible();
+  await how.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('alert')).toContainText('large.zip was stopped');
+  await expect(how).toHaveCount(0);
+  letGo();
+  await page.unroute('**/api/parcels');
   await drop('whole.zip', whole.bytes);
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Quilt’s name' })).toHaveValue(/^Potting-shed raffle quilt/);

@@ -9,6 +9,12 @@ import { type Database, openDatabase } from '../src/database/open.ts';
 import type { LogPage } from '../src/log/repository.ts';
 import type { Arrived } from '../src/parcels/service.ts';
 import { shelfFiles, zipInto } from '../src/parcels/shelf.ts';
+import { LogRepository } from '../src/log/repository.ts';
+import { ParcelService } from '../src/parcels/service.ts';
+import { PictureRepository } from '../src/pictures/repository.ts';
+import { QuiltRepository } from '../src/quilts/repository.ts';
+import { QuiltService } from '../src/quilts/service.ts';
+import { SnapshotRepository } from '../src/snapshots/repository.ts';
 import { Workshop } from '../src/pictures/workshop.ts';
 
 const workshop = new Workshop();
@@ -29,7 +35,7 @@ async function house() {
     random: () => 0.5,
   };
   const app = createApp({ database, outside, workshop });
-  return { database, app };
+  return { database, app, outside };
 }
 type House = Awaited<ReturnType<typeof house>>;
 
@@ -288,6 +294,41 @@ describe('a large shelf', () => {
     // No more than two thousand go in between two answers to others.
     expect(most).toBeLessThanOrEqual(2_000);
     expect(most).toBeGreaterThan(0);
+  }, 60_000);
+  test('how far it has come is told while it comes; stopped, it ends after the quilt in hand', async () => {
+    const from = await filled();
+    await many(from, 30);
+    const parcel = await taken(from, '/api/shelf.zip');
+    const to = await house();
+    const far = async () => (await request(to.app).get('/api/parcels').expect(200)).body.arriving as unknown;
+    expect(await far()).toBeNull();
+    const coming = arrive(to, parcel).then((answer) => answer);
+    const told: { done: number; of: number }[] = [];
+    let done = false;
+    void coming.finally(() => (done = true));
+    while (!done) {
+      const now = (await far()) as { done: number; of: number } | null;
+      if (now) told.push(now);
+    }
+    expect((await coming).status).toBe(201);
+    expect(await far()).toBeNull();
+    expect(new Set(told.map(({ of }) => of))).toEqual(new Set([31]));
+    const steps = told.map((one) => one.done);
+    expect([...steps].sort((a, b) => a - b)).toEqual(steps);
+    expect(steps.some((one) => one > 0 && one < 31)).toBe(true);
+
+    const other = await house();
+    const [rows, entries] = [new QuiltRepository(other.database), new LogRepository(other.database)];
+    const quilts = new QuiltService(rows, new SnapshotRepository(other.database), other.outside, entries);
+    const pictures = new PictureRepository(other.database.knex);
+    const service = new ParcelService({ quilts, log: entries, pictures, workshop, outside: other.outside });
+    let asked = 0;
+    // Once for each while it is looked through, then after three of them.
+    const came = await service.arrive(parcel, () => ++asked > 31 + 3);
+    expect([came.quilts.length, came.left]).toEqual([3, []]);
+    expect(await shelfOf(other)).toHaveLength(3);
+    await expect(service.arrive(parcel, () => true)).rejects.toMatchObject({ code: 'stopped' });
+    expect(await shelfOf(other)).toHaveLength(3);
   }, 60_000);
   test('what goes wrong before the first byte is said as what it is, and not as a file', async () => {
     const here = await filled();

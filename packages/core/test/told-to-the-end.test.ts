@@ -46,6 +46,7 @@ describe('a binding', () => {
     expect(at.every((place) => place >= 0)).toBe(true);
     expect([...at].sort((a, b) => a - b)).toEqual(at);
   });
+  // Rule BD-7.
   test('its tails overlap by the strip’s cut width, and not by another width it has', () => {
     const plan = sampler();
     const wide = { ...plan, binding: { ...plan.binding, stripWidth: 2.75 } };
@@ -88,6 +89,7 @@ describe('layers and quilting', () => {
   });
 });
 
+// Rule PP-4.
 describe('prairie points, two schools and never both', () => {
   const points = (sewn: Plan['edge']['points']['sewn'], more: Partial<Plan> = {}) => {
     const plan = edged({ finishes: ['prairie-points'] }, more);
@@ -124,6 +126,7 @@ describe('prairie points, two schools and never both', () => {
 });
 
 describe('seams', () => {
+  // Rule SW-5.
   test('a web: units in a stack, chained down the column, pressed when it is whole', () => {
     const { pick, does } = step(sampler(), 'web', 'web');
     expect(pick).toBe('The units of a column in a stack, row 1 on top.');
@@ -131,6 +134,7 @@ describe('seams', () => {
     expect(does.join(' ')).not.toMatch(/before the next seam crosses/);
   });
   const mitred = () => sampler({ borders: [{ ...startBorder('1', 4, 'border'), corners: 'mitred' }] });
+  // Rule SW-6.
   test('mitred strips stop short of the corner; their mitres are sewn one by one', () => {
     const strips = step(mitred(), 'border-1-strips');
     expect(strips.title).not.toMatch(/corner to corner/);
@@ -139,6 +143,7 @@ describe('seams', () => {
     expect(mitres.does.join(' ')).toMatch(/one by one, from the inner corner out/);
     expect(mitres.does.join(' ')).not.toMatch(/chained/);
   });
+  // Rule SW-4.
   test('what is eased lies underneath: of a border and its quilt the quilt', () => {
     const { does, wrong } = step(sampler(), 'border-1-sides');
     expect(does[0]).toMatch(/the strip on top, the quilt underneath/);

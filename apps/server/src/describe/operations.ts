@@ -239,6 +239,28 @@ export const OPERATIONS: readonly Operation[] = [
   },
   {
     ...{
+      method: 'get',
+      path: '/api/parcels',
+      group: 'Lists and files',
+      says: 'How far the parcel has come that is being taken in; null while there is none.',
+    },
+    answers: {
+      status: 200,
+      says: 'Quilts on the shelf, and in all.',
+      schema: {
+        type: 'object',
+        required: ['arriving'],
+        properties: {
+          arriving: {
+            type: ['object', 'null'],
+            properties: { done: { type: 'integer' }, of: { type: 'integer' } },
+          },
+        },
+      },
+    },
+  },
+  {
+    ...{
       method: 'post',
       path: '/api/parcels',
       group: 'Lists and files',

@@ -41,13 +41,16 @@ export function parcelRoutes(parcels: ParcelService): Router {
     response.attachment(name).type('application/zip');
     await write(response);
   });
+  router.get('/parcels', (_request, response) => void response.json({ arriving: parcels.arriving }));
   router.post(
     '/parcels',
     fewAtOnce(1, 10),
     express.raw({ type: 'application/octet-stream', limit: MOST, inflate: false }),
     async (request, response) => {
       if (!Buffer.isBuffer(request.body)) throw new Refusal(400, 'no-parcel', 'No file came with this.');
-      response.status(201).json(await parcels.arrive(request.body));
+      let isGone = false;
+      response.once('close', () => (isGone = !response.writableFinished));
+      response.status(201).json(await parcels.arrive(request.body, () => isGone));
     },
   );
   return router;

@@ -48,6 +48,7 @@ interface Rooms {
 /** Quilts as files that are carried away and come back: all of one, all of the shelf, and whatever is made of a plan. */
 export class ParcelService {
   private readonly bindery = new Bindery();
+  private underWay: { readonly done: number; readonly of: number } | null = null;
 
   constructor(private readonly rooms: Rooms) {}
 
@@ -94,14 +95,32 @@ export class ParcelService {
    * Puts what a parcel holds on the shelf. All of it is read, and its pictures made anew, before anything of it is to be
    * seen: a parcel that cannot be read leaves everything as it was. Then each quilt comes with its log, all or nothing of
    * it. A quilt that is there already arrives as one of its own.
+   *
+   * @param isStopped asked between two quilts: whether to leave it at those that have come
    */
-  async arrive(bytes: Buffer): Promise<Arrived> {
+  async arrive(bytes: Buffer, isStopped: () => boolean = () => false): Promise<Arrived> {
     const packed = await openParcel(bytes);
-    const pictures = await this.lookThrough(packed);
+    try {
+      this.underWay = { done: 0, of: packed.length };
+      return await this.takeIn(packed, isStopped);
+    } finally {
+      this.underWay = null;
+    }
+  }
+
+  /** How far the parcel has come that is being taken in; null while there is none. */
+  get arriving(): { readonly done: number; readonly of: number } | null {
+    return this.underWay;
+  }
+
+  private async takeIn(packed: readonly Unpack[], isStopped: () => boolean): Promise<Arrived> {
+    const pictures = await this.lookThrough(packed, isStopped);
     const arrived: { id: string; title: string; copy: boolean }[] = [];
     const left: { title: string; why: string }[] = [];
     let entries = 0;
     for (const [i, unpack] of packed.entries()) {
+      // Nobody waits for it any more: what has come stays.
+      if (isStopped()) break;
       const one = await unpacked(await unpack());
       try {
         const { added, ...quilt } = await this.putOnShelf(one);
@@ -113,6 +132,7 @@ export class ParcelService {
         const why = refusalOf(error)?.message ?? 'Something went wrong on the server.';
         left.push({ title: one.plan.title, why });
       }
+      this.underWay = { done: i + 1, of: packed.length };
       await turn();
     }
     return { quilts: arrived, left, entries, pictures };
@@ -122,11 +142,12 @@ export class ParcelService {
    * Reads all of a parcel, and keeps its pictures, which nobody sees until a quilt names them: none of them where the
    * parcel cannot be read. Answers how many are new.
    */
-  private async lookThrough(packed: readonly Unpack[]): Promise<number> {
+  private async lookThrough(packed: readonly Unpack[], isStopped: () => boolean): Promise<number> {
     const { pictures, workshop, outside } = this.rooms;
     const made: string[] = [];
     try {
       for (const unpack of packed) {
+        if (isStopped()) throw new Refusal(400, 'stopped', 'It was stopped before anything was taken.');
         const one = await unpack();
         await unpacked(one);
         for (const [id, picture] of one.pictures) {

@@ -221,6 +221,11 @@ export function NewQuilt() {
         </>
       }
     >
+      {file.underWay && (
+        <p role="status">
+          {file.underWay.says} <Button onPress={file.underWay.stop}>Stop</Button>
+        </p>
+      )}
       {file.problem && (
         <p role="alert" style={{ marginBottom: 12, color: 'var(--wrong)' }}>
           <Lengths text={file.problem} />

@@ -123,6 +123,12 @@ export function Shelf() {
         <ThemeButton />
       </Landmark>
       <Landmark of="main">
+        {file.underWay && (
+          <Notice role="status">
+            <p>{file.underWay.says}</p>
+            <Button onPress={file.underWay.stop}>Stop</Button>
+          </Notice>
+        )}
         {file.problem && (
           <Notice role="alert" data-wrong>
             <p>

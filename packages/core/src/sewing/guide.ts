@@ -66,7 +66,7 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
   };
 }
 
-/** How the seams of a step are laid, sewn and pressed. */
+/** How the seams of a step are laid, sewn and pressed; a web and a mitred border by rules of their own (rules SW-5, SW-6). */
 function sewn(told: Told, step: SewnStep, { id, long }: KindOfStep): string[] {
   const { plan, sewing, way } = told;
   const lies = [...new Set(step.seams.map((number) => howSidesLie(sewing.top, way.seams[number]!).short))];

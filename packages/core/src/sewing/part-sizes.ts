@@ -18,6 +18,7 @@ export interface PartSize extends RawSize {
   readonly ease: Ease;
 }
 
+/** What a part can be eased by: in its width, and in its height. */
 export interface Ease {
   readonly width: number;
   readonly height: number;

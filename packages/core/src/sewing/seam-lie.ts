@@ -18,7 +18,7 @@ export const LONG = 4;
 
 /**
  * Which side of a seam lies on top: a triangle underneath, since it stretches; of a border and its quilt the quilt, which
- * is eased to it; otherwise the side on which more seams end, so that they are seen and held (common practice).
+ * is eased to it; otherwise the side on which more seams end, so that they are seen and held (rule SW-4).
  */
 export function howSidesLie(top: Top, { beside, line, mitre }: Seam): Lie {
   const of = (side: 'a' | 'b') => beside.filter((one) => one.side === side).map(({ piece }) => piece);
