@@ -69,7 +69,7 @@ test('the finishing service: refused with its reasons, put right, taken, booked,
     /It was booked as 70 × 81 1\/2″ and comes to 73 × 84 1\/2″ now/,
   );
   await page.getByRole('button', { name: 'Quilt it myself instead' }).click();
-  await expect(page.getByTestId('marking')).toContainText('Pins to baste with');
+  await expect(page.getByTestId('marking')).toContainText('Safety pins to baste with');
 });
 
 test('without a server the job is not sent, and that is said', async ({ page, server }) => {

@@ -16,6 +16,8 @@ export interface Deed {
   run(folder: string, killAt: number): Promise<number | null>;
   /** Quilts may be between: each by itself is as it was before or as it is after. */
   readonly eachByItself?: true;
+  /** Takes so long that a single round leaves it out. */
+  readonly long?: true;
   /** Begun again after a kill, it ends where it would have ended. */
   readonly again?: true;
 }

@@ -64,6 +64,7 @@ function isTidy(folder: string): boolean {
 export const DEEDS: readonly Deed[] = [
   {
     name: 'a first start with its demo, and the first backups',
+    long: true,
     again: true,
     prepare: async () => newFolder(),
     run: (folder, killAt) =>
@@ -74,6 +75,7 @@ export const DEEDS: readonly Deed[] = [
   },
   {
     name: 'a database of long ago is brought up',
+    long: true,
     again: true,
     prepare: async () => ofLongAgo(),
     run: (folder, killAt) =>
@@ -81,6 +83,7 @@ export const DEEDS: readonly Deed[] = [
   },
   {
     name: 'a backup',
+    long: true,
     again: true,
     prepare: async () => killed(await used()),
     run: (folder, killAt) => byCommand(folder, killAt, 'backup'),
@@ -147,6 +150,7 @@ export const DEEDS: readonly Deed[] = [
   },
   {
     name: 'tidying',
+    long: true,
     again: true,
     eachByItself: true,
     prepare: async () => {
