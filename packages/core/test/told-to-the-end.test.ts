@@ -102,7 +102,7 @@ describe('prairie points, two schools and never both', () => {
   test('after quilting: the backing is turned in, and there is no opening', () => {
     const plan = points('quilted');
     expect(ids(plan)).toEqual(['layer', 'quilt', 'trim', 'points']);
-    expect(step(plan, 'quilt').does.join(' ')).toContain('Stop the quilting 1 1/2″ short of the edge');
+    expect(step(plan, 'quilt').does.join(' ')).toContain('The quilting stops 1 1/2″ short of the edge');
     expect(all(plan)).toContain('through top and batting only');
     expect(all(plan)).not.toMatch(/opening/);
   });
@@ -122,6 +122,9 @@ describe('prairie points, two schools and never both', () => {
       'trim',
       'points',
     ]);
+    const away: Plan = { ...plan, quilting: { ...plan.quilting, by: 'long-arm' } };
+    // The service has to know it too, or the backing cannot be folded away.
+    expect(step(away, 'quilt').does.join(' ')).toContain('stops 1 1/2″ short of the edge');
   });
 });
 

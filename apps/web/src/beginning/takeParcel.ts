@@ -27,7 +27,10 @@ export async function takeParcel(
   { tell, signal }: Taking,
 ): Promise<Taken> {
   tell(`Sending ${file.name}…`);
-  const timer = setInterval(() => void howFar(tell), ASK_MS);
+  // An answer that comes when it is over has nothing to tell any more.
+  let isOver = false;
+  const tellNow = (says: string) => void (isOver || tell(says));
+  const timer = setInterval(() => void howFar(tellNow), ASK_MS);
   const sending = dispatch(api.endpoints.addParcel.initiate(file));
   signal.addEventListener('abort', () => sending.abort());
   try {
@@ -46,6 +49,7 @@ export async function takeParcel(
       to: quilts.length === 1 && left.length === 0 ? `/quilts/${quilts[0]!.id}/setting` : '/',
     };
   } finally {
+    isOver = true;
     clearInterval(timer);
   }
 }

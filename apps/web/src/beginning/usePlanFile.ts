@@ -16,8 +16,8 @@ export function usePlanFile() {
     const stopping = new AbortController();
     const stop = () => stopping.abort();
     const tell = (says: string) => setUnderWay({ says, stop });
-    const taken = await takeFile(file, dispatch, { tell, signal: stopping.signal });
-    setUnderWay(null);
+    const taking = takeFile(file, dispatch, { tell, signal: stopping.signal });
+    const taken = await taking.finally(() => setUnderWay(null));
     setProblem(taken.problem);
     if (taken.to !== null) await navigate(taken.to);
   };

@@ -17,7 +17,7 @@ const plain = { seams: [], measures: [], cautions: [] } as const;
  */
 export function finishing(plan: Plan, quilt: Quilt): GuideStep[] {
   if (quilt.layers && quilt.edge.points && pointsSewn(plan) === 'turned')
-    return [measureRound(plan, quilt), ...pointsOnTop(plan, quilt), turned(plan, quilt), quilted(plan)];
+    return [measureRound(plan, quilt), ...pointsOnTop(plan, quilt), turned(plan, quilt), quilted()];
   return [
     ...(quilt.layers ? layered(plan, quilt) : []),
     trimmed(plan, quilt),
@@ -31,7 +31,8 @@ const sizeOf = ({ finished: { width, height } }: Quilt, { unit }: Plan, beyond =
   formatSize(width.value + 2 * beyond, height.value + 2 * beyond, unit);
 
 function layered(plan: Plan, { layers, edge }: Quilt): Steps {
-  if (plan.quilting.by === 'long-arm') return [sentAway];
+  const short = edge.points ? shortOfEdge(plan) : [];
+  if (plan.quilting.by === 'long-arm') return [sentAway(short)];
   const { width, height } = layers!.backing;
   return [
     {
@@ -46,18 +47,18 @@ function layered(plan: Plan, { layers, edge }: Quilt): Steps {
       wrong: ['A pleat in the backing shows only when it is quilted in: look underneath before you go on.'],
       cautions: [CAUTIONS.spray, CAUTIONS.pins],
     },
-    quilted(plan, edge.points ? shortOfEdge(plan) : []),
+    quilted(short),
   ];
 }
 
 const shortOfEdge = ({ unit }: Plan): string[] => [
-  `Stop the quilting ${formatWithUnit(quiltingShort(unit), unit)} short of the edge all round: the points are sewn there.`,
+  `The quilting stops ${formatWithUnit(quiltingShort(unit), unit)} short of the edge all round: the points are sewn there.`,
 ];
 
-const quilted = ({ quilting: { by } }: Plan, besides: readonly string[] = []): GuideStep => ({
+const quilted = (besides: readonly string[] = []): GuideStep => ({
   ...plain,
   id: 'quilt',
-  title: by === 'home' ? 'Quilt it' : 'Have it quilted',
+  title: 'Quilt it',
   pick: 'The layered quilt, rolled from both sides.',
   does: ['From the middle outwards; long lines first, they hold everything.', ...besides],
   wrong: ['A quilt draws in as it is quilted: measure it again before anything for its edge is cut.'],
@@ -65,17 +66,20 @@ const quilted = ({ quilting: { by } }: Plan, besides: readonly string[] = []): G
 });
 
 /** A long-arm has a frame of its own: nothing is layered at home. */
-const sentAway: GuideStep = {
+const sentAway = (besides: readonly string[]): GuideStep => ({
   ...plain,
   id: 'quilt',
   title: 'Have it quilted',
   pick: 'Top, backing and batting, apart and pressed, the top edge of each marked.',
-  does: ['Book it, and send the three as the service asks: not layered, and not pinned together.'],
+  does: [
+    'Book it, and send the three as the service asks: not layered, and not pinned together.',
+    ...besides,
+  ],
   wrong: [
     'A dark thread left under light cloth shows for good: trim them before the top is sent.',
     'A quilt draws in as it is quilted: measure it again before anything for its edge is cut.',
   ],
-};
+});
 
 const ROUND = 'Measure all round with a tape: what goes round the edge is cut to that.';
 const SQUARE = ['Corners are square when both diagonals measure alike.'];
