@@ -9,6 +9,8 @@ import { kill } from './kill.ts';
 import { licences } from './licences.ts';
 import { pictures } from './pictures.ts';
 import { plans } from './plans.ts';
+import { queue } from './queue.ts';
+import { restores } from './restores.ts';
 import { rows } from './rows.ts';
 import { slow } from './slow.ts';
 import { start } from './start.ts';
@@ -27,6 +29,8 @@ export const ATTACKS: readonly Attack[] = [
   plans,
   bodiesAttack,
   licences,
+  queue,
+  restores,
   zips,
   rows,
   kill,

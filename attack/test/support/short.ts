@@ -7,7 +7,7 @@ import { ATTACKS } from '../../src/attacks.ts';
  */
 export const GROUPS = {
   requests: { foreign: 1, csv: 400, slow: 20, plans: 150, bodies: 250, licences: 1 },
-  kills: { kill: 3, disk: 1, pictures: 24, zips: 30, clock: 2, crowd: 3, rows: 6 },
+  kills: { kill: 3, disk: 1, pictures: 24, zips: 30, clock: 2, crowd: 3, rows: 6, queue: 12, restores: 4 },
   starts: { start: 1 },
   steps: { steps: 1 },
 } as const satisfies Readonly<Record<string, Readonly<Record<string, number>>>>;
