@@ -166,7 +166,8 @@ export function checkPages(driver: Driver.Database): void {
     if (!(error as { code?: string }).code?.startsWith('SQLITE_CORRUPT')) throw error;
     first = (error as Error).message;
   }
-  if (first !== 'ok') throw new DamagedDatabase(`its pages do not hold together (${first.split('\n').at(-1)})`);
+  if (first !== 'ok')
+    throw new DamagedDatabase(`its pages do not hold together (${first.split('\n').at(-1)})`);
 }
 
 /** Runs the migrations that are missing; a lock that a killed program left on them is nobody's: the folder is held. */
