@@ -69,7 +69,7 @@ const WALKS: Readonly<Record<string, Walk>> = {
     await page.getByRole('button', { name: 'Measure it' }).click();
     await look();
     await choose(page, /Quilted/, 'Send it to a long-arm service');
-    await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+    await page.getByRole('button', { name: 'Ask the long-arm service' }).click();
     await expect(page.getByText('It takes this job')).toBeVisible();
     await look();
     await page.getByRole('link', { name: 'Edge' }).click();

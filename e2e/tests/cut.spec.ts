@@ -171,7 +171,7 @@ test('the list as it is said, ticked in the shop; the shop asked, a substitute t
   await page.getByRole('button', { name: 'Have it held' }).click();
   await expect(page.getByText(/Order WB-\d+: Slate plain, \d+\.\d\d, held until/)).toBeVisible();
   await accessible(page);
-  await page.getByRole('button', { name: 'Let it go' }).click();
+  await page.getByRole('button', { name: 'Release' }).click();
   await expect(page.getByText(/Order WB-/)).toHaveCount(0);
   await page.route('**/api/shop/ask', (route) => route.abort());
   await page.getByRole('button', { name: 'Ask again' }).click();
@@ -207,7 +207,7 @@ test('slips for the piles, and where the cloth goes', async ({ page, server }) =
   // 71 sashes of 2 × 10 1/2" are 1491 square inches, 1.15 square yards.
   await expect(page.getByText(/Oatmeal linen-look: sashes 1\.15, left over/)).toBeVisible();
   await page.getByRole('tab', { name: 'At the table', exact: true }).click();
-  await page.getByRole('link', { name: 'Slips for the piles, to print' }).click();
+  await page.getByRole('link', { name: 'Slips for the stacks of pieces, to print' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: '71 sashes' })).toContainText('A1');
   await accessible(page);
   await page.getByRole('link', { name: 'Back to the table' }).click();

@@ -1,4 +1,4 @@
-import { choose, expect, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
+import { choose, DEMO, expect, field, fill, openCopy, plain, saved, tab, test } from '../support/quilt.ts';
 
 test('the corner shows what is chosen; a finish that does not go with another is refused, with the way out', async ({
   page,
@@ -102,4 +102,47 @@ test('a binding with a flange built in, from leftovers', async ({ page, server }
   await expect(page.getByTestId('leftovers')).toContainText('60″');
   await tab(page, 'Pieces');
   await expect(page.getByTestId('binding')).toContainText('Strips of the flange in it');
+});
+
+test('faced, piped, bound by its backing or turned in: each with its figures, its steps and its reasons', async ({
+  page,
+  server,
+}) => {
+  await openCopy(page, server, DEMO);
+  await page.getByRole('link', { name: 'Edge' }).click();
+  const card = (name: string) =>
+    page.getByRole('group', { name: 'Finishes' }).getByRole('button', { name, exact: true });
+  await card('Facing').click();
+  await expect(page.getByRole('alert')).toContainText('closes the edge by itself, and so does binding');
+  await page.getByRole('button', { name: 'Use facing instead' }).click();
+  // 70 × 81 1/2 with its seams; top and bottom half an inch longer at both ends.
+  await expect
+    .poll(() => plain(page.getByTestId('facing')))
+    .toMatch(/Sides 82″ by 2 1\/2″.*bottom 71 1\/2″ by 2 1\/2″.*quilt 1″/);
+  await expect(page.getByText(/^facing, behind/)).toBeVisible();
+  await choose(page, /Corners$/, 'Bevelled, with squares');
+  await expect
+    .poll(() => plain(page.getByTestId('facing')))
+    .toMatch(/Sides 80″.*bottom 68 1\/2″.*corners 4″ square, four/);
+  await card('Piping').click();
+  await expect.poll(() => plain(page.getByTestId('piping'))).toMatch(/Bias strip cut 1″ Strip and cord 307″/);
+  await saved(page);
+  await page.getByRole('link', { name: 'Sew' }).click();
+  await expect(page.getByRole('button', { name: /Face it/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Sew the piping on/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Edge' }).click();
+  await card('Piping').click();
+  await card('Self-binding').click();
+  await page.getByRole('button', { name: 'Use self-binding instead' }).click();
+  await expect.poll(() => plain(page.getByTestId('self-binding'))).toMatch(/backing beyond the top 1″/i);
+  // More would show than the backing reaches.
+  await fill(page, 'On the front', '2');
+  await expect(
+    page.getByText(/takes 4 ?1\/2″ of backing beyond the top, and it overhangs by 4″/).first(),
+  ).toBeVisible();
+  await card('Turned edge').click();
+  await page.getByRole('button', { name: 'Use turned edge instead' }).click();
+  await expect
+    .poll(() => plain(page.getByTestId('turned-edge')))
+    .toMatch(/Quilting stops before the edge 1″/);
 });

@@ -31,7 +31,7 @@ test('fit to a target: search, weigh, pick one, one undo takes it back', async (
   await designs.nth(1).click();
   await expect(designs.nth(1)).toHaveAttribute('aria-pressed', 'true');
   const promised = (await plain(designs.nth(1).locator('strong'))).trim();
-  await dialog.getByRole('button', { name: 'Set the quilt like this' }).click();
+  await dialog.getByRole('button', { name: 'Use this design' }).click();
   await expectSize(page, promised);
   await expect(field(page, 'Target width')).toHaveValue('72″');
   await saved(page);
@@ -149,7 +149,7 @@ test('what a fit leaves over is remembered, offered, and still there after a rel
   // As many columns and rows as make a hundred and ten: two stay over.
   const two = designs.filter({ hasText: '2 spare' }).first();
   await two.click();
-  await dialog.getByRole('button', { name: 'Set the quilt like this' }).click();
+  await dialog.getByRole('button', { name: 'Use this design' }).click();
   const offers = page.getByRole('group', { name: 'Spare blocks' });
   await expect(offers).toContainText('110 used, 2 spare');
   await saved(page);

@@ -33,7 +33,7 @@ test('safe keeping: a backup now, taken away as one file; the numbers of the ser
   await page.getByRole('button', { name: 'Back up now' }).click();
   await expect(page.getByText(/, asked for/).first()).toBeVisible();
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Take it away' }).first().click();
+  await page.getByRole('link', { name: 'Download' }).first().click();
   expect((await download).suggestedFilename()).toMatch(/^by-hand-.*\.sqlite$/);
   const holds = new Driver(await (await download).path(), { readonly: true });
   expect(holds.prepare('select count(*) as n from quilts').get()).toEqual({ n: expect.any(Number) });
@@ -71,6 +71,6 @@ test('a quilt that cannot be drawn opens to be mended; one that cannot be read s
   await page.getByRole('link', { name: 'Torn' }).click();
   await expect(page.getByText('What was kept of this quilt cannot be read any more')).toBeVisible();
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Take its file away' }).click();
+  await page.getByRole('link', { name: 'Download its file' }).click();
   expect((await download).suggestedFilename()).toBe('quilt.plan.json');
 });

@@ -27,13 +27,13 @@ test('backing: every way drawn and compared, the overhang dragged on the tape, t
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
   await expect(field(page, 'Overhang on every side')).toHaveValue('3 1/2″');
   await choose(page, /Its print/, 'One way up');
-  await expect(ways.getByText(/horizontal seams/)).toHaveCount(0);
+  await expect(ways.getByText(/level seams/)).toHaveCount(0);
   await saved(page);
   await page.reload();
   await expect(field(page, 'Overhang on every side')).toHaveValue('3 1/2″');
 });
 
-test('the finishing service: refused with its reasons, put right, taken, booked, and told when the quilt changes', async ({
+test('the long-arm service: refused with its reasons, put right, taken, booked, and told when the quilt changes', async ({
   page,
   server,
 }) => {
@@ -46,14 +46,14 @@ test('the finishing service: refused with its reasons, put right, taken, booked,
   await fill(page, 'Top right to bottom left', '116');
   await expect(page.getByText(/it is not square/)).toBeVisible();
   await choose(page, /Quilted/, 'Send it to a long-arm service');
-  await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+  await page.getByRole('button', { name: 'Ask the long-arm service' }).click();
   const answer = page.getByTestId('long-arm');
   await expect(answer).toContainText('It cannot take this job');
   await expect.poll(() => plain(answer)).toMatch(/backing overhangs by 2 1\/2″; the clamps need 4″/);
   await expect.poll(() => plain(answer)).toMatch(/not square/);
 
   await page.getByRole('button', { name: 'Forget what the backing measured' }).click();
-  await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+  await page.getByRole('button', { name: 'Ask the long-arm service' }).click();
   await expect(answer).toContainText('It takes this job');
   await expect(answer).toContainText('5705 square inches × 0.025 = 142.63');
   await page.getByRole('button', { name: 'Book it' }).click();
@@ -78,10 +78,10 @@ test('without a server the job is not sent, and that is said', async ({ page, se
   await choose(page, /Quilted/, 'Send it to a long-arm service');
   await saved(page);
   await page.route('**/api/long-arm/**', (route) => route.abort());
-  await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+  await page.getByRole('button', { name: 'Ask the long-arm service' }).click();
   await expect(page.getByTestId('long-arm')).toContainText('The server cannot be reached');
   await page.unroute('**/api/long-arm/**');
-  await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+  await page.getByRole('button', { name: 'Ask the long-arm service' }).click();
   await expect(page.getByTestId('long-arm')).toContainText('It takes this job');
 });
 

@@ -80,7 +80,7 @@ test('by mouse: from the table of blocks to shop cuts, and still there after a r
   await page.keyboard.press('Escape');
   await expect.poll(() => plain(page.getByTestId('binding'))).toContain('313″');
   await expect.poll(() => plain(page.getByTestId('binding'))).toContain('9 at 2 1/2″');
-  await expect(page.getByTestId('backing')).toContainText('2 panels, vertical seams');
+  await expect(page.getByTestId('backing')).toContainText('2 panels, upright seams');
 
   await tab(page, 'Buy');
   const shop = page.getByTestId('shopping-list');

@@ -200,10 +200,7 @@ test('an address that leads nowhere, a quilt that is not there', async ({ page, 
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
 });
 
-test('fabrics: a colour, a narrower width and another choice change what to buy', async ({
-  page,
-  server,
-}) => {
+test('cloths: a colour, a narrower width and another choice change what to buy', async ({ page, server }) => {
   await openCopy(page, server);
   await tab(page, 'Buy');
   const first = page.getByTestId('shopping-list').getByRole('listitem').first();
@@ -212,7 +209,7 @@ test('fabrics: a colour, a narrower width and another choice change what to buy'
   await first.getByRole('textbox', { name: 'Usable width' }).press('Enter');
   await expect(first).toContainText('36 strips of 2″');
   await tab(page, 'Pieces');
-  await page.getByRole('button', { name: /Fabric of sashes/ }).click();
+  await page.getByRole('button', { name: /Cloth of sashes/ }).click();
   await page.getByRole('option', { name: 'Marigold' }).click();
   await tab(page, 'Buy');
   await expect(first.getByRole('button', { name: 'Take Oatmeal linen-look off the list' })).toBeVisible();

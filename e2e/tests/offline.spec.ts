@@ -66,7 +66,7 @@ test('a newer app is offered, never forced: it comes when the quilter takes it',
   const offer = page.getByRole('status').filter({ hasText: 'A newer version of the app is ready' });
   await expect(offer).toBeVisible();
   expect(await page.evaluate(() => (window as { mark?: string }).mark)).toBe('this page');
-  await offer.getByRole('button', { name: 'Take it' }).click();
+  await offer.getByRole('button', { name: 'Update' }).click();
   await page.waitForFunction(() => (window as { mark?: string }).mark === undefined);
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   await expect(offer).toBeHidden();

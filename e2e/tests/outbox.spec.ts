@@ -94,7 +94,7 @@ test('a booking outlives the plan it was made for, and a copy has none', async (
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Layers', exact: true }).click();
   await choose(page, /Quilted$/, /long-arm/);
-  await page.getByRole('button', { name: 'Ask the finishing service' }).click();
+  await page.getByRole('button', { name: 'Ask the long-arm service' }).click();
   await page.getByRole('button', { name: 'Book it' }).click();
   await expect(page.getByTestId('booking')).toContainText('Booked as LA-');
   await page.reload();
@@ -104,5 +104,5 @@ test('a booking outlives the plan it was made for, and a copy has none', async (
   await page.getByRole('button', { name: `Duplicate ${name}`, exact: true }).click();
   await page.getByRole('link', { name: `${name}, copy`, exact: true }).click();
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Layers' }).click();
-  await expect(page.getByRole('button', { name: 'Ask the finishing service' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Ask the long-arm service' })).toBeVisible();
 });

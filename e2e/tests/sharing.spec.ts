@@ -49,7 +49,7 @@ test('at home: behind the passphrase, over TLS; a link to look, taken back at on
   await guild.reload();
   await expectSize(guild, '73 × 85″');
 
-  await page.getByRole('button', { name: 'Take the link for The Tuesday group back' }).click();
+  await page.getByRole('button', { name: 'Revoke the link for The Tuesday group' }).click();
   await expect(page.getByText('The Tuesday group: to look')).toBeHidden();
   await guild.reload();
   await expect(guild.getByRole('textbox', { name: 'Passphrase' })).toBeVisible();

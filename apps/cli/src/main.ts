@@ -111,7 +111,7 @@ program
 program
   .command('import')
   .description(
-    'Takes a file in: a plan or whole quilts onto the shelf of the running app; tables and palettes are told.',
+    'Takes a file in: a plan or whole quilts onto the shelf of the running app; tables and palettes are described, not stored.',
   )
   .argument('<file>', 'a .json, .zip, .csv or .gpl')
   .option('--server <address>', 'where the app runs', 'http://127.0.0.1:4173/')

@@ -154,7 +154,7 @@ function told({ six: { width, height }, skew, uncertainty, doubts }: PhotoMeasur
     `Width:  top ${show(width.top)}, middle ${show(width.middle)}, bottom ${show(width.bottom)}`,
     `Height: left ${show(height.left)}, middle ${show(height.middle)}, right ${show(height.right)}`,
     `Corners off square by ${skew.map((v) => `${v > 0 ? '+' : ''}${v.toFixed(1)}°`).join(', ')} (clockwise from the top left)`,
-    `Each is within ${fromInches(uncertainty, unit).toFixed(unit === 'cm' ? 2 : 3)} ${unit}, nineteen times of twenty`,
+    `Each is right to ${fromInches(uncertainty, unit).toFixed(unit === 'cm' ? 2 : 3)} ${unit} in 19 photos out of 20`,
     ...doubts.map((doubt) => `Note: ${DOUBT_WORDS[doubt]}`),
   ];
 }

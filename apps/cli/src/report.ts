@@ -3,6 +3,7 @@ import {
   type CutLine,
   type Edge,
   type Figure,
+  FINISH_NAMES,
   formatLength,
   formatSize,
   formatWithUnit,
@@ -10,6 +11,7 @@ import {
   numberOf,
   type Plan,
   type Quilt,
+  SEAM_NAMES,
   settingOf,
   type Unit,
 } from '@lattice/core';
@@ -63,9 +65,9 @@ function backingLines(
   { backing: { width, height, because, remarks }, chosenBacking: chosen }: Layers,
   unit: Unit,
 ): string[] {
-  const seams = chosen.seams === 'none' ? 'no seam' : `${chosen.seams} seams`;
+  const seams = SEAM_NAMES[chosen.seams];
   return [
-    `  ${formatSize(width.value, height.value, unit)}: ${numberOf(chosen.panels, 'panel')}, ${seams}, ${formatWithUnit(chosen.fabric.value, unit)} of fabric`,
+    `  ${formatSize(width.value, height.value, unit)}: ${numberOf(chosen.panels, 'panel')}, ${seams}, ${formatWithUnit(chosen.fabric.value, unit)} of cloth`,
     ...[...chosen.fabric.working, because, ...remarks].map((line) => `      ${line}`),
   ];
 }
@@ -78,7 +80,7 @@ function battingLines({ batting: { width, height }, chosenBatting }: Layers, uni
 }
 
 /** Whatever finishes the edge, each with its working. */
-function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
+function edgeLines({ binding, flange, points, finished }: Edge, unit: Unit): string[] {
   const lines: string[] = [];
   if (flange) {
     lines.push(
@@ -98,7 +100,7 @@ function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
       '',
       'Binding',
       bias
-        ? `  Bias strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}, from ${formatWithUnit(bias.cloth.value, unit)} of fabric`
+        ? `  Bias strips of ${formatWithUnit(stripWidth, unit)} for ${formatWithUnit(length.value, unit)}, from ${formatWithUnit(bias.cloth.value, unit)} of cloth`
         : `  ${bindingStripsSay(binding, unit)} for ${formatWithUnit(length.value, unit)}`,
     );
     const counts = [`the plain count ${plainStrips.value}`, `counting every join ${strictStrips.value}`];
@@ -116,6 +118,15 @@ function edgeLines({ binding, flange, points }: Edge, unit: Unit): string[] {
       'Prairie points',
       `  ${numberOf(points.total.value, 'point')}, ${points.across.count.value} across and ${points.down.count.value} down`,
       ...[...points.across.overlap.working, ...points.down.overlap.working].map((line) => `      ${line}`),
+    );
+  for (const { finish, lines: own } of finished)
+    lines.push(
+      '',
+      FINISH_NAMES[finish],
+      ...own.flatMap(({ name, figure, after }) => [
+        `  ${[name, formatWithUnit(figure.value, unit), after].filter(Boolean).join(' ')}`,
+        ...figure.working.map((line) => `      ${line}`),
+      ]),
     );
   return lines;
 }

@@ -38,7 +38,7 @@ describe('compute', () => {
   test('layers and edge: what goes under it and round it, each with its working', () => {
     const { out } = run(plan);
     expect(out).toMatch(
-      /Backing\n {2}78 × 89 1\/2″: 2 panels, vertical seams, 179″ of fabric\n {6}2 panels × 42 less 1 seam × 2 × 1\/2 span 83, enough for 78\n/,
+      /Backing\n {2}78 × 89 1\/2″: 2 panels, upright seams, 179″ of cloth\n {6}2 panels × 42 less 1 seam × 2 × 1\/2 span 83, enough for 78\n/,
     );
     expect(out).toContain('It costs least without a stripe: 47.50, and the next 54.00.');
     expect(out).toMatch(/Batting\n {2}78 × 89 1\/2″: Package 81 × 96″/);
@@ -61,7 +61,7 @@ describe('compute', () => {
       /Prairie points\n {2}82 points, 19 across and 22 down\n/,
     );
     expect(changed({ finishes: ['binding'], shape: 'rounded' }, { grain: 'bias-square' })).toMatch(
-      /Bias strips of 2 1\/2″ for .*, from 30″ of fabric\n[^]*strips, .* in all, less 14 joins × 0\.707 = 341\.497/,
+      /Bias strips of 2 1\/2″ for .*, from 30″ of cloth\n[^]*strips, .* in all, less 14 joins × 0\.707 = 341\.497/,
     );
   });
   test('--json is what the core computes', () => {

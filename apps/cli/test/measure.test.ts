@@ -88,7 +88,7 @@ test('measures between corners that are given, begun anywhere, in words', () => 
     written(moved),
   );
   const words = out.split('\n');
-  expect(words[3]).toMatch(/^Each is within 0\.\d+ in/);
+  expect(words[3]).toMatch(/^Each is right to 0\.\d+ in/);
   // In words, to the nearest thirty-second.
   const said = [/top (.*?)″/, /bottom (.*?)″/, /left (.*?)″/, /right (.*?)″/].map((one, i) => {
     const [whole, fraction = '0'] = one.exec(words[i < 2 ? 0 : 1]!)![1]!.split(' ');

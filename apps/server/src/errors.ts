@@ -29,7 +29,7 @@ const BY_TYPE: Readonly<Record<string, readonly [status: number, code: string, m
   'charset.unsupported': [
     415,
     'bad-encoding',
-    'What arrived is written in letters that are not known here. Nothing was changed.',
+    'What arrived is in an encoding this app cannot read. Save it as UTF-8. Nothing was changed.',
   ],
   'request.aborted': [400, 'cut-short', 'The request broke off on its way. Nothing was changed.'],
 };

@@ -19,7 +19,7 @@ const reasons = (change: Partial<LongArmJob>) => {
   return answer.accepted ? [] : answer.reasons;
 };
 
-describe('the finishing service stand-in', () => {
+describe('the long-arm service stand-in', () => {
   test('takes a good job: price by the square inch, a place in the queue on working days', () => {
     const service = new LongArm(now);
     const first = service.quote(job(), []);

@@ -67,7 +67,7 @@ describe('the shop stand-in', () => {
     expect(await left()).toBe(150 - 103.5);
     const refused = await hold('entry-hold-2', 'b-straw', 60);
     expect([refused.status, refused.body.code]).toEqual([409, 'not-enough']);
-    expect(refused.body.message).toContain('46.5 inches are left');
+    expect(refused.body.message).toContain('Only 46.5 inches of Straw dots is left');
     const gone = await request(app()).post('/api/shop/holds/WB-201/let-go').send(of('entry-go-1'));
     expect(gone.body.entry.kind).toBe('shop-let-go');
     expect((await request(app()).post('/api/shop/holds/WB-201/let-go').send(of('entry-go-2'))).body).toEqual(

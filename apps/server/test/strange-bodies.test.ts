@@ -87,7 +87,7 @@ const BODIES: Readonly<Record<string, readonly Sent[]>> = {
     ['post', '/api/quilts/added-strange-1/snapshots', { name: 'Before the border', id: 'version-strange-1' }],
   ],
   links: [['post', '/api/links', { name: 'Maud', may: 'view' }]],
-  'shop and finishing service': [
+  'shop and long-arm service': [
     ['post', '/api/shop/ask', { unit: 'in', cloths }],
     [
       'post',

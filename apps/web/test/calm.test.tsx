@@ -1,6 +1,6 @@
 import { type Plan, startPlan } from '@lattice/core';
 import { act, screen, waitFor } from '@testing-library/react';
-import { Calm } from '../src/app/Calm.tsx';
+import { DeferWhileDragging } from '../src/app/DeferWhileDragging.tsx';
 import { useAppSelector, useLiveSelector } from '../src/app/store.ts';
 import { planChanged } from '../src/quilt/planSlice.ts';
 import { selectDrawn, selectQuilt } from '../src/quilt/selectors.ts';
@@ -46,9 +46,9 @@ function Widths() {
 
 test('while a tape is held the drawing follows at once, the figures when the hand pauses and when it lets go', async () => {
   const { store } = show(
-    <Calm>
+    <DeferWhileDragging>
       <Widths />
-    </Calm>,
+    </DeferWhileDragging>,
     plan,
   );
   const widthWith = (sash: number) => quiltOf(wider(sash)).layout.finished.width.value;

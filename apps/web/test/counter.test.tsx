@@ -33,9 +33,13 @@ describe('every question has an answer, drawn', () => {
     ['sashing', /42×551\/2″,12blocks/],
     ['binding', /8strips,5\/8yd.*whichwouldnotgetround7/],
     ['bias', /Asquareof29″/],
-    ['backing', /2panels,horizontalseams,37\/8yd/],
+    ['backing', /2panels,levelseams,37\/8yd/],
     ['flange', /7strips,1\/4yd/],
     ['prairie-points', /70points/],
+    // Four folded strips of 2 1/2" round 60 × 72: two of 72, two of 61, seven strips from 40".
+    ['facing', /strips,.*yd.*Sides,twoof72″.*Topandbottom,twoof61″/],
+    // π/8 + 1/2 = 0.893.
+    ['piping', /Biasstripsof1″.*Stripandcord,inall268″/],
     ['what-it-binds', /Binds33×33″/],
     ['quilted-blocks', /Rowstrips,cutlong39″/],
   ])('%s', (topic, words) => {
@@ -50,7 +54,7 @@ test('strips lie on the cloth that is asked for, the last as far as it is used',
   // Round 60 × 72 and 10 more is 274, and seven joins take 17 1/2": seven strips of 40 and 11 1/2 of the eighth, 20" of cloth, sold as 22 1/2.
   expect(
     screen
-      .getByRole('img', { name: '8 strips on 22 1/2″ of fabric, the last used for 11 1/2″' })
+      .getByRole('img', { name: '8 strips on 22 1/2″ of cloth, the last used for 11 1/2″' })
       .getAttribute('viewBox'),
   ).toBe('0 0 40 22.5');
 });

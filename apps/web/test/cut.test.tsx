@@ -133,10 +133,10 @@ describe('on paper', () => {
 describe('cloths that take turns', () => {
   test('another joins in, they are scattered, and it goes again', async () => {
     const { now } = show(<CuttingList />);
-    await userEvent.click(screen.getByRole('button', { name: 'Another cloth by turns for sashes' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Another cloth in turn for sashes' }));
     expect(now().rotations).toEqual([{ for: 'sash', fabrics: ['accent'], order: 'sequence', seed: 1 }]);
-    expect(screen.getByTestId('cutting-list').textContent).toMatch(/Accent, by turns/);
-    await userEvent.click(screen.getAllByRole('button', { name: /Another cloth by turns for .*sash/i })[0]!);
+    expect(screen.getByTestId('cutting-list').textContent).toMatch(/Accent, in turn/);
+    await userEvent.click(screen.getAllByRole('button', { name: /Another cloth in turn for .*sash/i })[0]!);
     expect(now().rotations[0]!.fabrics).toEqual(['accent', 'triangle']);
     await choose(/one after another/, 'scattered');
     await userEvent.click(screen.getByRole('button', { name: 'Scatter again' }));

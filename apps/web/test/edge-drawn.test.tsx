@@ -128,7 +128,7 @@ describe('what was refused', () => {
     show({ finishes: ['prairie-points'] });
     await choose(/Edge$/, 'Scallops');
     expect(screen.getByRole('alert').textContent).toMatch(/points/i);
-    await userEvent.click(screen.getByRole('button', { name: 'Another fabric' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Another cloth' }));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });

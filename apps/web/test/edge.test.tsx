@@ -87,7 +87,7 @@ describe('binding', () => {
       school: 'round-up-sides',
     });
     expect(screen.getByTestId('binding-figures').textContent).toMatch(
-      /By the rule of the root.*It gives, joined/,
+      /By the square-root rule.*It gives, joined/,
     );
     expect(screen.getByRole('list', { name: 'Order of cutting and joining' }).textContent).toMatch(
       /half a strip: 1 1\/8″/,
@@ -150,7 +150,7 @@ describe('how it is made', () => {
     show();
     expect(
       screen.getByText(
-        /Close the cutter at every put-down and cut away from yourself.*never leave an iron on.*Pins out before the needle meets them/,
+        /Cut away from yourself.*Close the blade whenever you put it down.*turn it off when you leave it.*Take pins out before the needle/,
       ),
     ).toBeTruthy();
   });
@@ -159,8 +159,9 @@ describe('how it is made', () => {
     show();
     expect(steps()[0]).toMatch(/^Cut 7 strips of 2 ?1\/2/);
     expect(steps()[1]).toMatch(/at 45°, selvage ends hanging past the seam; trim to 1\/4/);
-    expect(steps()[2]).toMatch(/Fold it in half/);
-    expect(steps()[3]).toMatch(/Begin .* from the left along the bottom, leave a tail of 8/);
+    expect(steps()[2]).toMatch(/look for a twist before a join is pressed/);
+    expect(steps()[3]).toMatch(/Fold it in half/);
+    expect(steps()[4]).toMatch(/Begin .* from the left along the bottom, leave a tail of 8/);
     expect(steps().at(-1)).toMatch(/to the back .* sew it down/);
   });
   test('one continuous strip is marked in lanes and joined into a tube', () => {
@@ -174,16 +175,16 @@ describe('how it is made', () => {
 describe('prairie points', () => {
   test('fold, colours and opening', async () => {
     const { now } = show({ finishes: ['prairie-points'] });
-    await userEvent.click(screen.getByRole('button', { name: 'Another fabric' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Another fabric' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Another cloth' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Another cloth' }));
     await choose(/Colours$/, 'Scattered');
     await userEvent.click(screen.getByRole('button', { name: 'Scatter again' }));
     expect(now().edge.points).toMatchObject({ order: 'scattered', seed: 2 });
     expect(now().edge.points.fabrics).toHaveLength(3);
-    await userEvent.click(screen.getByRole('button', { name: 'Take fabric 2 out of the points' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take cloth 2 out of the points' }));
     expect(now().edge.points.fabrics).toHaveLength(2);
     await choose(/Fold$/, 'One continuous strip');
-    expect(within(screen.getByTestId('points')).getByText('Cut in every, across')).toBeTruthy();
+    expect(within(screen.getByTestId('points')).getByText('Cut to the fold every, across')).toBeTruthy();
     await choose(/Fold$/, 'Centre fold, corners down');
     await choose(/The difference$/, 'Over the last three');
     expect(now().edge.points).toMatchObject({ fold: 'centre', spread: 'last-three' });

@@ -51,7 +51,7 @@ describe('the cutting list', () => {
 });
 
 describe('what to buy', () => {
-  test('each fabric with its shop cut; an unused one can be taken off, a used one cannot', async () => {
+  test('each cloth with its shop cut; an unused one can be taken off, a used one cannot', async () => {
     const store = show(<Buying />, {
       fabrics: [
         ...plan.fabrics,
@@ -89,7 +89,7 @@ describe('what to buy', () => {
     await userEvent.tab();
     expect(now(store).fabrics[0]!.price).toBeNull();
   });
-  test('a new fabric gets an id nobody has', async () => {
+  test('a new cloth gets an id nobody has', async () => {
     const store = show(<Buying />, {
       fabrics: [
         ...plan.fabrics,
@@ -107,7 +107,7 @@ describe('what to buy', () => {
         },
       ],
     });
-    await userEvent.click(screen.getByRole('button', { name: 'Add a fabric' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a cloth' }));
     const ids = now(store).fabrics.map((f) => f.id);
     expect(new Set(ids).size).toBe(ids.length);
   });

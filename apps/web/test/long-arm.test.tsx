@@ -37,7 +37,7 @@ const BOOKED = {
   ready: '2026-12-16',
 } as const;
 
-/** A finishing service that keeps what it was sent. */
+/** A long-arm service that keeps what it was sent. */
 class Service {
   said: LongArmAnswer = takes;
   bookings: string[] = [];
@@ -80,7 +80,7 @@ const press = (name: string | RegExp) => userEvent.click(screen.getByRole('butto
 
 test('it is told the sizes the figures say, and its answer is shown with price, dates and reasons', async () => {
   show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   // Four by five 12" blocks and their sashes, and 4" of backing and batting beyond on every side.
   const { top, backing, batting } = service.jobs[0]!;
@@ -93,7 +93,7 @@ test('it is told the sizes the figures say, and its answer is shown with price, 
 test('refused: every reason is said, and quilting it oneself is one press away', async () => {
   service.said = refuses;
   const { now } = show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It cannot take this job');
   expect(screen.getByTestId('long-arm').querySelectorAll('li')).toHaveLength(2);
   await press('Quilt it myself instead');
@@ -103,18 +103,18 @@ test('refused: every reason is said, and quilting it oneself is one press away',
 
 test('an answer is of the sizes that were sent: another pattern has to be asked for again', async () => {
   show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   await choose(/Pattern$/, 'To each block its own');
   expect(screen.queryByText('It takes this job')).toBeNull();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   expect(service.jobs.map((j) => j.pattern)).toEqual(['all-over', 'custom']);
 });
 
 test('booked, kept in the log, and standing until the service has heard that it is taken back', async () => {
   const { booking } = show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   await press('Book it');
   await screen.findByText('Booked as LA-7');
@@ -132,7 +132,7 @@ test('booked, kept in the log, and standing until the service has heard that it 
 
 test('undo takes back decisions, never what the service has taken on or let go', async () => {
   const { now, store, booking } = show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   await press('Book it');
   await screen.findByText('Booked as LA-7');
@@ -152,7 +152,7 @@ test('undo takes back decisions, never what the service has taken on or let go',
 
 test('its queue filled while one thought: the refusal is shown and nothing is booked', async () => {
   const { booking } = show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   service.full = true;
   await press('Book it');
@@ -171,16 +171,16 @@ test('a quilt that changed since it was booked says both sizes and asks again', 
   });
   expect(screen.getByTestId('booking').textContent).toMatch(/It was booked as 40 × 50″ and comes to/);
   await press('Ask again');
-  await screen.findByText('Ask the finishing service');
+  await screen.findByText('Ask the long-arm service');
 });
 
 test('out of reach: said, and asked again when it is back', async () => {
   service.down = true;
   show();
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText(/The server cannot be reached/);
   service.down = false;
-  await press('Ask the finishing service');
+  await press('Ask the long-arm service');
   await screen.findByText('It takes this job');
   expect(screen.queryByText(/cannot be reached/)).toBeNull();
 });

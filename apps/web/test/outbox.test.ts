@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { startPlan } from '@lattice/core';
 import type { EntryItem, OutboxItem, PlanItem } from '../src/outbox/items.ts';
-import { inMemory, type Keeping, openKeeping } from '../src/outbox/keeping.ts';
+import { inMemory, type BrowserStore, openBrowserStore } from '../src/outbox/browserStore.ts';
 import { Outbox, type OutboxEvent, type Outcome, type Senders } from '../src/outbox/outbox.ts';
 import type { Answers } from '../src/outbox/senders.ts';
 
@@ -55,7 +55,7 @@ class Post {
 const notYet: Outcome<never> = { went: 'not-yet', message: 'Out of reach.' };
 const refused: Outcome<never> = { went: 'refused', code: 'bad-request', message: 'No.', details: null };
 
-function outboxOver(keeping: Keeping, post: Post, open: string[] = ['a']) {
+function outboxOver(keeping: BrowserStore, post: Post, open: string[] = ['a']) {
   const heard: OutboxEvent<Answers>[] = [];
   const outbox = new Outbox<Answers>({
     keeping,
@@ -72,10 +72,10 @@ function outboxOver(keeping: Keeping, post: Post, open: string[] = ['a']) {
 }
 
 describe.each([
-  ['in the browser’s database', openKeeping],
+  ['in the browser’s database', openBrowserStore],
   ['in memory', async () => inMemory()],
 ])('the outbox, kept %s', (_, open) => {
-  let keeping: Keeping;
+  let keeping: BrowserStore;
   let post: Post;
   beforeEach(async () => {
     keeping = await open();
@@ -252,14 +252,14 @@ describe.each([
 });
 
 test('the database is there for the next visit: what waits, undo, and the log as far as it was heard', async () => {
-  const first = await openKeeping();
+  const first = await openBrowserStore();
   for (const { id } of await first.items()) await first.dropItem(id);
   const waiting = entry('later', 7);
   await first.putItem(waiting);
   await first.keepHistory({ quilt: 'q', past: [plan], present: { ...plan, title: 'Now' }, future: [] });
   await first.addToLog([waiting.entry], 12);
   await first.addToLog([waiting.entry]);
-  const next = await openKeeping();
+  const next = await openBrowserStore();
   expect(await next.lasts()).toBe(true);
   expect(await next.items()).toEqual([waiting]);
   expect(await next.history('q')).toMatchObject({ past: [plan], present: { title: 'Now' } });

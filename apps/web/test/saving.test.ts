@@ -1,10 +1,10 @@
 import { startPlan } from '@lattice/core';
 import type { StoredQuilt } from '../src/app/api.ts';
-import { houseHeard } from '../src/app/houseSlice.ts';
+import { accessReceived } from '../src/app/accessSlice.ts';
 import { createStore } from '../src/app/store.ts';
 import type { PlanItem } from '../src/outbox/items.ts';
 import { takeUpEarlierDrafts } from '../src/outbox/earlierDrafts.ts';
-import { inMemory, type Keeping } from '../src/outbox/keeping.ts';
+import { inMemory, type BrowserStore } from '../src/outbox/browserStore.ts';
 import { planChanged, undo } from '../src/quilt/planSlice.ts';
 import { keepMine, settle, takeTheirs } from '../src/quilt/elsewhere.ts';
 import { openQuilt } from '../src/quilt/saving.ts';
@@ -40,7 +40,7 @@ class FakeServer {
 let server: FakeServer;
 let store: ReturnType<typeof createStore>;
 /** What the browser keeps, whichever tab is open. */
-let keeping: Keeping;
+let keeping: BrowserStore;
 /** Tabs that are open. */
 let open: Set<string>;
 const newTab = (tab: string) => {
@@ -178,7 +178,7 @@ describe('changed elsewhere, and the two go together', () => {
 });
 
 test('let in only to look, one may try things out; nothing of it is kept or sent', async () => {
-  store.dispatch(houseHeard({ who: 'view', readOnly: null, shared: true }));
+  store.dispatch(accessReceived({ who: 'view', readOnly: null, shared: true }));
   title('Tried');
   await jest.advanceTimersByTimeAsync(3000);
   expect([server.puts, await drafts()]).toEqual([0, []]);

@@ -120,7 +120,7 @@ describe('the steps', () => {
     const present = store.getState().plan.present!;
     store.dispatch(planChanged({ ...present, block: { width: 10, height: 10 } }));
     await userEvent.click(screen.getByRole('tab', { name: 'Steps' }));
-    await waitFor(() => expect(screen.getByText(/2 seams that are sewn no longer fit/)).toBeTruthy());
+    await waitFor(() => expect(screen.getByText(/2 sewn seams no longer exist/)).toBeTruthy());
   });
   test('a rule switched off, a seam pressed otherwise: what that breaks is said', async () => {
     show(<SewStage />, { setting: { kind: 'edge-to-edge' } as Plan['setting'], borders: [] });

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes, useParams } from 'react-router';
 import type { StoredQuilt } from '../src/app/api.ts';
-import { houseHeard } from '../src/app/houseSlice.ts';
+import { accessReceived } from '../src/app/accessSlice.ts';
 import { createStore } from '../src/app/store.ts';
 import { Rail } from '../src/quilt/Rail.tsx';
 import { Shelf } from '../src/shelf/Shelf.tsx';
@@ -163,7 +163,7 @@ describe('the shelf', () => {
   });
   test('open for reading only, it says why; let in to look, nothing can be added or taken off', async () => {
     const store = createStore();
-    store.dispatch(houseHeard({ who: 'view', readOnly: 'the disk is full', shared: true }));
+    store.dispatch(accessReceived({ who: 'view', readOnly: 'the disk is full', shared: true }));
     show(store);
     expect((await screen.findByRole('alert')).textContent).toMatch(/reading only: the disk is full/);
     await screen.findByRole('link', { name: 'Sewn' });

@@ -153,7 +153,7 @@ describe('beside the wall', () => {
 });
 
 describe('a cloth auditioned', () => {
-  test('another fabric of the plan, or any colour as a fabric of its own', () => {
+  test('another cloth of the plan, or any colour as a cloth of its own', () => {
     const other = withTried(plan, { use: { what: 'sash' }, fabric: 'accent', colour: '#c4532f' });
     expect(other.fabricFor.sash).toBe('accent');
     expect(other.fabrics).toHaveLength(plan.fabrics.length);

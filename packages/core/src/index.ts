@@ -4,7 +4,7 @@ export { blockChoices, type SizeChoice } from './block/choices.ts';
 export { begin, type Beginning, BORDERS_OFFERED } from './beginning/begin.ts';
 export { gridFor } from './beginning/grid-for.ts';
 export { withSaidPile } from './beginning/blocks-of.ts';
-export { readPlaces } from './beginning/places.ts';
+export { readMeasurements } from './beginning/measurements.ts';
 export {
   type PileLine,
   pileLineWords,
@@ -45,6 +45,7 @@ export { pressingOf, type Sewing, sewingOf, type SewingWay } from './sewing/sewi
 export { type ChosenSewing, chosenSewing } from './sewing/chosen.ts';
 export { guideOf } from './sewing/guide.ts';
 export { CAUTIONS } from './choice/cautions.ts';
+export { TIPS } from './choice/tips.ts';
 export { cautionsOf, type GuideStep } from './sewing/guide-step.ts';
 export { easeSays, judgePart, partSays, type PartSize } from './sewing/part-sizes.ts';
 export { howSidesLie } from './sewing/seam-lie.ts';
@@ -61,7 +62,7 @@ export {
   sidesOf,
 } from './sewing/machine.ts';
 export { type SeamWords, seamWords } from './sewing/words.ts';
-export { fatCentre } from './sewing/fat.ts';
+export { centreWithSeamError } from './sewing/seam-error.ts';
 export { PRESS_RULES } from './sewing/press-rules.ts';
 export { type Pressing } from './sewing/pressing.ts';
 export { logInCopy } from './log/in-copy.ts';
@@ -106,17 +107,22 @@ export { pointsSewnSays } from './edge/points-sewn.ts';
 export { bindingSteps } from './edge/binding-steps.ts';
 export { bindingStripsSay, joinSays } from './edge/binding-words.ts';
 export { FLOAT_SAYS } from './setting/edge-triangles.ts';
+export { edgeBeyond, wholeFinish } from './edge/finish/registry.ts';
+export type { FinishedEdge, FinishLine } from './edge/finish/finish.ts';
 export { shortStripsSay } from './edge/strips-as-cut.ts';
 export { quiltAsCut } from './quilt/edge-as-cut.ts';
 export { finishedWidth } from './edge/binding-widths.ts';
 export { type BindingJoin } from './edge/binding-joins.ts';
 export {
   BINDING_GRAINS,
+  CLOSING_STEPS,
   EDGE_FINISHES,
   EDGE_SHAPE_NAMES,
   EDGE_SHAPES,
   type EdgeFinish,
   type EdgeShape,
+  FACING_CORNER_NAMES,
+  FACING_CORNERS,
   FINISH_NAMES,
   FOLD_NAMES,
   GRAIN_NAMES,
@@ -142,7 +148,7 @@ export { readBlocksCsv, type ReadBlocks, writeBlocksCsv } from './format/blocks-
 export { readPlanJson, writePlanJson } from './format/plan-json.ts';
 export { type Backing, type BackingOption } from './layer/backing.ts';
 export { type BattingOption } from './layer/batting.ts';
-export { BACKING_WAYS, MARKING_NAMES, MARKINGS } from './choice/layers.ts';
+export { BACKING_WAYS, MARKING_NAMES, MARKINGS, SEAM_NAMES } from './choice/layers.ts';
 export { BATTING_COLOURS, FIBRE_IDS, FIBRES } from './choice/battings.ts';
 export { backingCloth, type Layers } from './layer/layers.ts';
 export {
@@ -156,7 +162,7 @@ export { measuredBacking, SKEW_INCHES } from './layer/made.ts';
 export { type Slab } from './layer/slabs.ts';
 export { type Layout, layOut } from './layout/lay-out.ts';
 export { type GrainMark, grainMark } from './piece/grain.ts';
-export { type Lie, lieOf } from './layout/lie.ts';
+export { type Orientation, orientationOf } from './layout/orientation.ts';
 export { middleOf, nearestSideOf } from './geometry/outline.ts';
 export { type Band, type BandHandle, type FabricUse, type Piece, TURN_FABRICS } from './piece/piece.ts';
 export type { Point } from './geometry/point.ts';
@@ -220,12 +226,12 @@ export {
 export { type Centre, type Setting, type SettingField } from './setting/setting.ts';
 export { type Allowance, shopCut } from './shopping/shop-cut.ts';
 export { cutLengthwiseInstead } from './finder/lengthwise.ts';
-export { isEnough, makeDo, type MakeDo } from './finder/short.ts';
+export { isEnough, waysToUseLessCloth, type WayToUseLess } from './finder/less-cloth.ts';
 export { applyFit } from './finder/apply.ts';
 export { BEDS, type BedId } from './choice/beds.ts';
 export { findFits, type Fit } from './finder/find.ts';
 export { type FitRequest, fitRequestSchema, kindsFor, startRequest, type Weights } from './finder/request.ts';
-export { mattress, startBed, targetSize } from './target/size.ts';
+export { isForBaby, mattress, startBed, targetSize } from './target/size.ts';
 export { type Split, splitCounts, splitQuilt } from './finder/split.ts';
 export { type Random, randomFrom } from './random/random.ts';
 export { arrange, type ArrangeProgress } from './wall/arrange.ts';

@@ -4,7 +4,7 @@ import {
   type AtMachine,
   atMachine,
   computeQuilt,
-  fatCentre,
+  centreWithSeamError,
   guideOf,
   judgePart,
   type LogEntry,
@@ -261,11 +261,11 @@ describe('a seam that is not as it was meant', () => {
   test('1/32 fat: how much rows lose, whether they meet, what points lose', () => {
     const plan = inchPlan({ grid: { across: 4, down: 2 } });
     const { top } = sewingOf(plan, computeQuilt(plan).layout);
-    const { rows, says } = fatCentre(plan, top, 1 / 32);
+    const { rows, says } = centreWithSeamError(plan, top, 1 / 32);
     expect(rows).toEqual(Array(5).fill(0.5));
     expect(says.join(' ')).toMatch(/up to 1\/2″ too short.*still meet.*Points at the seam line lose 1\/32″/);
     const long = { ...plan, setting: wholeSetting({ kind: 'sashed', cornerstones: false }) };
-    const bare = fatCentre(long, sewingOf(long, computeQuilt(long).layout).top, 1 / 32);
+    const bare = centreWithSeamError(long, sewingOf(long, computeQuilt(long).layout).top, 1 / 32);
     // The long sashes have no seam of their own.
     expect(bare.rows).toEqual([0, 0.5, 0, 0.5, 0]);
     expect(bare.says.join(' ')).toMatch(
@@ -274,7 +274,7 @@ describe('a seam that is not as it was meant', () => {
     // By the pencil: 1/32 fat, 12″ blocks, 4 × 5; a line loses 1/16 at every seam it crosses, slanting ones ÷ √2.
     const fatOf = (setting: Parameters<typeof wholeSetting>[0]) => {
       const of = inchPlan({ grid: { across: 4, down: 5 }, setting: wholeSetting(setting) });
-      const fat = fatCentre(of, sewingOf(of, computeQuilt(of).layout).top, 1 / 32);
+      const fat = centreWithSeamError(of, sewingOf(of, computeQuilt(of).layout).top, 1 / 32);
       return {
         ...fat,
         drift: [seamDrift(of, 3.5 - 4 / 32).row.value, seamDrift(of, 3.5 - 4 / 32).column.value],
@@ -297,7 +297,7 @@ describe('a seam that is not as it was meant', () => {
     const onPoint = fatOf({ kind: 'on-point' });
     expect([onPoint.lines, onPoint.apart]).toEqual(['slanting rows', expect.closeTo(0, 9)]);
     expect(onPoint.says.join(' ')).toMatch(/still meet/);
-    expect(fatCentre(plan, top, 0).says).toEqual(['As it is meant: nothing moves.']);
-    expect(fatCentre(plan, top, -1 / 32).says.join(' ')).toMatch(/too long/);
+    expect(centreWithSeamError(plan, top, 0).says).toEqual(['As it is meant: nothing moves.']);
+    expect(centreWithSeamError(plan, top, -1 / 32).says.join(' ')).toMatch(/too long/);
   });
 });

@@ -11,7 +11,7 @@ describe('backing', () => {
     const { options, remarks } = pricedBacking({ width: 75, height: 84 }, { ...PLAIN, stripe: STRIPE });
     expect(options[0]).toMatchObject({ way: 'horizontal', panels: 3, fabric: { value: 249 } });
     expect(remarks).toContainEqual(
-      'With 2″ of overhang, enough for quilting at home, 2 panels with vertical seams would do: 176″, 73″ less.',
+      'With 2″ of overhang, enough for quilting at home, 2 panels with upright seams would do: 176″, 73″ less.',
     );
     expect(remarks.join()).toMatch(/A stripe 4″ wide between the panels saves a panel: \d+ % less cloth/);
     // 83 to cover with two panels of 40 and a stripe of 5 as cut, four edges of half an inch lost: 80 + 5 − 2.
@@ -198,7 +198,7 @@ describe('backing, ways held against one another', () => {
     const { remarks } = pricedBacking({ width: 71.5, height: 71.5 }, PLAIN);
     expect(remarks.filter((r) => r.includes('of overhang'))).toHaveLength(1);
     const wide = pricedBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.2) });
-    expect(wide.because).toBe('Least cloth: less than 1 % less cloth than the next.');
+    expect(wide.because).toBe('It takes the least cloth, by less than 1 %.');
   });
   test('a stripe has its least width, so that it looks meant; of blocks, what lies between is cut from strips', () => {
     // 80 to cover with two of 40: two seams of a half each take 2, so 2 is wanting: 3 is cut.
@@ -263,12 +263,12 @@ describe('backing, ways held against one another', () => {
       because: 'The only way there is.',
     });
     expect(pricedBacking({ width: 31, height: 100 }, { ...PLAIN, wide: cloth(40.4) }).because).toBe(
-      'Least cloth: 1 % less cloth than the next.',
+      'It takes the least cloth, by 1 %.',
     );
     expect(
       pricedBacking({ width: 75, height: 84 }, { ...PLAIN, cloth: cloth(40, 12), wide: cloth(104, 36) })
         .because,
-    ).toBe('Least cloth: 13 % less cloth than the next.');
+    ).toBe('It takes the least cloth, by 13 %.');
   });
   test('what the plan says reaches them: leftover blocks, a backing as made', () => {
     const pile = Array.from({ length: 36 }, (_, i) => ({

@@ -5,7 +5,7 @@ import {
   type PileLine,
   pileLineWords,
   planProblems,
-  readPlaces,
+  readMeasurements,
   readPlanJson,
   readPileLine,
   type SettingKind,
@@ -207,11 +207,11 @@ describe('one side measured in several places', () => {
     ['59; 60; 61', 60],
     ['100 cm, 102 cm', 101 / 2.54],
   ])('%s', (text, length) => {
-    const places = readPlaces(text, 'in');
+    const places = readMeasurements(text, 'in');
     expect(places.ok && places.value.length).toBeCloseTo(length, 9);
   });
   test('what is no length is said', () => {
-    expect(readPlaces('about 60', 'in').ok).toBe(false);
-    expect(readPlaces('1, 2, 3, 4, 5, 6', 'in').ok).toBe(false);
+    expect(readMeasurements('about 60', 'in').ok).toBe(false);
+    expect(readMeasurements('1, 2, 3, 4, 5, 6', 'in').ok).toBe(false);
   });
 });

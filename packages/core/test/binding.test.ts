@@ -76,7 +76,7 @@ describe('binding', () => {
       expect.stringMatching(/leaves nothing of a binding/),
     ]);
   });
-  test('leftovers of several widths are used up first, long and short by turns; what is wanting comes from the cloth', () => {
+  test('leftovers of several widths are used up first, long and short in turn; what is wanting comes from the cloth', () => {
     const { leftovers, strips, joined } = edgeOf(
       40,
       50,

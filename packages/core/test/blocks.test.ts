@@ -89,7 +89,7 @@ describe('one block judged', () => {
   // Rule BL-4. Arithmetic of a frame: a strip cut s adds s − 2a a side. Cut into its own seam allowance, a block loses its patches.
   test('a small one can be framed: what strips to cut, and what it is trimmed back to; the block is not cut into', () => {
     expect(judge(block(12.25)).text).toBe(
-      '1/4″ too small: remake it, or frame it with strips cut 1″ wide, two 12 1/4″ long at its sides, then two of 13 1/4″; trim it to 12 1/2 × 12 1/2″ with the block in the middle. 1/8″ of it will show all round: a sliver. Remaking the block, or framing every block alike, looks better.',
+      '1/4″ too small: remake it, or build it up with strips cut 1″ wide, two 12 1/4″ long at its sides, then two of 13 1/4″; trim it to 12 1/2 × 12 1/2″ with the block in the middle. 1/8″ of it will show all round: a sliver. Remaking the block, or framing every block alike, looks better.',
     );
     // 5/8" is a frame, and needs no such word.
     expect(judge(block(11.25)).text).toMatch(/5\/8″ of it will show all round\.$/);
@@ -98,7 +98,7 @@ describe('one block judged', () => {
     );
     // 1 1/4" short: 5/8" shows on each side, 1/8" is trimmed off: 3/4" finished, 1 1/4" cut.
     expect(judge(block(11.25)).text).toContain(
-      'frame it with strips cut 1 1/4″ wide, two 11 1/4″ long at its sides, then two of 12 3/4″',
+      'build it up with strips cut 1 1/4″ wide, two 11 1/4″ long at its sides, then two of 12 3/4″',
     );
     expect(judge(block(12.25, 12.25, { points: true })).text).toContain(
       'sew the strips at exactly the seam allowance, or they are lost',

@@ -92,7 +92,7 @@ describe('strips', () => {
     expect(group!.strips.working).toContain('Pieces: 2 × 4 from what is left of strips already cut');
   });
 
-  test('a piece wider than the fabric is named, not hidden', () => {
+  test('a piece wider than the cloth is named, not hidden', () => {
     expect(
       planStrips([lineOf({ name: 'Squares', width: 42, length: 42, count: 1 })], clothOf(40)),
     ).toMatchObject({ groups: [], tooWide: [{ wanted: { name: 'Squares' }, measure: 'width' }] });
@@ -156,7 +156,7 @@ describe('binding', () => {
     expect(binding.length.value).toBe(154);
     expect(binding.strips.value).toBe(4);
     expect(binding.strips.working[0]).toBe('154 ÷ 40 usable = 3.85, up to whole strips: 4');
-    expect(shopCut(4 * 2.5, { squaring: 0.5, shrinkage: 0 }, 'in').amount).toBe('1/3');
+    expect(shopCut(4 * 2.5, { ...NO_ALLOWANCE, squaring: 0.5 }, 'in').amount).toBe('1/3');
   });
   // Common practice: when the last strip is all but used (3.98) take one more.
   test('3.98 strips is five', () => {
@@ -192,7 +192,7 @@ describe('backing', () => {
       { seams: 'none', panels: 1, fabric: { value: 34 } },
     ]);
   });
-  test('least fabric first, panels reach', () => {
+  test('least cloth first, panels reach', () => {
     const length = fc.integer({ min: 20 * 16, max: 120 * 16 }).map((n) => n / 16);
     fc.assert(
       fc.property(length, length, fc.integer({ min: 36, max: 104 }), (width, height, usable) => {
@@ -214,8 +214,8 @@ describe('backing', () => {
   });
 });
 
-describe('fabric by fabric', () => {
-  test('every use of a fabric is counted once, with its working', () => {
+describe('cloth by cloth', () => {
+  test('every use of a cloth is counted once, with its working', () => {
     const plan = startPlan('sashed-sampler');
     const quilt = quiltOf(12, 3, 4, plan.setting, { borders: plan.borders });
     // Border and binding each have their own cloth: nothing is one silently.
@@ -223,7 +223,8 @@ describe('fabric by fabric', () => {
       ['sash', '5/8 yd'],
       ['accent', '1/8 yd'],
       ['border', '7/8 yd'],
-      ['binding', '1/2 yd'],
+      // 17 1/2 + 1/2 + 1/4 for the second squaring: half a yard would be short of it.
+      ['binding', '5/8 yd'],
       ['back', '3 1/4 yd'],
     ]);
     expect(quilt.fabrics[2]!.needed.working).toEqual([
@@ -231,7 +232,7 @@ describe('fabric by fabric', () => {
     ]);
     expect(quilt.fabrics[3]!.needed.working).toEqual(['Binding: 7 strips × 2 1/2 = 17.5']);
   });
-  test('one fabric for everything gathers everything', () => {
+  test('one cloth for everything gathers everything', () => {
     const plan = inchPlan({});
     const all = plan.fabrics.slice(0, 1);
     const one = all[0]!.id;
@@ -249,7 +250,7 @@ describe('fabric by fabric', () => {
     expect(quilt.fabrics[0]!.needed.value).toBeLessThan(11 * 2 + 6 * 2.5 + 100);
     expect(quilt.fabrics[0]!.bound).toBeLessThanOrEqual(quilt.fabrics[0]!.needed.value);
   });
-  test('says when a fabric is too narrow for a setting triangle', () => {
+  test('says when a cloth is too narrow for a setting triangle', () => {
     const quilt = quiltOf(30, 2, 2, { kind: 'on-point' });
     expect(quilt.advice.map((a) => a.message).join()).toContain(
       'Squares for side triangles are cut 43 3/4″ wide and Triangles is 40″ usable',
@@ -259,7 +260,7 @@ describe('fabric by fabric', () => {
 
 describe('bought with something to spare', () => {
   const buy = (needed: number, squaring = 0.5, shrinkage = 0) =>
-    shopCut(needed, { squaring, shrinkage }, 'in');
+    shopCut(needed, { ...NO_ALLOWANCE, squaring, shrinkage }, 'in');
   // Rule BU-2. From memory: half an inch squares an end, a centimetre in metric.
   test('what is exactly a shop cut is the next one, and that is said', () => {
     expect(buy(9)).toMatchObject({
@@ -272,12 +273,12 @@ describe('bought with something to spare', () => {
       },
     });
     expect(buy(10).length.working).toHaveLength(1);
-    expect(shopCut(90, { squaring: 1, shrinkage: 0 }, 'cm')).toMatchObject({ amount: '1.0' });
+    expect(shopCut(90, { ...NO_ALLOWANCE, squaring: 1 }, 'cm')).toMatchObject({ amount: '1.0' });
     expect(buy(0)).toMatchObject({
       amount: '0',
       length: { working: ['0 needed, next shop cut: 0 yd = 0″'] },
     });
-    expect(shopCut(81, { squaring: 1, shrinkage: 0 }, 'cm').length.working).toEqual([
+    expect(shopCut(81, { ...NO_ALLOWANCE, squaring: 1 }, 'cm').length.working).toEqual([
       '81 needed + 1 to square the end = 82 cm, next 10 cm: 0.9 m',
     ]);
   });
@@ -295,7 +296,7 @@ describe('bought with something to spare', () => {
       },
     });
   });
-  test('the plan says how much; each fabric shrinks by its own', () => {
+  test('the plan says how much; each cloth shrinks by its own', () => {
     const plan = startPlan('sashed-sampler');
     const shrunk = {
       ...plan,
@@ -313,7 +314,7 @@ describe('what it costs', () => {
   const priced = (length: number, price: number | null) => ({
     length,
     price,
-    allowance: { squaring: 0, shrinkage: 0 },
+    allowance: { ...NO_ALLOWANCE, squaring: 0 },
   });
   // Arithmetic: a yard and an eighth at 12, half a yard at 9: 13.50 + 4.50.
   test('each length as the shop cuts it, at its price a yard, to the penny', () => {
@@ -325,7 +326,7 @@ describe('what it costs', () => {
     expect(costOf([priced(40, 12)], 'in')!.working).toEqual(['1 1/8 yd at 12 = 13.50']);
     expect(costOf([priced(12, 9.99)], 'in')!.value).toBe(3.33);
     expect(costOf([priced(91, 12)], 'cm')).toMatchObject({ value: 12, working: ['1.0 m at 12 = 12.00'] });
-    expect(costOf([{ ...priced(36, 10), allowance: { squaring: 0.5, shrinkage: 0 } }], 'in')!.value).toBe(
+    expect(costOf([{ ...priced(36, 10), allowance: { ...NO_ALLOWANCE, squaring: 0.5 } }], 'in')!.value).toBe(
       11.25,
     );
   });

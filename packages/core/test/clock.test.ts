@@ -226,6 +226,21 @@ describe('a maker’s pace', () => {
     expect(done.sittings).toBe(1);
     expect(done.working.join(' ')).toContain('is 6 min');
   });
+  // The inch is 2.54 cm by definition: a square metre is 10.764 square feet, a metre 3.281 feet; 12 × 10.764 = 129.2.
+  test('told by the metre to whoever measures in centimetres, the same pace', () => {
+    const evening: Sitting = { ...sewn(300, 0, 1), work: 'bind' };
+    const [feet, metres] = [pacesFrom([], none), pacesFrom([], none, 'cm')];
+    expect([feet.quilt.rate, metres.quilt.rate]).toEqual([
+      '12 min a square foot',
+      '2 h 09 min a square metre',
+    ]);
+    expect([feet.bind.rate, metres.bind.rate]).toEqual(['9 min a foot of edge', '30 min a metre of edge']);
+    expect(metres.sew.rate).toBe(feet.sew.rate);
+    expect(metres.quilt.minutes).toBe(feet.quilt.minutes);
+    const own = pacesFrom([evening], () => 20, 'cm').bind;
+    expect(own.working.join(' ')).toContain('the middle of 1 sitting is 49 min');
+    expect(own.minutes).toBe(pacesFrom([evening], () => 20).bind.minutes);
+  });
   test('two makers’ clocks of one log in any order give one pace', () => {
     const e = entriesOf();
     const log: LogEntry[] = [

@@ -126,11 +126,11 @@ describe('asked wrongly', () => {
     expect([start('triangles', 'seam', 'in'), start('triangles', 'seam', 'cm')]).toEqual([0.25, 0.75]);
     // Any other length as one would say it in centimetres.
     expect(start('backing', 'seam', 'cm')).toBe(1.5);
-    // Rule US-1: every length is a round metric figure, to the half centimetre or the usual seam.
+    // Rule US-1: every length is a round metric figure, to the half centimetre, the usual seam or a cord's 3 mm.
     for (const { flags } of TOPICS)
       for (const flag of flags)
         if (flag.type === 'length' && flag.start)
-          expect([0.75, Math.round(flag.start.cm * 2) / 2]).toContain(flag.start.cm);
+          expect([0.75, 0.3, Math.round(flag.start.cm * 2) / 2]).toContain(flag.start.cm);
     expect([start('binding', 'school', 'cm'), start('setting', 'across', 'cm')]).toEqual(['plus-ten', null]);
   });
   test('the bias square is the rule of the root, or as much more as geometry asks for; what it gives stands beside it', () => {
@@ -156,6 +156,8 @@ describe('asked wrongly', () => {
       backing: QUILT,
       flange: QUILT,
       'prairie-points': QUILT,
+      facing: { ...QUILT, corners: 'bevelled' },
+      piping: QUILT,
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };
@@ -184,7 +186,7 @@ describe('asked wrongly', () => {
       (askCounter(topic, flags, 'in') as unknown as { headline: string }).headline;
     expect(headline('binding', { width: '36', height: '36' })).toBe('4 strips, 1/3 yd');
     expect(headline('binding', { perimeter: '198', grain: 'bias' })).toBe('A square of 25″, 3/4 yd');
-    expect(headline('backing', { width: '75', height: '84' })).toBe('2 panels, vertical seams, 5 1/8 yd');
+    expect(headline('backing', { width: '75', height: '84' })).toBe('2 panels, upright seams, 5 1/8 yd');
     expect(headline('setting', { block: '12', across: '3', down: '4' })).toBe('36 × 48″, 12 blocks');
   });
   test('what is drawn is what is said: whole strips on the cloth to ask for, the square with all its strips inside', () => {
@@ -227,6 +229,8 @@ describe('asked wrongly', () => {
       backing: QUILT,
       flange: QUILT,
       'prairie-points': QUILT,
+      facing: { ...QUILT, corners: 'bevelled' },
+      piping: QUILT,
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

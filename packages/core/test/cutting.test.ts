@@ -183,7 +183,7 @@ test('what lies under a covered sash is cut and marked as lying under it', () =>
   expect(said(false).some((name) => /batting|back/.test(name))).toBe(false);
 });
 
-test('a price is asked of a fabric that is cut', () => {
+test('a price is asked of a cloth that is cut', () => {
   const priced = inchPlan({}).fabrics.map((f) => ({ ...f, price: 12 }));
   const sash = quiltOf(12, 3, 4, { kind: 'sashed' }, { fabrics: priced }).fabrics.find(
     (f) => f.fabric.id === 'sash',

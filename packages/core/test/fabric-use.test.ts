@@ -6,7 +6,7 @@ const plan = inchPlan({ borders: [borderOf(2, 'border'), borderOf(4, 'accent')] 
 const at = (path: readonly (string | number)[], value: unknown): unknown =>
   path.reduce<unknown>((v, key) => (v as Record<string, unknown>)[key], value);
 
-describe('every job a fabric is chosen for', () => {
+describe('every job a cloth is chosen for', () => {
   test.each(fabricUses(plan).map((use): [string, FabricUse] => [JSON.stringify(use), use]))(
     '%s: chosen, found, and where its path says',
     (_, use) => {
@@ -21,7 +21,7 @@ describe('every job a fabric is chosen for', () => {
       expect(planProblems(wrong)).toEqual([
         {
           path: fabricUsePath(plan, use),
-          message: expect.stringContaining('No fabric in this plan has the id “nowhere”'),
+          message: expect.stringContaining('No cloth in this plan has the id “nowhere”'),
         },
       ]);
     },
@@ -29,7 +29,7 @@ describe('every job a fabric is chosen for', () => {
 });
 
 describe('what is bought follows the choice', () => {
-  test('cornerstones cut from the sash fabric take their strips with the sashes', () => {
+  test('cornerstones cut from the sash cloth take their strips with the sashes', () => {
     const own = quiltOf(12, 3, 4, { kind: 'sashed', sash: 1.5 });
     const same = quiltOf(
       12,

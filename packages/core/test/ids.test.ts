@@ -32,7 +32,7 @@ const withSetting = (plan: Plan, change: object): Plan => ({
 const SAME_PIECES: readonly Edit[] = [
   { name: 'another name', to: (p) => ({ ...p, title: 'Another' }) },
   {
-    name: 'fabrics renamed',
+    name: 'cloths renamed',
     to: (p) => ({ ...p, fabrics: p.fabrics.map((f) => ({ ...f, name: `New ${f.name}` })) }),
   },
   {

@@ -139,7 +139,7 @@ describe('on the quilt', () => {
     for (const { from, to } of joins)
       expect(Math.min(Math.abs(to.x - from.x), Math.abs(to.y - from.y))).toBeCloseTo(0, 9);
   });
-  test('a fabric wide enough, or cut along the selvage, has none', () => {
+  test('a cloth wide enough, or cut along the selvage, has none', () => {
     expect(quilt({}, 108).joins).toEqual([]);
     expect(quilt({ cut: 'lengthwise' }).joins).toEqual([]);
   });
@@ -161,7 +161,7 @@ describe('on the quilt', () => {
       .advice.map((a) => a.message)
       .join();
     expect(said).toMatch(
-      /A join falls .*″ from the middle or an end of its strip, however they are cut\. Cut one strip more and it moves to/,
+      /However the strips are cut, one join falls .*″ from the middle or an end, where it shows\. Cut one strip more and it moves to/,
     );
   });
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lieOf, layOut, type Piece } from '../src/index.ts';
+import { orientationOf, layOut, type Piece } from '../src/index.ts';
 import { anyPlan, quiltOf, type SomeSetting } from './support/plans.ts';
 
 const blocksOf = (pieces: readonly Piece[]) => pieces.filter((p) => p.spot !== undefined);
@@ -40,8 +40,8 @@ describe('how blocks lie', () => {
       for (const a of blocks)
         for (const b of blocks)
           if (a !== b && shareSide(a, b))
-            expect(lieOf({ turn: 'odd', swap: 'odd' }, a.spot!)).not.toEqual(
-              lieOf({ turn: 'odd', swap: 'odd' }, b.spot!),
+            expect(orientationOf({ turn: 'odd', swap: 'odd' }, a.spot!)).not.toEqual(
+              orientationOf({ turn: 'odd', swap: 'odd' }, b.spot!),
             );
     }
   });
@@ -51,9 +51,11 @@ describe('how blocks lie', () => {
       [1, 0],
       [1, 1],
       [0, 1],
-    ].map(([column, row]) => lieOf({ turn: 'round', swap: 'none' }, { column: column!, row: row! }).turn);
+    ].map(
+      ([column, row]) => orientationOf({ turn: 'round', swap: 'none' }, { column: column!, row: row! }).turn,
+    );
     expect(turns).toEqual([0, 1, 2, 3]);
-    expect(lieOf({ turn: 'round', swap: 'none' }, { column: 1, row: -1 }).turn).toBe(2);
+    expect(orientationOf({ turn: 'round', swap: 'none' }, { column: 1, row: -1 }).turn).toBe(2);
   });
   test('half of thirty blocks are to be made with the background swapped, and it says so', () => {
     const quilt = quiltOf(10, 5, 6, { kind: 'edge-to-edge' }, { places: { turn: 'none', swap: 'odd' } });

@@ -29,11 +29,11 @@ const EDITS: Readonly<Record<string, (p: Plan) => Plan>> = {
   squaring: (p) => ({ ...p, squaring: 1 }),
   batting: (p) => ({ ...p, batting: { ...p.batting, fibre: 'wool' } }),
   'a border more': (p) => ({ ...p, borders: [...p.borders, { ...borderOf(1, 'accent'), id: 'new' }] }),
-  'fabric renamed': (p) => ({
+  'cloth renamed': (p) => ({
     ...p,
     fabrics: p.fabrics.map((f, i) => (i === 0 ? { ...f, name: 'Indigo' } : f)),
   }),
-  'fabric priced': (p) => ({
+  'cloth priced': (p) => ({
     ...p,
     fabrics: p.fabrics.map((f, i) => (i === 0 ? { ...f, price: 12 } : f)),
   }),

@@ -55,7 +55,7 @@ describe('the sizes in words', () => {
   });
   test('one too small among many', () =>
     expect(said([...blocks(12), ...blocks(1, 12.25)])).toBe(
-      '1 too small: Block 1 (12 1/4″ × 12 1/4″). Remake, or frame with a coping strip.',
+      '1 too small: Block 1 (12 1/4″ × 12 1/4″). Remake, or build it up with coping strips.',
     ));
   test('all of another size than the quilt is laid out for', () => {
     expect(said(blocks(4, 12.25))).toBe(

@@ -74,14 +74,14 @@ describe('a plan from outside', () => {
       /^borders.0.sides: A border of -2″ cannot be right/,
     ],
     [
-      'a fabric nobody listed',
+      'a cloth nobody listed',
       { ...start, binding: { ...start.binding, fabric: 'velvet' } },
-      /^binding.fabric: No fabric in this plan has the id “velvet”/,
+      /^binding.fabric: No cloth in this plan has the id “velvet”/,
     ],
     [
       'one id twice',
       { ...start, fabrics: [start.fabrics[0], ...start.fabrics] },
-      /^fabrics.1.id: Two fabrics share the id/,
+      /^fabrics.1.id: Two cloths share the id/,
     ],
     [
       'a sash wider than the block',
@@ -119,7 +119,7 @@ describe('a plan from outside', () => {
   test('a byte-order mark is no obstacle', () =>
     expect(readPlanJson(`\uFEFF${writePlanJson(start)}`).ok).toBe(true));
 
-  test('a version 1 plan comes up whole: borders, sash strips, fabrics', () => {
+  test('a version 1 plan comes up whole: borders, sash strips, cloths', () => {
     const old = {
       ...start,
       schemaVersion: 1,
@@ -201,6 +201,7 @@ describe('a plan from outside', () => {
         edge: {
           ...start.edge,
           flange: { ...start.edge.flange, fabric: 'binding' },
+          piping: { ...start.edge.piping, fabric: 'binding' },
           points: { ...start.edge.points, fabrics: ['binding'] },
         },
         fabrics: [
@@ -225,14 +226,13 @@ describe('a plan from outside', () => {
     const points = { square: 4, opening: 6 };
     const up = (own: object) =>
       migratePlan({ schemaVersion: 10, edge: { shape: 'square', points: own } } as { schemaVersion: number });
-    expect(up(points)).toEqual({
-      schemaVersion: SCHEMA_VERSION,
-      edge: { shape: 'square', points: { ...points, sewn: 'quilted' } },
-    });
+    const edge = (up(points) as { edge: { points: object; shape: string } }).edge;
+    expect([edge.points, edge.shape]).toEqual([{ ...points, sewn: 'quilted' }, 'square']);
     expect(up({ ...points, sewn: 'turned' })).toMatchObject({ edge: { points: { sewn: 'turned' } } });
     expect(migratePlan({ schemaVersion: 10, edge: 3 } as never)).toEqual({
       schemaVersion: SCHEMA_VERSION,
       edge: 3,
+      spareStrip: false,
     });
   });
   test('older versions come up step by step', () => {

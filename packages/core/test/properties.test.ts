@@ -207,7 +207,7 @@ describe('every quilt', () => {
     );
   });
 
-  test('fabric bought is what is needed or more, strips hold what they yield, every figure has a working', () => {
+  test('cloth bought is what is needed or more, strips hold what they yield, every figure has a working', () => {
     fc.assert(
       fc.property(anyPlan, (plan) => {
         for (const { fabric, strips, pieces, bound, needed, buy } of computeQuilt(plan).fabrics) {

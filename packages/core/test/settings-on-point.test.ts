@@ -6,7 +6,7 @@ const size = (figure: { width: { value: number }; height: { value: number } }) =
   figure.height.value,
 ];
 
-const WITH_SQUARING = { squaring: 0.5, shrinkage: 0 };
+const WITH_SQUARING = { squaring: 0.5, again: 0, spare: 0, shrinkage: 0 };
 
 describe('on point', () => {
   // Common practice: 10" blocks, 1 × 2.

@@ -3,7 +3,7 @@ import { boughtIn, computeQuilt, holdsIn, type LogEntry, spokenCut, spokenList }
 import { shopCut } from '../src/shopping/shop-cut.ts';
 import { inchPlan } from './support/plans.ts';
 
-const NOTHING = { squaring: 0, shrinkage: 0 };
+const NOTHING = { squaring: 0, again: 0, spare: 0, shrinkage: 0 };
 
 // Rule BU-1, common practice: eighths, quarters, thirds and halves of a yard, said as one says them.
 test.each([

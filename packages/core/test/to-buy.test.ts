@@ -24,15 +24,15 @@ describe('what is bought follows what happened (rule BU-3)', () => {
     expect(table.now().taken).toBe(13.5);
     expect(said(buying(table.plan, table.log, 'border'))).toEqual([0, '0 yd', 'in the house']);
     // At 5½ the four are 216 long: 7 × 40 − 6 × 5½ = 247 gets there, 6 × 40 − 5 × 5½ = 212½ does not. Seven strips are
-    // 38½; 31½ − ½ − 13½ = 17½ are left, which hold three of them, 16½.
+    // 38½; 31½ − ½ − ¼ for the second squaring − 13½ = 17¼ are left, which hold three of them, 16½.
     table.plan = { ...table.plan, borders: [{ ...table.plan.borders[0]!, sides: 5, ends: 5 }] };
     const wider = buying(table.plan, table.log, 'border');
     expect(said(wider)).toEqual([22, '5/8 yd', null]);
-    expect(wider).toMatchObject({ have: 31.5, inAll: 13.5 + 38.5 + 0.5 });
+    expect(wider).toMatchObject({ have: 31.5, inAll: 13.5 + 38.5 + 0.5 + 0.25 });
     expect(wider.needed.working).toEqual([
       'Cut off so far: 13 1/2″',
       'Still to be cut off: 38.5',
-      'Of 31 1/2″ in the house 17 1/2″ are left, which hold 16 1/2″ of it',
+      'Of 31 1/2″ in the house 17 1/4″ are left, which hold 16 1/2″ of it',
       '38.5 − 16.5 = 22',
     ]);
     // The three strips of 4½ serve nothing that is 5½ wide, and are said to be left over.

@@ -1,6 +1,15 @@
 import { chosenSewing } from '../src/sewing/chosen.ts';
-import { CAUTIONS, cautionsOf, computeQuilt, convertPlan, type Plan, startBorder } from '../src/index.ts';
-import { inchPlan } from './support/plans.ts';
+import {
+  CAUTIONS,
+  cautionsOf,
+  computeQuilt,
+  convertPlan,
+  type Plan,
+  startBed,
+  startBorder,
+  TIPS,
+} from '../src/index.ts';
+import { inchPlan, wholeSetting } from './support/plans.ts';
 
 /*
  * What a maker is told goes to its end, in an order that can be done, and by one method. Orders, overlaps and what is
@@ -159,6 +168,34 @@ describe('seams', () => {
     const said = cautionsOf(guide(sampler()));
     expect(said).toContain(CAUTIONS.blade);
     expect(new Set(said).size).toBe(said.length);
+  });
+  // Common practice: each tip at the step it helps, and only there.
+  test('tips stand where they help', () => {
+    const where = (plan: Plan, tip: string, method?: string) =>
+      guide(plan, method).flatMap(({ id, does, wrong }) => ([...does, ...wrong].includes(tip) ? [id] : []));
+    expect(where(sampler(), TIPS.walking)).toEqual(['quilt', 'binding']);
+    expect(where(sampler(), TIPS.topEdge)).toEqual(['layer']);
+    expect(where(sampler(), TIPS.joins)).toEqual(['binding']);
+    expect(where(sampler(), TIPS.starch)).toEqual([]);
+    const bias = sampler({ binding: { ...sampler().binding, grain: 'bias-square' } });
+    expect(where(bias, TIPS.starch)).toEqual(['binding']);
+    expect(where(sampler(), TIPS.faceDown, 'web')).toEqual(['web']);
+    const onPoint = (edgeStones: 'whole' | 'halved') =>
+      sampler({ setting: wholeSetting({ kind: 'on-point-sashed', edgeStones }) });
+    expect(where(onPoint('whole'), TIPS.stayWhole)).toEqual(['corners']);
+    expect(where(onPoint('whole'), TIPS.stayHalved)).toEqual([]);
+    expect(where(onPoint('halved'), TIPS.stayHalved)).toEqual(['corners']);
+    const notes = (plan: Plan) => computeQuilt(plan).fabrics.flatMap((cloth) => cloth.notes);
+    expect(notes(onPoint('whole')).filter((note) => note === TIPS.starch)).toHaveLength(1);
+    expect(notes(sampler())).not.toContain(TIPS.starch);
+  });
+  // Common practice: safe sleep is spoken of where the quilt is for a baby's bed, whatever its edge.
+  test('a quilt for a cot speaks of safe sleep, once, where it is done', () => {
+    const cot = sampler({ target: startBed('us-crib', 'in') });
+    expect(guide(cot).flatMap(({ id, cautions }) => (cautions.includes(CAUTIONS.sleep) ? [id] : []))).toEqual(
+      ['binding'],
+    );
+    expect(cautionsOf(guide(sampler({ target: startBed('us-queen', 'in') })))).not.toContain(CAUTIONS.sleep);
   });
   // Rule SW-7: an eighth a block along that side, half an inch at most.
   test('a part is eased by its blocks along that side, and never by more than half an inch', () => {

@@ -168,6 +168,8 @@ describe('every working adds up', () => {
       backing: { width: '75', height: '84' },
       flange: { width: '60', height: '72' },
       'prairie-points': { width: '61', height: '72' },
+      facing: { width: '62', height: '73', corners: 'bevelled' },
+      piping: { width: '63', height: '74' },
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

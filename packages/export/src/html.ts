@@ -99,7 +99,7 @@ export async function htmlPage(job: TakeJob, missing: readonly string[] = []): P
 ${picture}
 <h2>To buy</h2>
 <table><tbody>
-${rows(buying.map(({ fabric, buy, settled }) => [`<span class="cloth" style="background:${asMarkup(fabric.colour)}"></span>${asMarkup(fabric.name)}`, asMarkup(settled === null ? buy.text : `nothing: ${settled}`), asMarkup(`${formatWithUnit(fabric.usableWidth, unit)} usable`)]))}
+${rows(buying.map(({ fabric, buy, settled, notes }) => [`<span class="cloth" style="background:${asMarkup(fabric.colour)}"></span>${asMarkup(fabric.name)}`, asMarkup(settled === null ? buy.text : `nothing: ${settled}`), asMarkup([`${formatWithUnit(fabric.usableWidth, unit)} usable`, ...notes].join('. '))]))}
 </tbody></table>
 <h2>To cut</h2>
 <table><thead><tr><th>How many</th><th>What</th><th>As cut</th><th>Cloth</th></tr></thead><tbody>

@@ -399,7 +399,7 @@ export const OPERATIONS: readonly Operation[] = [
       method: 'post',
       path: '/api/long-arm/quotes',
       group: 'Stand-ins',
-      says: 'Asks the simulated finishing service.',
+      says: 'Asks the simulated long-arm service.',
     },
     answers: { status: 200, says: 'Its answer.', schema: { type: 'object' } },
   },

@@ -59,7 +59,7 @@ export class ParcelService {
     what: string | undefined,
     wish: Pick<TakeJob, 'paper' | 'comma'>,
   ): Promise<Taken> {
-    if (!takeaway(to, what)) throw new Refusal(404, 'no-such-file', 'Nothing of a quilt is written so.');
+    if (!takeaway(to, what)) throw new Refusal(404, 'no-such-file', 'A quilt cannot be written as that.');
     const { quilts, pictures, outside } = this.rooms;
     const { plan, problems } = await quilts.get(id);
     if (problems.length > 0)

@@ -4,11 +4,11 @@ import { Refusal } from '../errors.ts';
 import { makePicture } from './make-picture.ts';
 
 /** What the workshop asks of this process, and what it answers. */
-export interface Order {
+export interface PictureJob {
   readonly number: number;
   readonly file: Uint8Array;
 }
-export type Delivery =
+export type PictureResult =
   | { readonly number: number; readonly made: Awaited<ReturnType<typeof makePicture>> }
   | { readonly number: number; readonly refusal: { status: number; code: string; message: string } };
 
@@ -16,8 +16,8 @@ export type Delivery =
 sharp.concurrency(1);
 sharp.cache(false);
 
-process.on('message', ({ number, file }: Order) => {
-  const deliver = (delivery: Delivery) => process.send!(delivery);
+process.on('message', ({ number, file }: PictureJob) => {
+  const deliver = (delivery: PictureResult) => process.send!(delivery);
   makePicture(Buffer.from(file)).then(
     (made) => deliver({ number, made }),
     (error: unknown) => {

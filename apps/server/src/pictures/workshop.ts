@@ -2,7 +2,7 @@ import type { ChildProcess } from 'node:child_process';
 import { Refusal } from '../errors.ts';
 import { programOf, startBeside } from '../program.ts';
 import type { MadePicture } from './make-picture.ts';
-import type { Delivery, Order } from './maker.ts';
+import type { PictureResult, PictureJob } from './maker.ts';
 
 /** What making one picture may take: kilobytes of memory, and time. */
 const MOST_MEMORY_KB = 1_500_000;
@@ -63,7 +63,7 @@ export class Workshop {
     this.at = job;
     this.maker ??= this.open();
     this.limit = setTimeout(() => this.maker?.kill('SIGKILL'), MOST_MS);
-    const order: Order = { number: ++this.number, file: job.file };
+    const order: PictureJob = { number: ++this.number, file: job.file };
     this.maker.send(order, (error) => error && this.failed());
   }
 
@@ -74,7 +74,7 @@ export class Workshop {
         ? MAKER
         : ['sh', '-c', `ulimit -d ${MOST_MEMORY_KB}; exec "$@"`, 'maker', ...MAKER];
     const maker = startBeside(limited);
-    maker.on('message', (delivery: Delivery) => this.delivered(delivery));
+    maker.on('message', (delivery: PictureResult) => this.delivered(delivery));
     maker.on('error', () => this.failed());
     maker.on('exit', () => {
       if (this.maker !== maker) return;
@@ -84,7 +84,7 @@ export class Workshop {
     return maker;
   }
 
-  private delivered(delivery: Delivery): void {
+  private delivered(delivery: PictureResult): void {
     const job = this.done(delivery.number);
     if (!job) return;
     if ('made' in delivery) job.resolve({ ...delivery.made, bytes: Buffer.from(delivery.made.bytes) });

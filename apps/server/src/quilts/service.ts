@@ -245,7 +245,7 @@ export class QuiltService {
     throw new Refusal(
       422,
       'unreadable',
-      `This quilt cannot be read any more: ${read.problems[0]!.message} Its file can be taken away, and a snapshot of it gone back to.`,
+      `This quilt cannot be read any more: ${read.problems[0]!.message} Its file can be taken away, and a version of it gone back to.`,
       { id: row.id, revision: row.revision, title: card.title },
     );
   }

@@ -96,7 +96,7 @@ export function behindDoor(
       (link ? ofLinks : ofWords)(request, response, next);
     },
     async (request, response) => {
-      const body = parseBody(enterBody, request.body, 'Say the passphrase, or use a link.');
+      const body = parseBody(enterBody, request.body, 'Enter the passphrase, or use a link.');
       const by =
         'link' in body
           ? (await links.openedBy(body.link))?.id
@@ -123,7 +123,7 @@ export function behindDoor(
   door.use('/api', async (request, response, next) => {
     const who = await whoHolds((request as { session?: Session | null }).session ?? {});
     if (who === null)
-      throw new Refusal(401, 'not-let-in', 'Say the passphrase first, or use the link you were given.');
+      throw new Refusal(401, 'not-let-in', 'Enter the passphrase first, or use the link you were given.');
     response.locals['who'] = who;
     next();
   });

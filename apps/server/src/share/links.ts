@@ -4,12 +4,12 @@ import type { Surroundings } from '../quilts/service.ts';
 import { hashOfSecret, isSecret, newSecret } from './secrets.ts';
 
 /** What somebody may do who came in from the local network. */
-export type May = 'view' | 'edit';
+export type Permission = 'view' | 'edit';
 
 interface LinkRow {
   readonly id: string;
   readonly name: string;
-  readonly may: May;
+  readonly may: Permission;
   readonly secret_hash: string;
   readonly made_at: string;
   readonly taken_back_at: string | null;
@@ -19,7 +19,7 @@ interface LinkRow {
 export interface Link {
   readonly id: string;
   readonly name: string;
-  readonly may: May;
+  readonly may: Permission;
   readonly madeAt: string;
 }
 
@@ -36,7 +36,7 @@ export class Links {
   }
 
   /** Makes one; its secret is told this once. */
-  async make(name: string, may: May): Promise<Link & { readonly secret: string }> {
+  async make(name: string, may: Permission): Promise<Link & { readonly secret: string }> {
     const secret = newSecret();
     const id = this.outside.newId();
     const madeAt = this.outside.now().toISOString();
@@ -66,7 +66,7 @@ export class Links {
   }
 
   /** What a link lets its holder do now; null once it was taken back. */
-  async mayNow(id: string): Promise<May | null> {
+  async mayNow(id: string): Promise<Permission | null> {
     return (await this.standing(id))?.may ?? null;
   }
 

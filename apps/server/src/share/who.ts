@@ -1,9 +1,9 @@
 import { type Request, type RequestHandler, type Response, Router } from 'express';
 import { Refusal } from '../errors.ts';
-import type { May } from './links.ts';
+import type { Permission } from './links.ts';
 
 /** Who asks: whoever sits at the machine, or somebody from the local network and what they may. */
-export type Who = 'owner' | May;
+export type Who = 'owner' | Permission;
 
 /** Who asks; the door writes it down, and without a door it is whoever sits at the machine. */
 export const whoIs = (response: Response): Who => (response.locals['who'] as Who | undefined) ?? 'owner';

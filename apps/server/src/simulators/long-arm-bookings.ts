@@ -12,7 +12,7 @@ export interface Asked {
   readonly entry: string;
 }
 
-/** The finishing service's bookings, kept in the log: asked twice with one entry, a job is booked once. */
+/** The long-arm service's bookings, kept in the log: asked twice with one entry, a job is booked once. */
 export class LongArmBookings {
   constructor(
     private readonly service: LongArm,
@@ -53,7 +53,7 @@ export class LongArmBookings {
     const before = cancelled.find((entry) => entry.body.number === number);
     if (before) return before;
     if (!numbers.has(number))
-      throw new Refusal(404, 'no-such-booking', 'The finishing service has no booking of this number.');
+      throw new Refusal(404, 'no-such-booking', 'The long-arm service has no booking of this number.');
     const at = this.now().toISOString();
     const entry: Cancelled = { id, quilt, at, kind: 'booking-cancelled', body: { number } };
     await this.log.add([entry]);

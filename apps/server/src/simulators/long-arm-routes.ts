@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { parseBody } from '../parse-body.ts';
 import type { LongArmBookings } from './long-arm-bookings.ts';
 
-const NO_JOB = 'The finishing service cannot read this job: it needs the sizes of top, backing and batting.';
+const NO_JOB = 'The long-arm service cannot read this job: it needs the sizes of top, backing and batting.';
 const NOT_ASKED = 'Say for which quilt, and with which entry of the log.';
 
 export const asked = z.object({
@@ -13,7 +13,7 @@ export const asked = z.object({
 });
 export const bookBody = asked.extend({ job: longArmJobSchema });
 
-/** The simulated finishing service over HTTP: what it says of a job, booking it, and taking a booking back. */
+/** The simulated long-arm service over HTTP: what it says of a job, booking it, and taking a booking back. */
 export function longArmRoutes(bookings: LongArmBookings): Router {
   const router = Router();
   router.post('/quotes', async (request, response) => {

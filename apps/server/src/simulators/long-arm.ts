@@ -36,7 +36,7 @@ const WAITING = [1, 2, 1, 3, 1, 2];
 type Waiting = Pick<EntryBody['booked'], 'starts' | 'ready'>;
 
 /**
- * A stand-in for a finishing service with a long-arm machine: it takes a job's sizes, refuses what will not go
+ * A stand-in for a long-arm service with a long-arm machine: it takes a job's sizes, refuses what will not go
  * on its frame and says why, or answers with a price and its place in the queue. Booked jobs lengthen the queue;
  * which those are stands in the log.
  */

@@ -92,7 +92,7 @@ export class Shop {
         throw new Refusal(
           409,
           'not-enough',
-          `There is no longer so much of ${bolt.name}: ${round(convertLength(there, 'in', unit))} ${unit === 'in' ? 'inches' : 'cm'} are left. Ask again.`,
+          `Only ${round(convertLength(there, 'in', unit))} ${unit === 'in' ? 'inches' : 'cm'} of ${bolt.name} is left now. Ask again.`,
         );
       left.set(id, there - inches);
       return { cloth, bolt: id, name: bolt.name, length: cut, cost: costOf(bolt, cut, unit) };

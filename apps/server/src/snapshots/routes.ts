@@ -14,7 +14,7 @@ export function snapshotRoutes(snapshots: SnapshotService): Router {
     response.json(await snapshots.list(quiltOf(request.params)));
   });
   router.post('/', async (request, response) => {
-    const { name, id } = parseBody(makeBody, request.body, 'A snapshot needs a name of at most 80 letters.');
+    const { name, id } = parseBody(makeBody, request.body, 'A version needs a name of at most 80 letters.');
     response.status(201).json(await snapshots.make(quiltOf(request.params), name, id));
   });
   router.get('/:snapshot', async (request, response) => {

@@ -43,15 +43,15 @@ export class SnapshotService {
   /** What a snapshot holds. @throws Refusal where there is none, or it cannot be read */
   async plan(quilt: string, id: string): Promise<Plan> {
     const row = await this.rows.find(quilt, id);
-    if (!row) throw new Refusal(404, 'no-such-snapshot', 'There is no such snapshot of this quilt.');
+    if (!row) throw new Refusal(404, 'no-such-snapshot', 'There is no such version of this quilt.');
     const read = readText(row.plan);
     if (!read.ok)
-      throw new Refusal(422, 'unreadable', 'This snapshot cannot be read any more. Try an earlier one.');
+      throw new Refusal(422, 'unreadable', 'This version cannot be read any more. Try an earlier one.');
     return read.plan;
   }
 
   async drop(quilt: string, id: string): Promise<void> {
     if (!(await this.rows.drop(quilt, id)))
-      throw new Refusal(404, 'no-such-snapshot', 'There is no such snapshot of this quilt.');
+      throw new Refusal(404, 'no-such-snapshot', 'There is no such version of this quilt.');
   }
 }

@@ -26,7 +26,7 @@ export function CannotDraw() {
           </Button>
         </p>
       )}
-      <a href={`/api/quilts/${id}/file`}>Take its file away</a>
+      <a href={`/api/quilts/${id}/file`}>Download its file</a>
       <br />
       <Link to="/">Go to the shelf</Link>
     </LostPage>

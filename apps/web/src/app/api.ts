@@ -2,7 +2,7 @@ import type { LogEntry, LongArmAnswer, LongArmJob, Plan, Problem, Stage } from '
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { MadePicture } from '../outbox/items.ts';
 import { deviceName } from './device.ts';
-import { doorShut } from './houseSlice.ts';
+import { doorShut } from './accessSlice.ts';
 
 const logReader = async () => (await import('./readLog.ts')).logEntrySchema;
 const longArmReader = async () => (await import('./readLongArm.ts')).longArmAnswerSchema;

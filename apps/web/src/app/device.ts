@@ -20,7 +20,7 @@ export function nameDevice(name: string): void {
 }
 
 const guess = (): string =>
-  globalThis.matchMedia?.('(pointer: coarse)').matches ? 'A tablet or telephone' : 'A computer';
+  globalThis.matchMedia?.('(pointer: coarse)').matches ? 'A tablet or phone' : 'A computer';
 
 /** The paper printers have where this device is: letter in the north of America. */
 export const usualPaper = (): 'letter' | 'a4' =>

@@ -1,7 +1,7 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useContext } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { type Keeping, openKeeping, whenOpen } from '../outbox/keeping.ts';
+import { type BrowserStore, openBrowserStore, whenOpen } from '../outbox/browserStore.ts';
 import { logReducer } from '../outbox/logSlice.ts';
 import { outboxReducer } from '../outbox/outboxSlice.ts';
 import { openTab } from '../outbox/tabs.ts';
@@ -13,7 +13,7 @@ import { savingReducer } from '../quilt/savingSlice.ts';
 import { viewReducer } from '../quilt/viewSlice.ts';
 import { api } from './api.ts';
 import { CalmState } from './calm.ts';
-import { houseReducer } from './houseSlice.ts';
+import { houseReducer } from './accessSlice.ts';
 
 const reducer = combineReducers({
   plan: planReducer,
@@ -29,9 +29,9 @@ export type RootState = ReturnType<typeof reducer>;
 
 /** The store with its outbox. Tests may give what is kept, and which tabs are open. */
 export function createStore(
-  given: Partial<Pick<Around, 'tab' | 'openTabs'>> & { readonly keeping?: Keeping } = {},
+  given: Partial<Pick<Around, 'tab' | 'openTabs'>> & { readonly keeping?: BrowserStore } = {},
 ) {
-  const outside = { ...openTab(), ...given, keeping: given.keeping ?? whenOpen(openKeeping()) };
+  const outside = { ...openTab(), ...given, keeping: given.keeping ?? whenOpen(openBrowserStore()) };
   const outbox = wireOutbox(outside, () => store.dispatch as unknown as Dispatching);
   const around: Around = { ...outside, outbox };
   const store = configureStore({

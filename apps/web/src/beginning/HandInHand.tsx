@@ -36,7 +36,7 @@ const STEPS = [
   },
   {
     at: 'setting?leaf=pieces',
-    says: 'Every piece to cut, with its size. Press any figure to see how it was worked out.',
+    says: 'Every piece to cut, with its size. Tap or click any figure to see how it was worked out.',
   },
   {
     at: 'setting?leaf=buy',

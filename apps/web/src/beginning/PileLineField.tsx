@@ -112,7 +112,7 @@ export function PileLineField({
             <Lengths text={pileLineWords(line, seam(line.unit))} />
           ) : (
             <Lengths
-              text={problem ?? 'Like 112 of these, cut 5″; or 12 stars 12 1/2 and 13 chains 12 1/2.'}
+              text={problem ?? 'Like 70 of these, cut 6 1/2″; or 12 stars 9 1/2 and 13 chains 9 1/2.'}
             />
           )}
         </Text>

@@ -1,4 +1,4 @@
-import { readPlaces, type Unit } from '@lattice/core';
+import { readMeasurements, type Unit } from '@lattice/core';
 import { useMemo, useState } from 'react';
 import { Input, Text, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -50,7 +50,7 @@ interface Places {
 
 export function usePlaces(unit: Unit): Places {
   const [text, setText] = useState('');
-  const read = useMemo(() => (text.trim() === '' ? null : readPlaces(text, unit)), [text, unit]);
+  const read = useMemo(() => (text.trim() === '' ? null : readMeasurements(text, unit)), [text, unit]);
   return {
     text,
     setText,

@@ -30,7 +30,7 @@ import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { Verdict } from '../design/Verdict.ts';
 import { sendPicture } from '../quilt/pictures.ts';
-import { taken } from '../taking/taking.ts';
+import { writeExport } from '../taking/taking.ts';
 import type { MeasuredPhoto } from '../workers/photo.worker.ts';
 import { HowToLay } from './HowToLay.tsx';
 import { PointBoard } from './PointBoard.tsx';
@@ -177,7 +177,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
   );
   const print = (paper: 'a4' | 'letter') => async () => {
     const { takeaway } = await import('@lattice/export');
-    await dispatch(taken(takeaway('pdf', 'measuring-sheet')!, { paper, comma: false }));
+    await dispatch(writeExport(takeaway('pdf', 'measuring-sheet')!, { paper, comma: false }));
   };
   return (
     <Sheet title="Measure by photo" width={1180} isOpen onClose={onClose}>

@@ -1,6 +1,6 @@
 import {
   type Layout,
-  lieOf,
+  orientationOf,
   type Plan,
   type Point,
   type Wall,
@@ -85,7 +85,7 @@ export const liesNow = (plan: Plan, layout: Layout, wall: Wall): LayoutAsked['no
   placesOf(layout).map((piece, i) => {
     const { block, turn } = wall.places[i]!;
     if (!block) return null;
-    const rule = lieOf(plan.places, piece.spot!);
+    const rule = orientationOf(plan.places, piece.spot!);
     return { block: plan.pile.indexOf(block), turn: block.upright ? 0 : (rule.turn + turn) % 4 };
   });
 
@@ -94,7 +94,7 @@ export function wallAsRead(plan: Plan, layout: Layout, wall: Wall, read: ReadLay
   return placesOf(layout).map((piece, i): WallPlace => {
     const { block, turn } = read.places[i]!;
     const laid = block === null ? null : plan.pile[block]!;
-    const rule = lieOf(plan.places, piece.spot!);
+    const rule = orientationOf(plan.places, piece.spot!);
     return {
       block: laid,
       turn: laid && !laid.upright ? (((turn - rule.turn + 4) % 4) as WallPlace['turn']) : 0,

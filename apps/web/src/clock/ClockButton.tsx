@@ -107,7 +107,7 @@ export function HowLong({
             return null;
           }}
         />
-        <Button onPress={() => stop(typed)}>Take {sayMinutes(typed)}</Button>
+        <Button onPress={() => stop(typed)}>Save {sayMinutes(typed)}</Button>
         {minutes !== null && <Button onPress={() => stop(null)}>It is right: {sayMinutes(minutes)}</Button>}
         <Button look="quiet" onPress={() => stop(0)}>
           Do not count it

@@ -43,7 +43,7 @@ export const timeNoted =
   };
 
 /** Time that does not count, or counts again. */
-export const timeStruck =
+export const sittingExcluded =
   (entry: string, quilt: string, struck: boolean): Thunk<Promise<void>> =>
   async (dispatch) => {
     const said: Said = { kind: 'time-struck', body: { entry, struck } };

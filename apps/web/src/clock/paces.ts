@@ -13,6 +13,6 @@ export const selectPaces = createSelector(
   (state: RootState) => selectPlan(state).unit,
   ({ sittings }, log, id, { width, height }, unit) => {
     const size = { width: width.value, height: height.value, unit };
-    return pacesFrom(sittings, sizeDoneIn(log, new Map(id === null ? [] : [[id, size]])));
+    return pacesFrom(sittings, sizeDoneIn(log, new Map(id === null ? [] : [[id, size]])), unit);
   },
 );

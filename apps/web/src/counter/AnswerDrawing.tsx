@@ -109,7 +109,7 @@ function Strips({ usable, bought, strip, count, used, unit }: Drawn<'strips'> & 
   return (
     <Drawing
       box={`0 0 ${usable} ${bought}`}
-      label={`${count} ${count === 1 ? 'strip' : 'strips'} on ${formatWithUnit(bought, unit)} of fabric, the last used for ${formatWithUnit(used, unit)}`}
+      label={`${count} ${count === 1 ? 'strip' : 'strips'} on ${formatWithUnit(bought, unit)} of cloth, the last used for ${formatWithUnit(used, unit)}`}
     >
       <rect width={usable} height={bought} fill="var(--line)" />
       {Array.from({ length: count }, (_, i) => {

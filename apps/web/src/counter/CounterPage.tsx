@@ -182,6 +182,8 @@ const QUESTIONS: readonly {
   { name: 'Backing', topic: 'backing' },
   { name: 'Flange', topic: 'flange' },
   { name: 'Prairie points', topic: 'prairie-points' },
+  { name: 'Facing', topic: 'facing' },
+  { name: 'Piping', topic: 'piping' },
   { name: 'Quilted blocks', topic: 'quilted-blocks' },
 ];
 type Question = (typeof QUESTIONS)[number];
@@ -212,6 +214,8 @@ const TO: Readonly<Record<string, string>> = {
   'bound-by': 'edge',
   flange: 'edge',
   'prairie-points': 'edge',
+  facing: 'edge',
+  piping: 'edge',
   backing: 'layers',
 };
 

@@ -52,8 +52,8 @@ export function Door() {
     <Page>
       <h1>Dapper Lattice</h1>
       <p>
-        These quilts are shared at home. Say the passphrase, or open the link you were given. Whoever started
-        the app knows both.
+        These quilts are shared at home. Enter the passphrase, or open the link you were given. Whoever
+        started the app knows both.
       </p>
       <Form
         onSubmit={(event) => {
@@ -76,7 +76,7 @@ export function Door() {
           <FieldError data-wrong>{wrong}</FieldError>
         </TextField>
         <Button type="submit" look="main" isDisabled={busy || passphrase.trim() === ''}>
-          Come in
+          Open
         </Button>
       </Form>
     </Page>

@@ -35,7 +35,7 @@ export function NewVersion() {
     <Note role="status">
       <span>A newer version of the app is ready. What you have done stays.</span>
       <Button look="main" onPress={take}>
-        Take it
+        Update
       </Button>
       <Button look="quiet" onPress={() => setTake(null)}>
         Later

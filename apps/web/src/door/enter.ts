@@ -1,4 +1,4 @@
-import { type House, houseHeard } from '../app/houseSlice.ts';
+import { type ServerAccess, accessReceived } from '../app/accessSlice.ts';
 import { api, serverError } from '../app/api.ts';
 import type { Thunk } from '../quilt/thunk.ts';
 
@@ -14,7 +14,7 @@ export const hearHouse = (): Thunk<Promise<void>> => async (dispatch) => {
     await enter({ link: hash.slice(COME_IN.length) });
   }
   const answer = await fetch('/api/house').catch(() => null);
-  if (answer?.ok) dispatch(houseHeard((await answer.json()) as Omit<House, 'shut'>));
+  if (answer?.ok) dispatch(accessReceived((await answer.json()) as Omit<ServerAccess, 'shut'>));
 };
 
 /** Says the passphrase, or shows a link; the server's word where it does not let one in, null when it does. */

@@ -1,6 +1,8 @@
 import {
   type Edge,
   type EdgeOutline,
+  type FinishedEdge,
+  edgeBeyond,
   edgeOutline,
   edgePath,
   fabricById,
@@ -28,20 +30,13 @@ function outerCloth(plan: Plan, layout: Layout): string {
 }
 
 /**
- * How far the edge that is bound lies outside the finished size: a seam's width, where the top's raw edge
- * is. Points are sewn at the finished edge, and a shaped edge is cut along it.
- */
-export const rawEdge = ({ edge, seam }: Plan): number =>
-  edge.finishes.includes('prairie-points') || edge.shape !== 'square' ? 0 : seam;
-
-/**
  * The quilt with its edge finished, in quilt units, origin at the top's finished corner: trimmed a seam's
  * width outside it, bound, flanged or pointed, all to scale.
  */
 export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProps) {
   const clip = useId().replace(/[^\w-]/g, '');
   const [width, height] = [layout.finished.width.value, layout.finished.height.value];
-  const over = rawEdge(plan);
+  const over = edgeBeyond(plan);
   const outline = edgeOutline({ width: width + 2 * over, height: height + 2 * over }, plan.edge);
   const trimmed = pathData(edgePath(outline));
   const bound = edge.binding?.seam ?? 0;
@@ -53,6 +48,15 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
         </clipPath>
       </defs>
       {edge.points && <Points plan={plan} edge={edge} width={width} height={height} />}
+      {edge.finished.flatMap(({ bands }) =>
+        bands
+          .filter(({ from }) => from < 0)
+          .map(({ name, from, fabric }) => (
+            <g key={name} transform={`translate(${-over} ${-over})`} fill="none">
+              <Ring path={trimmed} wide={-from} colour={fabricById(plan, fabric).colour} />
+            </g>
+          )),
+      )}
       <g clipPath={`url(#${clip})`}>
         <rect
           x={-over}
@@ -84,6 +88,11 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
             <Mitres outline={outline} wide={bound} />
           </g>
         )}
+        {edge.finished.map((one) => (
+          <g key={one.finish} transform={`translate(${-over} ${-over})`} fill="none">
+            <Bands plan={plan} finished={one} outline={outline} path={trimmed} />
+          </g>
+        ))}
       </g>
       {/* In the ink of the theme, so that a dark edge stands off a dark ground. */}
       <path
@@ -97,6 +106,62 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
     </g>
   );
 });
+
+/** How what lies behind is drawn. */
+const BROKEN = { strokeDasharray: '6 4', vectorEffect: 'non-scaling-stroke' } as const;
+
+/** What a finish shows along the edge: bands of its cloth; what lies behind in a broken line. */
+function Bands({
+  plan,
+  finished,
+  outline,
+  path,
+}: {
+  plan: Plan;
+  finished: FinishedEdge;
+  outline: EdgeOutline;
+  path: string;
+}) {
+  const clip = useId().replace(/[^\w-]/g, '');
+  return finished.bands.map(({ name, from, wide, fabric, face }) => {
+    if (face === 'back') {
+      const inner = pathData(
+        edgePath(edgeOutline({ width: outline.width - 2 * wide, height: outline.height - 2 * wide })),
+      );
+      // Light under dark, so that it is seen on any cloth.
+      return (
+        <g key={name} transform={`translate(${wide} ${wide})`}>
+          <path d={inner} stroke="rgb(255 255 255 / 70%)" strokeWidth={2.6} {...BROKEN} />
+          <path d={inner} stroke="rgb(30 30 30 / 90%)" strokeWidth={1.2} {...BROKEN} />
+        </g>
+      );
+    }
+    if (from < 0) return null;
+    const { colour } = fabricById(plan, fabric);
+    if (from === 0)
+      return (
+        <g key={name}>
+          <Ring path={path} wide={wide} colour={colour} />
+          <Mitres outline={outline} wide={wide} />
+        </g>
+      );
+    // Only what lies further in than the band begins.
+    return (
+      <g key={name}>
+        <mask id={clip}>
+          <path d={path} fill="white" />
+          <path d={path} stroke="black" strokeWidth={2 * from} fill="none" />
+        </mask>
+        <g mask={`url(#${clip})`}>
+          <Ring path={path} wide={from + wide} colour={colour} />
+          {/* Light falls on a cord from above. */}
+          <path d={path} stroke="rgb(255 255 255 / 35%)" strokeWidth={2 * from + wide * 0.9} />
+          <path d={path} stroke={colour} strokeWidth={2 * from + wide * 0.35} />
+        </g>
+      </g>
+    );
+  });
+}
 
 /** A band inside the edge, with the seam at its inner side. Twice as wide as it shows: the outer half is clipped off. */
 function Ring({ path, wide, colour }: { path: string; wide: number; colour: string }) {

@@ -1,6 +1,6 @@
-import { layOut, type Plan, planEdge, pointHeight } from '@lattice/core';
+import { edgeBeyond, layOut, type Plan, planEdge, pointHeight } from '@lattice/core';
 import { useMemo } from 'react';
-import { EdgeArt, rawEdge } from './EdgeArt.tsx';
+import { EdgeArt } from './EdgeArt.tsx';
 import { QuiltArt } from './QuiltArt.tsx';
 
 /** A quilt drawn small, to scale, filling the box it is given; `edged` with its edge finished. */
@@ -14,7 +14,7 @@ export function Thumbnail({ plan, edged = false }: { plan: Plan; edged?: boolean
         : null,
     [edged, plan, layout],
   );
-  const out = !edge ? 0 : edge.points ? pointHeight(plan.edge.points.square, plan.seam) : rawEdge(plan);
+  const out = !edge ? 0 : edge.points ? pointHeight(plan.edge.points.square, plan.seam) : edgeBeyond(plan);
   return (
     <svg
       viewBox={`${-out} ${-out} ${size.width + 2 * out} ${size.height + 2 * out}`}

@@ -1,4 +1,13 @@
-import { type Fabric, FIBRES, formatWithUnit, isUsed, numberOf, type Plan, type ToBuy } from '@lattice/core';
+import {
+  type Fabric,
+  FIBRES,
+  formatWithUnit,
+  isUsed,
+  numberOf,
+  type Plan,
+  TIPS,
+  type ToBuy,
+} from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -6,6 +15,7 @@ import { useAppSelector } from '../app/store.ts';
 import { Button } from '../design/controls/Button.tsx';
 import { PriceField } from '../design/controls/PriceField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
+import { SwitchField } from '../design/controls/SwitchField.tsx';
 import { Why } from '../design/controls/Why.tsx';
 import { Named } from '../design/Named.ts';
 import { Lengths } from '../design/Lengths.tsx';
@@ -83,7 +93,7 @@ export function Buying() {
           ...p.fabrics,
           {
             id: `fabric-${n}`,
-            name: `Fabric ${n}`,
+            name: `Cloth ${n}`,
             colour: '#b9c4bd',
             usableWidth: p.fabrics[0]!.usableWidth,
             price: null,
@@ -102,7 +112,7 @@ export function Buying() {
       action={
         <Button look="quiet" onPress={add}>
           <Plus size={15} aria-hidden />
-          Add a fabric
+          Add a cloth
         </Button>
       }
     >
@@ -112,6 +122,14 @@ export function Buying() {
         unit={plan.unit}
         onCommit={(squaring) => edit((p) => ({ ...p, squaring }))}
       />
+      <SwitchField
+        label="One strip to spare of every cloth"
+        value={plan.spareStrip}
+        onChange={(spareStrip) => edit((p) => ({ ...p, spareStrip }))}
+      />
+      <p>
+        <small>{TIPS.wash}</small>
+      </p>
       <ul data-testid="shopping-list">
         {plan.fabrics.map((fabric, i) => (
           <ClothLine

@@ -111,9 +111,9 @@ function PieceLine({ piece, unit, first }: { piece: CutLine; unit: Unit; first: 
       ))}
       <span className="rest">
         {piece.fabric === fabricFor(plan, piece.use) ? (
-          <FabricChoice use={piece.use} label={`Fabric of ${lower}`} />
+          <FabricChoice use={piece.use} label={`Cloth of ${lower}`} />
         ) : (
-          `${fabricById(plan, piece.fabric).name}, by turns`
+          `${fabricById(plan, piece.fabric).name}, in turn`
         )}
         {first && <Turns use={piece.use} of={lower} />}
       </span>

@@ -46,7 +46,7 @@ export function Turns({ use, of }: { use: FabricUse; of: string }) {
           rotations: [...p.rotations, { for: job, fabrics: [next.id], order: 'sequence', seed: 1 }],
         }));
   return (
-    <Row role="group" aria-label={`Cloths by turns: ${of}`}>
+    <Row role="group" aria-label={`Cloths in turn: ${of}`}>
       {rotation?.fabrics.map((fabric, turn) => (
         // A cloth may have its turn twice: its place in the row is what it is.
         <span className="one" key={turn}>
@@ -84,12 +84,12 @@ export function Turns({ use, of }: { use: FabricUse; of: string }) {
       )}
       <Button
         look="quiet"
-        aria-label={`Another cloth by turns for ${of}`}
+        aria-label={`Another cloth in turn for ${of}`}
         isDisabled={(rotation?.fabrics.length ?? 0) >= MOST}
         onPress={add}
       >
         <Plus size={14} aria-hidden />
-        by turns
+        in turn
       </Button>
     </Row>
   );

@@ -79,7 +79,7 @@ const WEIGHTS: readonly (readonly [keyof Weights, string, number])[] = [
   ['size', 'Exact size', 4],
   ['blocks', 'Blocks used up', 4],
   ['proportion', 'Proportion', 6],
-  ['fabric', 'Little cloth', 3],
+  ['fabric', 'Least cloth', 3],
   ['seams', 'Few seams', 3],
 ];
 

@@ -202,7 +202,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
               if (refused === null) onClose();
             }}
           >
-            Set the quilt like this
+            Use this design
           </Button>
         </Ways>
       </Halves>

@@ -65,7 +65,7 @@ export function BackupsSection() {
             </span>
             <span className="size">{sizeInWords(bytes)}</span>
             <a href={`/api/backups/${file}`} download>
-              Take it away
+              Download
             </a>
           </li>
         ))}

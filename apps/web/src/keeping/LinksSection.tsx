@@ -129,11 +129,8 @@ export function LinksSection() {
               <span>
                 {link.name}: {link.may === 'view' ? 'to look' : 'to change quilts'}
               </span>
-              <Button
-                aria-label={`Take the link for ${link.name} back`}
-                onPress={() => void takeBack(link.id)}
-              >
-                Take it back
+              <Button aria-label={`Revoke the link for ${link.name}`} onPress={() => void takeBack(link.id)}>
+                Revoke
               </Button>
             </li>
           ))}
@@ -146,10 +143,7 @@ export function LinksSection() {
 function TellOnce({ link }: { link: NewLink }) {
   return (
     <Told role="status">
-      <img
-        src={`data:image/svg+xml,${encodeURIComponent(link.qr)}`}
-        alt="The link, to point a telephone at"
-      />
+      <img src={`data:image/svg+xml,${encodeURIComponent(link.qr)}`} alt="The link, to point a phone at" />
       <div>
         For {link.name}. It is shown this once:
         <code>{link.url}</code>

@@ -75,7 +75,7 @@ export function MendPage({ quilt, onMended }: { quilt: StoredQuilt; onMended: ()
         >
           Keep it and open
         </Button>
-        <a href={`/api/quilts/${quilt.id}/file`}>Take its file away</a>
+        <a href={`/api/quilts/${quilt.id}/file`}>Download its file</a>
         <Link to="/">Go to the shelf</Link>
       </div>
       <Snapshots quilt={quilt.id} onGoBack={setPlan} />

@@ -33,7 +33,7 @@ export function UnreadablePage({ quilt, onMended }: { quilt: Unreadable; onMende
       </p>
       {failure !== null && <p role="alert">{failure}</p>}
       <div className="ways">
-        <a href={`/api/quilts/${quilt.id}/file`}>Take its file away</a>
+        <a href={`/api/quilts/${quilt.id}/file`}>Download its file</a>
         <Link to="/keeping">Look for a backup</Link>
         <Link to="/">Go to the shelf</Link>
       </div>

@@ -102,7 +102,7 @@ export function OutboxNote() {
           </p>
           <Button onPress={() => dispatch(tryAgain(item.id))}>Try again</Button>
           <Button onPress={() => void dispatch(saveItem(item.id))}>Save it as a file</Button>
-          <Button onPress={() => dispatch(letGo(item.id))}>Let it go</Button>
+          <Button onPress={() => dispatch(letGo(item.id))}>Discard</Button>
         </Note>
       ))}
     </>

@@ -45,7 +45,7 @@ interface PictureItem extends Kept {
   readonly made?: MadePicture;
 }
 
-/** A job to book with the finishing service; `entry` is the id its entry of the log will have. */
+/** A job to book with the long-arm service; `entry` is the id its entry of the log will have. */
 interface BookingItem extends Kept {
   readonly kind: 'booking';
   readonly entry: string;

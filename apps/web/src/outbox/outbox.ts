@@ -1,5 +1,5 @@
 import type { ItemKind, ItemOf, OutboxItem } from './items.ts';
-import type { Keeping } from './keeping.ts';
+import type { BrowserStore } from './browserStore.ts';
 import { inRounds } from './rounds.ts';
 
 /** How sending one item went: done, to be tried again, or refused for good. */
@@ -38,7 +38,7 @@ export type OutboxEvent<Answers extends Record<ItemKind, unknown>> =
 
 /** What the outbox needs from outside, so that tests can hold it still. */
 export interface OutboxSurroundings<Answers extends Record<ItemKind, unknown>> {
-  readonly keeping: Keeping;
+  readonly keeping: BrowserStore;
   readonly senders: Senders<Answers>;
   /** This tab, and those that are still open. */
   readonly tab: string;

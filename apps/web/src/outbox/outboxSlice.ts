@@ -16,7 +16,7 @@ interface Waiting {
   readonly message: string | null;
   /** Not even this browser keeps it: it goes with the tab. */
   readonly fleeting: boolean;
-  /** The finishing service's last answer to a booking, by the item's id. */
+  /** The long-arm service's last answer to a booking, by the item's id. */
   readonly bookings: Readonly<Record<string, LongArmAnswer>>;
   /** What was done to a block's picture that one would want to know, by the block's id. */
   readonly pictureNotes: Readonly<Record<string, readonly string[]>>;

@@ -4,7 +4,7 @@ import { api, type LogPage } from '../app/api.ts';
 import { takeLandedPictures } from '../quilt/pictures.ts';
 import { heardOfDraft } from '../quilt/saving.ts';
 import type { OutboxItem, PlanItem } from './items.ts';
-import type { Keeping } from './keeping.ts';
+import type { BrowserStore } from './browserStore.ts';
 import { earlierKeys } from './earlierKeys.ts';
 import { entriesHeard } from './logSlice.ts';
 import { Outbox, type OutboxEvent } from './outbox.ts';
@@ -21,7 +21,7 @@ import { type Answers, sendersOver } from './senders.ts';
 /** What thunks are given besides the store: the outbox, what is kept, and which tab this is. */
 export interface Around {
   readonly outbox: Outbox<Answers>;
-  readonly keeping: Keeping;
+  readonly keeping: BrowserStore;
   readonly tab: string;
   readonly openTabs: () => Promise<ReadonlySet<string>>;
 }
@@ -54,7 +54,7 @@ function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxI
   return null;
 }
 
-async function hear(event: Event, dispatch: Dispatching, keeping: Keeping): Promise<void> {
+async function hear(event: Event, dispatch: Dispatching, keeping: BrowserStore): Promise<void> {
   dispatch(heardOfDraft(event));
   switch (event.what) {
     case 'changed':
@@ -77,7 +77,7 @@ async function hear(event: Event, dispatch: Dispatching, keeping: Keeping): Prom
 async function heardAnswer(
   event: Extract<Event, { what: 'sent' }>,
   dispatch: Dispatching,
-  keeping: Keeping,
+  keeping: BrowserStore,
 ): Promise<void> {
   const { item, answer } = event;
   if (item.kind === 'picture') dispatch(takeLandedPictures());
@@ -92,7 +92,7 @@ async function heardAnswer(
 export async function addHeard(
   entries: readonly LogEntry[],
   dispatch: Dispatching,
-  keeping: Keeping,
+  keeping: BrowserStore,
 ): Promise<void> {
   dispatch(entriesHeard(entries));
   await keeping.addToLog(entries);
@@ -134,7 +134,7 @@ export async function beginKeeping(around: Around, dispatch: Dispatching): Promi
 }
 
 /** Hears what the server's log has had since this browser last asked. Out of reach it stays as it is. */
-export async function hearLog(keeping: Keeping, dispatch: Dispatching): Promise<void> {
+export async function hearLog(keeping: BrowserStore, dispatch: Dispatching): Promise<void> {
   let { heardTo } = await keeping.log();
   for (;;) {
     const asked = api.endpoints.logSince.initiate(heardTo, { forceRefetch: true, subscribe: false });

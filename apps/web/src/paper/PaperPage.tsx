@@ -71,7 +71,7 @@ export function PaperPage() {
         <Link to={`/quilts/${id}/cutting-plan`}>Cutting plan</Link>
         <Link to={`/quilts/${id}/sewing-steps`}>Sewing steps</Link>
         <Link to={`/quilts/${id}/labels`}>Labels for the blocks</Link>
-        <Link to={`/quilts/${id}/piles`}>Labels for the piles</Link>
+        <Link to={`/quilts/${id}/piles`}>Slips for the stacks</Link>
         <span>
           <Button look="main" onPress={() => window.print()}>
             <Printer size={15} aria-hidden />

@@ -79,10 +79,13 @@ export function ShoppingToTick() {
   const { layers } = useAppSelector(selectQuilt);
   const fabrics = useAppSelector(selectToBuy);
   const { unit } = plan;
-  const lines: PaperLine[] = fabrics.map(({ fabric, needed, buy, cost, settled }) => ({
+  const lines: PaperLine[] = fabrics.map(({ fabric, needed, buy, cost, settled, notes }) => ({
     what: fabric.name,
     figures: settled === null ? buy.text : `nothing to buy: ${settled}`,
-    rest: `${formatWithUnit(needed.value, unit)} needed of ${formatWithUnit(fabric.usableWidth, unit)} usable${cost ? `; ${cost.value.toFixed(2)}` : ''}`,
+    rest: [
+      `${formatWithUnit(needed.value, unit)} needed of ${formatWithUnit(fabric.usableWidth, unit)} usable${cost ? `; ${cost.value.toFixed(2)}` : ''}`,
+      ...notes,
+    ].join('. '),
   }));
   if (layers?.chosenBatting)
     lines.push({
@@ -113,7 +116,7 @@ export function LayersLines() {
 export function EdgeLines() {
   const { unit } = useAppSelector(selectPlan);
   const {
-    edge: { binding, flange, points, around },
+    edge: { binding, flange, points, finished, around },
   } = useAppSelector(selectQuiltAsCut);
   const lines: PaperLine[] = [
     { what: 'All round', figures: formatWithUnit(around.value, unit) },
@@ -137,6 +140,12 @@ export function EdgeLines() {
         ]
       : []),
     ...(points ? [{ what: 'Prairie points', figures: String(points.total.value) }] : []),
+    ...finished.flatMap(({ lines: own }) =>
+      own.map(({ name, figure, after }) => ({
+        what: name,
+        figures: [formatWithUnit(figure.value, unit), after].filter(Boolean).join(' '),
+      })),
+    ),
   ];
   return <Lines title="Edge" lines={lines} />;
 }

@@ -2,9 +2,9 @@ import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { Link, Navigate, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { ServerError, StoredQuilt } from '../app/api.ts';
-import { Calm } from '../app/Calm.tsx';
+import { DeferWhileDragging } from '../app/DeferWhileDragging.tsx';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
-import { useFollows } from '../app/useFollows.ts';
+import { useAfterFirstPaint } from '../app/useAfterFirstPaint.ts';
 import { HandInHand } from '../beginning/HandInHand.tsx';
 import { Answered } from '../design/answered.ts';
 import { Button } from '../design/controls/Button.tsx';
@@ -153,7 +153,7 @@ export function QuiltPage() {
 
 /** The quilt of the stage at work, and round it what follows its drawing. */
 function Opened({ printing }: { printing: boolean }) {
-  const follows = useFollows();
+  const follows = useAfterFirstPaint();
   const work = useRef<HTMLElement>(null);
   const { key } = useLocation();
   const cameFromElsewhere = useRef(key !== 'default');
@@ -165,7 +165,7 @@ function Opened({ printing }: { printing: boolean }) {
   const dispatch = useAppDispatch();
   const answered = useCallback(() => void dispatch(refusalAnswered()), [dispatch]);
   return (
-    <Calm>
+    <DeferWhileDragging>
       <Answered value={answered}>
         <Page>
           {follows ? (
@@ -189,6 +189,6 @@ function Opened({ printing }: { printing: boolean }) {
         </Page>
         <RefusedNote />
       </Answered>
-    </Calm>
+    </DeferWhileDragging>
   );
 }

@@ -2,7 +2,7 @@ import type { LongArmJob } from '@lattice/core';
 import { newId, nextOrder } from '../outbox/tabs.ts';
 import type { Thunk } from './thunk.ts';
 
-/** Asks the finishing service to take a job; answers the id its answer will be found under. */
+/** Asks the long-arm service to take a job; answers the id its answer will be found under. */
 export const bookJob =
   (job: LongArmJob): Thunk<Promise<string>> =>
   async (_dispatch, getState, { outbox, tab }) => {

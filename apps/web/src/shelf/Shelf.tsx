@@ -176,7 +176,7 @@ export function Shelf() {
           </p>
         )}
         {quilts?.length === 0 && !narrowed && (
-          <p>The shelf is empty. Press New quilt and say what you have, or open a plan file.</p>
+          <p>The shelf is empty. Choose New quilt and say what you have, or open a plan file.</p>
         )}
         <Cards>
           {quilts?.map((quilt, i) => (

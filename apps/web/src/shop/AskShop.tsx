@@ -133,7 +133,7 @@ export function AskShop() {
               if ('data' in gone && gone.data) hear(gone.data);
             }}
           >
-            Let it go
+            Release
           </Button>
         </Words>
       ))}

@@ -4,7 +4,7 @@ import {
   type Fabric,
   formatWithUnit,
   isEnough,
-  type MakeDo,
+  type WayToUseLess,
   type Plan,
 } from '@lattice/core';
 import { useEffect, useMemo, useState } from 'react';
@@ -49,7 +49,7 @@ const Ways = styled.ul`
 interface Heard {
   readonly plan: Plan;
   readonly length: number;
-  readonly ways: readonly MakeDo[] | 'failed';
+  readonly ways: readonly WayToUseLess[] | 'failed';
 }
 
 /** So many changes are told for each way; the rest is in the lists. */
@@ -80,7 +80,7 @@ function Asking({ fabric, needed, onClose }: { fabric: Fabric; needed: number; o
     if (enough) return;
     const worker = new Worker(new URL('../workers/short.worker.ts', import.meta.url), { type: 'module' });
     const hear = (ways: Heard['ways']) => setHeard({ plan, length, ways });
-    worker.onmessage = ({ data }: MessageEvent<MakeDo[]>) => hear(data);
+    worker.onmessage = ({ data }: MessageEvent<WayToUseLess[]>) => hear(data);
     worker.onerror = () => hear('failed');
     worker.postMessage({ plan, cloth: fabric.id, length } satisfies ShortJob);
     return () => worker.terminate();
@@ -102,7 +102,7 @@ function Asking({ fabric, needed, onClose }: { fabric: Fabric; needed: number; o
         <Lengths
           text={
             enough
-              ? `That is enough: ${formatWithUnit(needed, unit)} are needed.`
+              ? `That is enough: ${formatWithUnit(needed, unit)} is needed.`
               : ways === 'looking'
                 ? 'Looking for ways out…'
                 : ways === 'failed'
@@ -115,7 +115,7 @@ function Asking({ fabric, needed, onClose }: { fabric: Fabric; needed: number; o
       </p>
       {!enough && Array.isArray(ways) && (
         <Ways aria-label="Ways to make do">
-          {(ways as readonly MakeDo[]).map((way) => (
+          {(ways as readonly WayToUseLess[]).map((way) => (
             <Way
               key={way.id}
               way={way}
@@ -131,7 +131,7 @@ function Asking({ fabric, needed, onClose }: { fabric: Fabric; needed: number; o
   );
 }
 
-function Way({ way, onTake }: { way: MakeDo; onTake: () => void }) {
+function Way({ way, onTake }: { way: WayToUseLess; onTake: () => void }) {
   const plan = useAppSelector(selectPlan);
   const quilt = useAppSelector(selectQuilt);
   const changes = useMemo(

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useAppDispatch, useLiveSelector } from '../app/store.ts';
-import { useFollows } from '../app/useFollows.ts';
+import { useAfterFirstPaint } from '../app/useAfterFirstPaint.ts';
 import { QuiltInWords } from '../drawing/QuiltInWords.tsx';
 import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
 import { selectDrawn, selectPlan } from '../quilt/selectors.ts';
@@ -12,7 +12,7 @@ import { BoardGrid } from './stageLayout.ts';
 /** The quilt to scale with its tapes, which follow the hand, and beside it whatever figures the stage has. */
 export function StageWithBoard({ children }: { children: React.ReactNode }) {
   const plan = useLiveSelector(selectPlan);
-  const follows = useFollows();
+  const follows = useAfterFirstPaint();
   const quilt = useLiveSelector(selectDrawn);
   const pointed = useLiveSelector((s) => s.view.pointed);
   const dispatch = useAppDispatch();

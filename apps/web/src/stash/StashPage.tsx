@@ -20,7 +20,7 @@ import { useSheet } from '../app/useInAddress.ts';
 import { Lengths } from '../design/Lengths.tsx';
 import { pictureAddress } from '../drawing/faces.tsx';
 import { download } from '../quilt/download.ts';
-import { type Draft, freshDraft, KIND_NAMES, Putting } from './Putting.tsx';
+import { type Draft, freshDraft, KIND_NAMES, StashPieceForm } from './StashPieceForm.tsx';
 import { moveStash, putInStash, selectStash } from './stash.ts';
 
 const Looking = styled.div`
@@ -180,7 +180,7 @@ export function StashPage() {
           ))}
         </Grid>
         {draft && (
-          <Putting
+          <StashPieceForm
             key={sheet.open}
             draft={draft}
             onClose={sheet.close}

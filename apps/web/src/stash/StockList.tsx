@@ -19,7 +19,7 @@ import { AdviceFor } from '../figures/AdviceFor.tsx';
 import { newId } from '../outbox/tabs.ts';
 import { selectKeptPlan, selectPlan } from '../quilt/selectors.ts';
 import { useEdit } from '../quilt/useEdit.ts';
-import { type Draft, freshDraft, Putting } from './Putting.tsx';
+import { type Draft, freshDraft, StashPieceForm } from './StashPieceForm.tsx';
 import { moveStash, putInStash, selectStash } from './stash.ts';
 
 const List = styled.ul`
@@ -141,7 +141,7 @@ export function StockList({
               aria-label={`Take ${one.toLowerCase()} ${i + 1} off the list`}
               onPress={() => drop(piece)}
             >
-              Take it off
+              Remove
             </Button>
           </li>
         ))}
@@ -175,7 +175,7 @@ export function StockList({
         </List>
       )}
       {sheet.open !== null && (
-        <Putting
+        <StashPieceForm
           draft={fresh(usual)}
           onClose={sheet.close}
           onPut={(piece) => {

@@ -10,7 +10,7 @@ import { Button } from '../design/controls/Button.tsx';
 import { ChoiceField } from '../design/controls/ChoiceField.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { selectPlan } from '../quilt/selectors.ts';
-import { coloursTaken, taken, type Wish } from './taking.ts';
+import { coloursTaken, writeExport, type Wish } from './taking.ts';
 
 const Groups = styled.div`
   display: grid;
@@ -91,7 +91,7 @@ export function TakeSheet({ onClose }: { onClose: () => void }) {
     setBusy(one);
     setSays(null);
     try {
-      await dispatch(taken(one, wish));
+      await dispatch(writeExport(one, wish));
       setSays({ text: `${one.name}: it lies with your downloads.`, wrong: false });
     } catch {
       setSays({

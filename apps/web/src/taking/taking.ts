@@ -10,7 +10,7 @@ import { IN_BROWSER } from './inBrowser.ts';
 export type Wish = Pick<TakeJob, 'paper' | 'comma'>;
 
 /** Writes something of the open quilt and hands it to the browser as a file. */
-export const taken =
+export const writeExport =
   (one: Takeaway, wish: Wish): Thunk<Promise<void>> =>
   async (_dispatch, getState) => {
     const state = getState();

@@ -1,4 +1,4 @@
-import { makeDo, type MakeDo, type Plan } from '@lattice/core';
+import { waysToUseLessCloth, type WayToUseLess, type Plan } from '@lattice/core';
 
 /** What the page asks of the worker: ways to make do with so much of a cloth. */
 export interface ShortJob {
@@ -8,5 +8,5 @@ export interface ShortJob {
 }
 
 self.onmessage = ({ data: { plan, cloth, length } }: MessageEvent<ShortJob>) => {
-  self.postMessage(makeDo(plan, { cloth, length }) satisfies MakeDo[]);
+  self.postMessage(waysToUseLessCloth(plan, { cloth, length }) satisfies WayToUseLess[]);
 };

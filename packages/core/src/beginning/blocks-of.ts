@@ -1,7 +1,7 @@
 import { near } from '../length/tolerance.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
-import { forAnotherTop } from '../soundness/another-top.ts';
+import { resetForNewTop } from '../soundness/new-top.ts';
 import { gridFor } from './grid-for.ts';
 import { finishedSize, type PileGroup, type PileLine, pileLineIn } from './pile-line.ts';
 
@@ -78,5 +78,5 @@ export function withSaidPile(plan: Plan, line: PileLine, newId: () => string): P
     near(block.height, plan.block.height) &&
     grid.across === plan.grid.across &&
     grid.down === plan.grid.down;
-  return same ? laid : forAnotherTop(laid);
+  return same ? laid : resetForNewTop(laid);
 }

@@ -8,8 +8,8 @@ const PROPORTION = 5 / 4;
 const SPARE_WEIGHS = 4;
 
 /**
- * The grid so many blocks come to in a setting: as many of them used as a pleasing proportion allows, so that 112 lie
- * ten by eleven with two over rather than eight by fourteen. One by one where there is not one for more.
+ * The grid so many blocks come to in a setting: as many of them used as a pleasing proportion allows, so that a
+ * few are over rather than that all lie in a ribbon. One by one where there is not one for more.
  */
 export function gridFor(count: number, block: BlockSize, options: SettingOptions, seam: number): Grid {
   const { extent, blocksNeeded } = settingOf(options.kind);

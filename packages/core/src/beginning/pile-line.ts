@@ -65,13 +65,13 @@ const FILLERS =
   /\b(?:i|we|have|got|there|are|is|of|these|those|them|blocks?|squares?|patches|each|at|all|measuring|measured?|sizes?|is|being|about|the|my|our|quilt|pieces?|charms?|on point|inches|inch|cm|mm|and)\b/gi;
 
 /**
- * Reads a pile as people say it: `112 of these, cut 5"`, `30 blocks, 10 finished`, `12 stars 8 1/2 cut and 13 chains
+ * Reads a pile as people say it: `70 of these, cut 6 1/2"`, `30 blocks, 10 finished`, `12 stars 8 1/2 cut and 13 chains
  * 8 1/2 cut`, `20 of 6 x 9`. Never throws. A size of which nobody said whether it is cut or finished is taken as what
  * it is likely to be, and marked so.
  */
 export function readPileLine(text: string, unit: Unit): Granted<PileLine> {
   const parts = text
-    // A comma parts what was said only where a number of blocks follows it; "112 of these, cut 5" is one.
+    // A comma parts what was said only where a number of blocks follows it; "70 of these, cut 6 1/2" is one.
     .split(PARTED)
     .map((part) => part.trim())
     .filter(Boolean);
@@ -163,7 +163,7 @@ export function finishedSize({ size, meant }: PileGroup, seam: number): PileGrou
   return { width: size.width - 2 * seam, height: size.height - 2 * seam };
 }
 
-/** What was understood of a line, to be read beside it: "112 blocks, cut 5″, 4 1/2″ finished". */
+/** What was understood of a line, to be read beside it: "70 blocks, cut 6 1/2″, 6″ finished". */
 export function pileLineWords({ groups, unit }: PileLine, seam: number): string {
   return groups
     .map((group) => {

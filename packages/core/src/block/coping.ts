@@ -74,6 +74,6 @@ export function copingFor(
     endLength,
     framed,
     shows,
-    text: `frame it with strips cut ${show(strip)} wide, two ${show(sideLength)} long at its sides, then two of ${show(endLength)}; trim it to ${formatLength(cut.width, unit)} × ${show(cut.height)} with the block in the middle. ${showsSays(shows, unit)}${warning}`,
+    text: `build it up with strips cut ${show(strip)} wide, two ${show(sideLength)} long at its sides, then two of ${show(endLength)}; trim it to ${formatLength(cut.width, unit)} × ${show(cut.height)} with the block in the middle. ${showsSays(shows, unit)}${warning}`,
   };
 }

@@ -14,8 +14,16 @@ export const EDGE_SHAPE_NAMES: Readonly<Record<EdgeShape, string>> = {
 export const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 export type Side = (typeof SIDES)[number];
 
-/** What an edge can be finished with, alone or together. */
-export const EDGE_FINISHES = ['flange', 'binding', 'prairie-points'] as const;
+/** What an edge can be finished with, alone or together, in the order they are put on. */
+export const EDGE_FINISHES = [
+  'piping',
+  'flange',
+  'binding',
+  'prairie-points',
+  'facing',
+  'self-binding',
+  'turned-edge',
+] as const;
 export type EdgeFinish = (typeof EDGE_FINISHES)[number];
 
 /** As they read on a card. */
@@ -23,6 +31,32 @@ export const FINISH_NAMES: Readonly<Record<EdgeFinish, string>> = {
   flange: 'Flange',
   binding: 'Binding',
   'prairie-points': 'Prairie points',
+  facing: 'Facing',
+  'self-binding': 'Self-binding',
+  'turned-edge': 'Turned edge',
+  piping: 'Piping',
+};
+
+/** What the step is called that closes an edge, by its id. */
+export const CLOSING_NAMES = {
+  binding: 'Bind it',
+  points: 'Sew the prairie points on',
+  facing: 'Face it',
+  'self-binding': 'Bind it with its backing',
+  'turned-edge': 'Turn the edge in',
+} as const;
+export type ClosingStep = keyof typeof CLOSING_NAMES;
+/** The steps an edge may be closed by. */
+export const CLOSING_STEPS = Object.keys(CLOSING_NAMES) as readonly ClosingStep[];
+
+/** How a facing turns a corner: top and bottom lapped over the sides, or all under a folded square. */
+export const FACING_CORNERS = ['flat', 'bevelled'] as const;
+export type FacingCorners = (typeof FACING_CORNERS)[number];
+
+/** As they read in a list. */
+export const FACING_CORNER_NAMES: Readonly<Record<FacingCorners, string>> = {
+  flat: 'Lapped, flat',
+  bevelled: 'Bevelled, with squares',
 };
 
 /** How binding strips are cut: with the straight grain, or on the bias from a square, from a length of fabric, or as one continuous strip. */
@@ -33,7 +67,7 @@ export type BindingGrain = (typeof BINDING_GRAINS)[number];
 export const GRAIN_NAMES: Readonly<Record<BindingGrain, string>> = {
   straight: 'Straight grain',
   'bias-square': 'Bias, from a square',
-  'bias-length': 'Bias, from a length of fabric',
+  'bias-length': 'Bias, from a length of cloth',
   'bias-tube': 'Bias, one continuous strip',
 };
 

@@ -15,3 +15,10 @@ export const MARKING_NAMES: Readonly<Record<Marking, string>> = {
   grid: 'Grid, level and upright',
   diagonal: 'Grid, on the diagonal',
 };
+
+/** How the seams of a backing run, in words. */
+export const SEAM_NAMES = {
+  none: 'no seam',
+  vertical: 'upright seams',
+  horizontal: 'level seams',
+} as const;

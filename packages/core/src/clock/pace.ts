@@ -1,6 +1,7 @@
 import { median, quantile } from 'd3-array';
 import { type Work, WORK_WORDS, WORKS } from '../choice/works.ts';
 import { numberOf } from '../figure/figure.ts';
+import type { Unit } from '../length/unit.ts';
 import type { Sitting } from './sittings.ts';
 import { sayMinutes } from './words.ts';
 
@@ -47,7 +48,7 @@ export interface Pace {
   readonly minutes: number;
   readonly low: number;
   readonly high: number;
-  /** "1.4 min a seam". */
+  /** In the maker's unit: "1.4 min a seam", "129 min a square metre". */
   readonly rate: string;
   /** Where it comes from, and how far sittings differ. */
   readonly says: string;
@@ -63,13 +64,22 @@ export type SizeDone = (quilt: string, work: Work) => number | null;
  * and says so; each sitting moves it. The middle of the sittings is Hodges and Lehmann's (1963), which one odd evening
  * does not move; their spread the median deviation; both are put together with what is usual as a normal law with unknown
  * mean and variance is (Gelman and others, Bayesian Data Analysis, 3.3).
+ *
+ * @param unit what it is told in; it is reckoned in feet whatever the unit
  */
-export function pacesFrom(sittings: readonly Sitting[], sizeDone: SizeDone): Readonly<Record<Work, Pace>> {
+export function pacesFrom(
+  sittings: readonly Sitting[],
+  sizeDone: SizeDone,
+  unit: Unit = 'in',
+): Readonly<Record<Work, Pace>> {
   const seen = observations(sittings, sizeDone);
-  return Object.fromEntries(WORKS.map((work) => [work, paceOf(work, seen[work])])) as Record<Work, Pace>;
+  return Object.fromEntries(WORKS.map((work) => [work, paceOf(work, seen[work], unit)])) as Record<
+    Work,
+    Pace
+  >;
 }
 
-function paceOf(work: Work, rates: readonly number[]): Pace {
+function paceOf(work: Work, rates: readonly number[], unit: Unit): Pace {
   const usual = USUAL[work];
   const [middle0, spread0] = [Math.log(usual.minutes), Math.log(usual.factor)];
   const logs = rates.map(Math.log);
@@ -83,29 +93,30 @@ function paceOf(work: Work, rates: readonly number[]): Pace {
   const spread = Math.sqrt((USUAL_SPREADS * spread0 ** 2 + n * deviation ** 2 + apart) / freedom);
   const reach = studentT90(freedom) * spread * Math.sqrt(1 + 1 / weight);
   const [minutes, low, high] = [Math.exp(middle), Math.exp(middle - reach), Math.exp(middle + reach)];
-  const { per } = WORK_WORDS[work];
+  const { one, holds } = WORK_WORDS[work].per[unit];
+  const fine = (perFoot: number) => fineMinutes(perFoot * holds);
   const range = `four in five between ${fine(low)} and ${fine(high)}`;
   return {
     ...{ work, sittings: n, middle, spread, freedom, weight, minutes, low, high },
-    rate: `${fine(minutes)} min a ${per}`,
+    rate: `${fine(minutes)} min a ${one}`,
     says:
       n === 0
         ? `A usual pace, ${range}. Yours replaces it as you keep time.`
         : `From ${numberOf(n, 'sitting')} of yours; ${range}.`,
     working: [
-      `Usual, from memory: ${fine(usual.minutes)} min a ${per}, × or ÷ ${usual.factor}; it weighs as ${USUAL_SITTINGS} sittings`,
+      `Usual, from memory: ${fine(usual.minutes)} min a ${one}, × or ÷ ${usual.factor}; it weighs as ${USUAL_SITTINGS} sittings`,
       ...(n === 0
         ? []
         : [
             `Yours: the middle of ${numberOf(n, 'sitting')} is ${fine(Math.exp(own))} min (Hodges and Lehmann)`,
-            `Together: ${fine(usual.minutes)} and ${fine(Math.exp(own))} weighed ${USUAL_SITTINGS} to ${n} = ${fine(minutes)} min a ${per}`,
+            `Together: ${fine(usual.minutes)} and ${fine(Math.exp(own))} weighed ${USUAL_SITTINGS} to ${n} = ${fine(minutes)} min a ${one}`,
           ]),
       `Four sittings in five: ${fine(low)} to ${fine(high)} min`,
     ],
   };
 }
 
-const fine = (minutes: number): string =>
+const fineMinutes = (minutes: number): string =>
   minutes < 10 ? String(Math.round(minutes * 10) / 10) : sayMinutes(minutes).replace(/ min$/, '');
 
 /** The middle of the means of all pairs. Of a long list every so manieth pair does. */

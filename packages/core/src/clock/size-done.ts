@@ -1,3 +1,4 @@
+import { CLOSING_STEPS } from '../choice/edge.ts';
 import type { Work } from '../choice/works.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { LogEntry } from '../log/entry.ts';
@@ -15,7 +16,7 @@ export interface QuiltSize {
 const DONE_BY: Readonly<Partial<Record<Work, readonly string[]>>> = {
   baste: ['layer', 'turn'],
   quilt: ['quilt'],
-  bind: ['binding', 'points'],
+  bind: CLOSING_STEPS,
 };
 
 /** Square feet and feet round of a size. */

@@ -1,3 +1,4 @@
+import { SEAM_NAMES } from '../choice/layers.ts';
 import { planBacking } from '../layer/backing.ts';
 import { numberOf } from '../figure/figure.ts';
 import { USUAL } from '../usual/lengths.ts';
@@ -13,12 +14,10 @@ import {
   wrongFlag,
 } from './topic.ts';
 
-const SEAMS = { none: 'no seam', vertical: 'vertical seams', horizontal: 'horizontal seams' } as const;
-
 /** Backing from panels of a usable width, the ways compared (rule BK-1). */
 export const backing: Topic = {
   name: 'backing',
-  describes: 'Panels and fabric for a backing.',
+  describes: 'Panels and cloth for a backing.',
   flags: [
     { key: 'width', label: 'Quilt width', type: 'length', start: null },
     { key: 'height', label: 'Quilt height', type: 'length', start: null },
@@ -29,7 +28,7 @@ export const backing: Topic = {
   answer: (question) => {
     const { unit } = question;
     const [usable, seam] = [lengthIn(question, 'usable'), lengthIn(question, 'seam')];
-    if (2 * seam >= usable) return wrongFlag('seam', 'a seam as wide as that leaves nothing of the fabric.');
+    if (2 * seam >= usable) return wrongFlag('seam', 'a seam as wide as that leaves nothing of the cloth.');
     const overhang = lengthIn(question, 'overhang');
     const { width, height, options } = planBacking(
       { width: lengthIn(question, 'width'), height: lengthIn(question, 'height') },
@@ -38,7 +37,7 @@ export const backing: Topic = {
     const [best] = options;
     return {
       ok: true,
-      headline: `${numberOf(best.panels, 'panel')}, ${SEAMS[best.seams]}, ${counterCut(best.fabric.value, unit).text}`,
+      headline: `${numberOf(best.panels, 'panel')}, ${SEAM_NAMES[best.seams]}, ${counterCut(best.fabric.value, unit).text}`,
       json: {
         options: options.map(({ seams, panels, fabric }) => ({
           seams,
@@ -52,7 +51,7 @@ export const backing: Topic = {
         { what: 'Backing width', figure: width },
         { what: 'Backing height', figure: height },
         ...options.flatMap(({ seams, panels, fabric }) => [
-          { what: `${numberOf(panels, 'panel')}, ${SEAMS[seams]}`, figure: fabric },
+          { what: `${numberOf(panels, 'panel')}, ${SEAM_NAMES[seams]}`, figure: fabric },
           askFor(fabric.value, unit),
         ]),
       ],

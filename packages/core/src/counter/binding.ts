@@ -27,7 +27,7 @@ import {
 /** Binding by the strip, seen to that it gets round, and on the bias (rules BD-1 to BD-3, BI-1, BI-2). */
 export const binding: Topic = {
   name: 'binding',
-  describes: 'Strips and fabric to bind a quilt, straight or on the bias.',
+  describes: 'Strips and cloth to bind a quilt, straight or on the bias.',
   flags: [
     { key: 'width', label: 'Quilt width', type: 'length', start: null, instead: true },
     { key: 'height', label: 'Quilt height', type: 'length', start: null, instead: true },
@@ -55,7 +55,7 @@ export const binding: Topic = {
     const asked = edgeAsked(question);
     if (!asked.ok) return asked;
     if (lengthIn(question, 'strip') >= lengthIn(question, 'usable') / 2)
-      return wrongFlag('strip', 'a binding strip is far narrower than its fabric.');
+      return wrongFlag('strip', 'a binding strip is far narrower than its cloth.');
     return question.given['grain'] === 'bias' ? onTheBias(question, asked) : byStrips(question, asked);
   },
   quilt: (question) => {
@@ -141,7 +141,7 @@ const answerOf = (
     strictStrips: counts.strips.strict.value,
     bought: counts.strips.cut.value,
     fabric: needed,
-    shopCut: shopCutJson(needed, question.unit),
+    shopCut: shopCutJson(needed, question.unit, counts.strips.cut.value),
     bias: {
       square: counts.square.cloth.value,
       rectangle: counts.rectangle.cloth.value,
@@ -153,7 +153,7 @@ const answerOf = (
 /** What is said of either way on the bias, geometry having seen to it that it is enough. */
 const biasSaid = ({ square, rectangle }: ReturnType<typeof counted>): AnswerLine[] => [
   { what: 'On the bias, from a square of', figure: square.cloth },
-  { what: 'On the bias, from a strip of fabric', figure: rectangle.cloth },
+  { what: 'On the bias, from a strip of cloth', figure: rectangle.cloth },
 ];
 
 function byStrips(question: Question, asked: EdgeAsked): Answer {
@@ -178,13 +178,13 @@ function byStrips(question: Question, asked: EdgeAsked): Answer {
         : [{ what: 'Strips by the plain count, which would not get round', figure: plain }]),
       ...(strict.value === cut.value ? [] : [{ what: 'Strips, counting every join', figure: strict }]),
       {
-        what: 'Fabric',
+        what: 'Cloth',
         figure: lengthOf(
           needed,
           `${numberOf(cut.value, 'strip')} × ${formatWorking(strip, unit)} = ${formatExact(needed)}`,
         ),
       },
-      askFor(needed, unit),
+      askFor(needed, unit, cut.value),
       ...biasSaid(counts),
     ],
   };

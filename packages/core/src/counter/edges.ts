@@ -56,7 +56,7 @@ export const flange: Topic = {
         lengths: { sides: sides.value, ends: ends.value },
         strips: strips.value,
         fabric: fabric.value,
-        shopCut: shopCutJson(fabric.value, unit),
+        shopCut: shopCutJson(fabric.value, unit, strips.value),
       },
       // Every join takes a strip's width.
       drawn: stripsDrawn(
@@ -71,8 +71,8 @@ export const flange: Topic = {
         { what: 'Sides', figure: sides },
         { what: 'Top and bottom', figure: ends },
         { what: 'Strips, selvage to selvage', figure: strips },
-        { what: 'Fabric', figure: fabric },
-        askFor(fabric.value, unit),
+        { what: 'Cloth', figure: fabric },
+        askFor(fabric.value, unit, strips.value),
       ],
     };
   },
@@ -109,7 +109,7 @@ export const prairiePoints: Topic = {
       lengthIn(question, 'usable'),
     ];
     if (overlap >= square) return wrongFlag('overlap', 'it has to be less than the square.');
-    if (square > usable) return wrongFlag('square', 'it is wider than the fabric.');
+    if (square > usable) return wrongFlag('square', 'it is wider than the cloth.');
     const quilt = quiltOf(question);
     const seam = USUAL.seam[unit];
     if (square <= 2 * seam) return wrongFlag('square', 'it leaves no point beyond its seam.');
@@ -131,7 +131,7 @@ export const prairiePoints: Topic = {
         total: points.total.value,
         strips: points.strips.value,
         fabric: points.fabric.value,
-        shopCut: shopCutJson(points.fabric.value, unit),
+        shopCut: shopCutJson(points.fabric.value, unit, points.strips.value),
       },
       drawn: {
         what: 'points',
@@ -151,7 +151,7 @@ export const prairiePoints: Topic = {
         { what: 'Gap at the seam, down', figure: points.down.gap },
         { what: 'Points in all', figure: points.total },
         { what: 'Strips', figure: points.strips },
-        askFor(points.fabric.value, unit),
+        askFor(points.fabric.value, unit, points.strips.value),
       ],
     };
   },

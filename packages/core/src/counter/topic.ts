@@ -1,3 +1,4 @@
+import { squaredAgain } from '../cutting/squared.ts';
 import type { BiasStrip } from '../edge/bias.ts';
 import { type Figure, numberOf } from '../figure/figure.ts';
 import type { Slab } from '../layer/slabs.ts';
@@ -96,7 +97,7 @@ export interface FlagRefusal {
   readonly flag: string;
   /** What is wrong, without the flag: as it stands beside a field. */
   readonly message: string;
-  /** The same in one line, for scripts: "--strip: a binding strip is far narrower than its fabric." */
+  /** The same in one line, for scripts: "--strip: a binding strip is far narrower than its cloth." */
   readonly line: string;
 }
 
@@ -151,21 +152,26 @@ export const withUsable = (plan: Plan, fabric: string, usableWidth: number): Pla
 });
 
 /** What is asked for at a counter besides what is needed: the end squared, nothing washed. */
-const counterAllowance = (unit: Unit): Allowance => ({ squaring: USUAL.squaring[unit], shrinkage: 0 });
+const counterAllowance = (unit: Unit, strips: number): Allowance => ({
+  squaring: USUAL.squaring[unit],
+  again: squaredAgain(strips),
+  spare: 0,
+  shrinkage: 0,
+});
 
-/** What to ask for at a counter. */
-export const counterCut = (needed: number, unit: Unit): ShopCut =>
-  shopCut(needed, counterAllowance(unit), unit);
+/** What to ask for at a counter, for so many strips or a piece in one. */
+export const counterCut = (needed: number, unit: Unit, strips = 1): ShopCut =>
+  shopCut(needed, counterAllowance(unit, strips), unit);
 
 /** What to ask for, as it is said at the counter, with the length it stands for. */
-export function askFor(needed: number, unit: Unit): AnswerLine {
-  const cut = counterCut(needed, unit);
+export function askFor(needed: number, unit: Unit, strips = 1): AnswerLine {
+  const cut = counterCut(needed, unit, strips);
   return { what: `Ask for ${cut.text}`, figure: cut.length };
 }
 
 /** A count with its noun, and a shop cut: "4 strips, 1/3 yd". */
 export const stripsAndCut = (strips: number, needed: number, unit: Unit): string =>
-  `${numberOf(strips, 'strip')}, ${counterCut(needed, unit).text}`;
+  `${numberOf(strips, 'strip')}, ${counterCut(needed, unit, strips).text}`;
 
 /** Strips as they are cut from what the shop was asked for, selvage to selvage; `length` is what is used of them end to end, joins and all. */
 export const stripsDrawn = (
@@ -179,7 +185,7 @@ export const stripsDrawn = (
   usable,
   strip,
   count,
-  bought: counterCut(count * strip, unit).length.value,
+  bought: counterCut(count * strip, unit, count).length.value,
   used: Math.min(usable, Math.max(0, length - (count - 1) * usable)),
 });
 
@@ -187,9 +193,10 @@ export const stripsDrawn = (
 export function shopCutJson(
   needed: number,
   unit: Unit,
+  strips = 1,
 ): { inches: number; yards: string; centimetres?: number; metres?: string } {
-  const yards = counterCut(convertLength(needed, unit, 'in'), 'in');
-  const metres = counterCut(needed, unit);
+  const yards = counterCut(convertLength(needed, unit, 'in'), 'in', strips);
+  const metres = counterCut(needed, unit, strips);
   return {
     inches: yards.length.value,
     yards: yards.amount,

@@ -6,6 +6,8 @@ import { backing } from './backing.ts';
 import { binding } from './binding.ts';
 import { boundBy } from './bound-by.ts';
 import { flange, prairiePoints } from './edges.ts';
+import { facing } from './facing.ts';
+import { piping } from './piping.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
 import { setting } from './setting.ts';
 import { type Granted, granted, refused } from '../refusal/refusal.ts';
@@ -29,6 +31,8 @@ export const TOPICS: readonly Topic[] = [
   backing,
   flange,
   prairiePoints,
+  facing,
+  piping,
   quiltedBlocks,
 ];
 

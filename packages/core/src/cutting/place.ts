@@ -13,6 +13,7 @@ import { lengthOnGrid } from '../length/grid.ts';
 import type { Placed, PlacedPiece, StripsAcross } from './placed.ts';
 import { placedRun } from './runs.ts';
 import { stripsAcross } from './strips-across.ts';
+import { TIPS } from '../choice/tips.ts';
 
 /** How cloths are cut. */
 export interface PlaceWish {
@@ -128,8 +129,8 @@ function tooNarrowFor(
 ): string {
   const usable = `${name} is ${formatWithUnit(usableWidth, unit)} usable`;
   return measure === 'width'
-    ? `${owner.name} are cut ${formatWithUnit(owner.width, unit)} wide and ${usable}: choose a wider fabric for them.`
-    : `${owner.name} are cut ${formatWithUnit(owner.length, unit)} long across the print, ${usable}, and they are never joined: choose a wider fabric, or one without a direction.`;
+    ? `${owner.name} are cut ${formatWithUnit(owner.width, unit)} wide and ${usable}: choose a wider cloth for them.`
+    : `${owner.name} are cut ${formatWithUnit(owner.length, unit)} long across the print, ${usable}, and they are never joined: choose a wider cloth, or one without a direction.`;
 }
 
 /** A cloth's own habits, for the cutting table: its direction where pieces of the top are cut from it, alike sides anywhere. */
@@ -148,6 +149,7 @@ function clothNotes({ name, direction, alike }: Fabric, ofTop: readonly CutLine[
     notes.push(
       `${name} is striped along the selvage: pieces may be turned upside down, not on their side; uprights and levels are counted apart.`,
     );
+  if (ofTop.some(({ cut }) => cut.shape !== 'rectangle')) notes.push(TIPS.starch);
   if (alike)
     notes.push(
       `Both sides of ${name} look alike: mark the right side of every piece with a pin before it is sewn.`,

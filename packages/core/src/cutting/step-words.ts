@@ -1,7 +1,11 @@
 import { numberOf } from '../figure/figure.ts';
+import { TIPS } from '../choice/tips.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
-import type { Unit } from '../length/unit.ts';
+import { fromInches, type Unit } from '../length/unit.ts';
 import type { CuttingStep, Made, SubCut } from './steps.ts';
+
+/** A fat quarter's side: what is cut off wider is a length of cloth, not a strip (common practice). */
+const WIDEST_STRIP = 18;
 
 /** How the cloth lies: open, folded once or folded twice; so many layers lie under the blade. */
 export const FOLDS = { open: 1, once: 2, twice: 4 } as const;
@@ -14,14 +18,16 @@ export function stepSays(step: CuttingStep, unit: Unit): string {
   if (kind === 'square') return 'Square the end.';
   if (kind === 'strip') {
     const [made] = makes;
+    // What fills the width of the cloth and is longer than any strip is cut off as a length.
+    if (made && !made.joined && made.count === 1 && box.h > fromInches(WIDEST_STRIP, unit))
+      return `Cut a length of ${show(box.h)}: the ${made.name.toLowerCase()}.`;
     return `Cut a strip ${show(box.h)} wide${made ? `: ${madeSays(made)}` : ''}.`;
   }
   if (kind === 'leftover' && cuts.length === 0)
     return `Take ${pieceSays(step, unit)} as it is: ${makes.map(madeSays).join(', ')}.`;
   const from = kind === 'leftover' ? pieceSays(step, unit) : null;
   const of = strips.length > 1 ? `each of the ${strips.length} strips` : 'the strip';
-  const left =
-    offcuts.length > 0 ? ` Left: ${offcuts.map(({ w, h }) => sizeSays(w, h, unit)).join(', ')}.` : '';
+  const left = offcuts.length > 0 ? ` Left: ${leftSays(offcuts, unit)}.` : '';
   const corners = makes.flatMap(cornersSay).map((says) => ` ${says}`);
   return `Cut ${from ?? `${of} of ${show(box.h)}`}: ${cuts.map((cut) => subCutSays(cut, unit)).join('; ')}.${corners.join('')}${left}`;
 }
@@ -43,6 +49,7 @@ export function stepInHand(
           ? 'Lay one ruler’s level line on the fold, a second against it along the ragged end; take the first away and cut.'
           : 'Lay the ruler’s level line on the selvage and cut a straight end across it.',
         'See that the fold has no kink. It is done again after every fourth strip.',
+        TIPS.ruler,
       ],
     };
   if (kind === 'strip') {
@@ -50,7 +57,11 @@ export function stepInHand(
     const line = folded ? 'the fold' : 'the selvage';
     return {
       title: `${show(box.h)} strip`,
-      does: [`Lay the ${formatLength(box.h, unit)} line on the cut end, a level line on ${line}.`, whole],
+      does: [
+        `Lay the ${formatLength(box.h, unit)} line on the cut end, a level line on ${line}.`,
+        whole,
+        ...(folded ? [TIPS.elbow] : []),
+      ],
     };
   }
   if (cuts.length === 0) return { title: 'Take it as it is', does: [stepSays(step, unit)] };
@@ -103,6 +114,16 @@ function cornersSay({ name, count, corners }: Made): string[] {
   const of = name.toLowerCase().replace(/^squares for /, '');
   const how = corners === 1 ? 'once' : 'twice, without moving it between';
   return [`Then each corner to corner, ${how}: ${count * 2 * corners} ${of}.`];
+}
+
+/** Leftovers alike are told once: "9 pieces of 3 × 2 7/8″". */
+function leftSays(offcuts: CuttingStep['offcuts'], unit: Unit): string {
+  const counts = new Map<string, number>();
+  for (const { w, h } of offcuts) {
+    const size = sizeSays(w, h, unit);
+    counts.set(size, (counts.get(size) ?? 0) + 1);
+  }
+  return [...counts].map(([size, n]) => (n === 1 ? size : `${n} pieces of ${size}`)).join(', ');
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -3,6 +3,7 @@ import { near, TOLERANCE } from '../length/tolerance.ts';
 import { LEFTOVER_STEP } from '../log/cut-record.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { type CutTree, cutTree } from './cut-tree.ts';
+import { STRIPS_BETWEEN } from './squared.ts';
 import type { ClothBox, Placed, StockBox } from './placed.ts';
 
 /** Pieces of one kind that a step brings out. */
@@ -67,8 +68,6 @@ interface Lying extends StockBox {
   readonly corners: 0 | 1 | 2;
 }
 
-/** At most so many strips between two squarings, or elbows appear (rule CU-6, common practice: three or four). */
-const STRIPS_BETWEEN = 4;
 /** Smaller than this a leftover is a scrap. */
 const KEPT_INCHES = 1.5;
 

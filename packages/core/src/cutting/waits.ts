@@ -35,7 +35,12 @@ export function waitOf(plan: Plan, { role, use }: Pick<CutLine, 'role' | 'use'>)
     };
   }
   const goesRound =
-    role === 'binding' || role === 'binding-flange' || role === 'flange' || role === 'prairie-point';
+    role === 'binding' ||
+    role === 'binding-flange' ||
+    role === 'flange' ||
+    role === 'prairie-point' ||
+    role === 'facing' ||
+    role === 'piping';
   if (!goesRound || plan.edge.around !== null) return null;
   return {
     round: 2,

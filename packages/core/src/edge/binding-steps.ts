@@ -1,3 +1,4 @@
+import { TIPS } from '../choice/tips.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { ofUnit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -70,7 +71,7 @@ function straightCut(
   const beside = flange && saysStrips(flange.asCut, unit, ` of ${show(flange.flange.value)}`);
   return [
     ...(leftovers && leftovers.lengths.length > 0
-      ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short by turns.`]
+      ? [`Cut the leftovers down to ${show(cutWidth)} and join long and short in turn.`]
       : []),
     ...(strips.value > 0 ? [`Cut ${main}.`] : []),
     ...(beside
@@ -79,6 +80,7 @@ function straightCut(
         ]
       : []),
     `Join the strips at 45°, selvage ends hanging past the seam; trim to ${formatLength(unit === 'in' ? 0.25 : 0.6, unit)}${unit === 'in' ? '″' : ' cm'} and press the joins open.`,
+    TIPS.joins,
   ];
 }
 
@@ -95,6 +97,7 @@ function biasCut(
     : [];
   if (grain === 'bias-tube') {
     return [
+      TIPS.starch,
       `Cut the square of ${cloth} corner to corner and join the two triangles along a straight side.`,
       `Mark ${bias!.tube!.lanes} lanes ${show(cutWidth)} wide along the bias edges; trim what is left over.`,
       'Join the two straight ends into a tube, one lane along, so that the first line meets the second.',
@@ -103,10 +106,12 @@ function biasCut(
     ];
   }
   return [
+    TIPS.starch,
     grain === 'bias-square'
       ? `Fold the square of ${cloth} corner to corner and again. The first cut, along the double fold, is half a strip: ${show(cutWidth / 2)}. Every other one is ${show(cutWidth)}.`
       : `Lay a 45° line from a corner across the length of ${cloth} and cut strips of ${show(cutWidth)} to both sides of it.`,
-    `Join long and short by turns: ${joined.lengths.map((length) => formatLength(length, unit)).join(', ')}${unit === 'in' ? '″' : ' cm'}. Press the joins open.`,
+    `Join long and short in turn: ${joined.lengths.map((length) => formatLength(length, unit)).join(', ')}${unit === 'in' ? '″' : ' cm'}. Press the joins open.`,
+    TIPS.joins,
     ...beside,
   ];
 }

@@ -8,12 +8,13 @@ import type { Binding } from './binding.ts';
 import type { Edge, EdgePoints } from './edge.ts';
 import { flangeCuts } from './flange.ts';
 
-/** What binding, flange and points have cut. */
-export function cutsOfEdge(plan: Plan, { binding, flange, points }: Edge): Cut[] {
+/** What the finishes of an edge have cut. */
+export function cutsOfEdge(plan: Plan, { binding, flange, points, finished }: Edge): Cut[] {
   return [
     ...(binding ? bindingCuts(plan, binding) : []),
     ...(flange ? flangeCuts(flange, plan.edge.flange.fabric) : []),
     ...(points ? pointCuts(plan, points) : []),
+    ...finished.flatMap(({ cuts }) => cuts),
   ];
 }
 

@@ -1,4 +1,4 @@
-import { formatLength, formatWithUnit } from '../length/format.ts';
+import { formatWithUnit } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 
 /** What is said of an edge, apart from the rules that decide when; lengths in the plan's unit. */
@@ -26,9 +26,9 @@ export const edgeWords = (unit: Unit) => {
       return `A join falls ${show(clear)} from a corner. ${remedy}`;
     },
     squareTooWide: (side: number) =>
-      `A square of ${show(side)} is wider than this cloth. Cut the bias from a length of fabric instead.`,
+      `A square of ${show(side)} is wider than this cloth. Cut the bias from a length of cloth instead.`,
     ruleOfRootShort: (rule: number, enough: number) =>
-      `The rule of the root says ${formatLength(rule, unit)}, which comes out short; ${show(enough)} is enough.`,
+      `The square-root rule gives ${show(rule)}, which is too little. Cut ${show(enough)}.`,
     leftoverTooNarrow: (strip: number) =>
       `This leftover is narrower than the ${show(strip)} strip. Take it off the list, or use a narrower strip.`,
     tipsCovered: (seam: number, bound: number) =>

@@ -9,6 +9,8 @@ import { randomFrom } from '../random/random.ts';
 import { lengthAround } from './around.ts';
 import { type Binding, planBinding } from './binding.ts';
 import { bindingSeamOf, loftOf } from './binding-seam.ts';
+import type { FinishedEdge } from './finish/finish.ts';
+import { wholeFinishesIn } from './finish/registry.ts';
 import { type Flange, planFlange, rawEdges } from './flange.ts';
 import { type EdgeOutline, edgeOutline } from './outline.ts';
 import { inStockFor } from '../plan/stock.ts';
@@ -24,6 +26,8 @@ export interface Edge {
   readonly binding: Binding | null;
   readonly flange: Flange | null;
   readonly points: EdgePoints | null;
+  /** The finishes that tell all they are by themselves, in the order they are put on. */
+  readonly finished: readonly FinishedEdge[];
 }
 
 /** Prairie points as they stand round the quilt, clockwise from the top left corner. */
@@ -60,6 +64,12 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
   const outline = edgeOutline(top, edge);
   const around = lengthAround(outline, edge, edge.around, unit);
   const has = (finish: Plan['edge']['finishes'][number]) => edge.finishes.includes(finish);
+  const edges = rawEdges(
+    top,
+    plan.measured.findLast((m) => m.borders === plan.borders.length) ?? null,
+    allowanceBeyond(plan),
+    unit,
+  );
   const usableOf = (id: string) => fabricById(plan, id).usableWidth;
   return {
     outline,
@@ -80,12 +90,7 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
       : null,
     flange: has('flange')
       ? planFlange({
-          edges: rawEdges(
-            top,
-            plan.measured.findLast((m) => m.borders === plan.borders.length) ?? null,
-            allowanceBeyond(plan),
-            unit,
-          ),
+          edges,
           visible: edge.flange.visible,
           bindingSeam: bindingSeamOf(plan),
           seam,
@@ -94,6 +99,16 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
         })
       : null,
     points: has('prairie-points') ? pointsRound(plan, top) : null,
+    finished: wholeFinishesIn(edge.finishes).map(([, finish]) =>
+      finish.plan({
+        plan,
+        top,
+        outline,
+        around,
+        edges,
+        closedAt: has('binding') ? bindingSeamOf(plan) : null,
+      }),
+    ),
   };
 }
 

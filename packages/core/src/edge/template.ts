@@ -134,7 +134,7 @@ function cornerTemplate({ radius, inset }: ScallopCorner, depth: number, many: s
     width: half ? reach : 2 * reach,
     height: down + hold,
     outline,
-    says: `${many}, the point of the card towards the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side`,
+    says: `${many}, the point of the card toward the middle of the quilt; its shoulders end ${formatWithUnit(inset, unit)} from the corner along each side`,
   };
 }
 

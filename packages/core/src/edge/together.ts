@@ -6,12 +6,15 @@ import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { EdgeFinish } from '../choice/edge.ts';
 import { bindingSeamOf } from './binding-seam.ts';
-import { finishOf } from './finishes.ts';
+import { finishOf, wholeFinishesIn } from './finish/registry.ts';
 import { flangeRefusal } from './flange.ts';
 import { scallopRefusal } from './scallops.ts';
 
 /** In the order they are asked what they go with: what closes an edge first. */
-const ASKED: readonly EdgeFinish[] = ['prairie-points', 'binding', 'flange'];
+const ASKED: readonly EdgeFinish[] = [
+  ...(['prairie-points', 'facing', 'self-binding', 'turned-edge', 'binding'] as const),
+  ...(['piping', 'flange'] as const),
+];
 
 /** Why these finishes do not go together on an edge of this shape; empty when they do (rule ED-2; common practice). */
 export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>): Refusal[] {
@@ -19,10 +22,17 @@ export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>
   const closed = chosen.some((finish) => finishOf(finish).closes);
   const open = chosen.includes('flange')
     ? 'A flange is only basted on: the seam of a binding is what holds it. Keep the binding with it.'
-    : 'A raw edge frays: finish it with a binding or with prairie points.';
+    : chosen.includes('piping')
+      ? 'Piping lies in the seam of what closes the edge: choose a binding, a facing, a turned edge or points with it.'
+      : 'A raw edge frays: bind it, face it, turn it in or finish it with prairie points.';
   const messages = [
     ...(closed ? [] : [open]),
-    ...chosen.flatMap((finish) => chosen.flatMap((other) => finishOf(finish).against(other) ?? [])),
+    // Of two that do not go together one reason is enough.
+    ...chosen.flatMap((finish, i) =>
+      chosen
+        .slice(i + 1)
+        .flatMap((other) => finishOf(finish).against(other) ?? finishOf(other).against(finish) ?? []),
+    ),
     ...chosen.flatMap((finish) => finishOf(finish).around(shape) ?? []),
   ];
   return messages.map((message) => ({ path: ['edge', 'finishes'], message }));
@@ -93,5 +103,6 @@ export function shapeRefusals(plan: Plan, quilt: { width: number; height: number
         message: `An opening of ${show(opening)} is more than half of the bottom side.`,
       });
   }
+  said.push(...wholeFinishesIn(edge.finishes).flatMap(([, finish]) => finish.refusals(plan, quilt)));
   return said;
 }

@@ -1,5 +1,5 @@
 import { near } from '../length/tolerance.ts';
-import { forAnotherTop } from '../soundness/another-top.ts';
+import { resetForNewTop } from '../soundness/new-top.ts';
 import type { Plan } from '../plan/shape.ts';
 import { addedBorder } from '../plan/start.ts';
 import type { Fit } from './find.ts';
@@ -20,7 +20,7 @@ export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target'], new
       ? { ...had, sides, ends }
       : { ...addedBorder({ ...plan, borders: plan.borders.slice(0, i) }, newId(), sides), ends };
   });
-  return forAnotherTop({
+  return resetForNewTop({
     ...plan,
     setting: fit.setting,
     grid: fit.grid,

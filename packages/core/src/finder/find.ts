@@ -8,7 +8,7 @@ import type { SettingField } from '../setting/setting.ts';
 import { bestBorders, borderSteps } from './best-borders.ts';
 import { clothCheck } from './cloth.ts';
 import { type FitRequest, MOST_PLACES, searchStep } from './request.ts';
-import { isRibbon } from './ribbon.ts';
+import { isTooLongForItsWidth } from './too-long.ts';
 import {
   type BorderTotal,
   centreOf,
@@ -195,7 +195,7 @@ export function shapesFor(plan: Plan, request: FitRequest): Shape[] {
             width: growingSize({ kind, options, has }, 'across', across, block.width, seam),
             height: growingSize({ kind, options, has }, 'down', down, block.height, seam),
           };
-          if (target || !isRibbon(shape.width.base, shape.height.base)) shapes.push(shape);
+          if (target || !isTooLongForItsWidth(shape.width.base, shape.height.base)) shapes.push(shape);
         }
       }
       return shapes;

@@ -2,14 +2,14 @@ import { sum } from 'd3-array';
 import { computeQuilt, type Quilt } from '../quilt/compute.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
-import { forAnotherTop } from '../soundness/another-top.ts';
+import { resetForNewTop } from '../soundness/new-top.ts';
 import { planProblems } from '../soundness/problems.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type ShopCut, shopCut } from '../shopping/shop-cut.ts';
 import { allowanceFor } from '../shopping/buy.ts';
 import { MOST_PLACES } from './request.ts';
-import { isRibbon } from './ribbon.ts';
+import { isTooLongForItsWidth } from './too-long.ts';
 
 /** One way of making several smaller quilts of one quilt's blocks. */
 export interface Split {
@@ -59,7 +59,7 @@ export function splitQuilt(
     plan.pile.length > 0 ? plan.pile.length : setting.blocksNeeded(plan.grid, plan.setting).value;
   const each = Math.floor(blocks / quilts);
   const grids: { grid: Split['grid']; needs: number; cost: number }[] = [];
-  const long = isRibbon(whole.layout.centre.width.value, whole.layout.centre.height.value);
+  const long = isTooLongForItsWidth(whole.layout.centre.width.value, whole.layout.centre.height.value);
   const proportion = whole.layout.centre.height.value / whole.layout.centre.width.value;
   for (let across = 1; across <= MOST_PLACES; across++) {
     for (let down = 1; down <= MOST_PLACES; down++) {
@@ -70,7 +70,7 @@ export function splitQuilt(
         setting.extent('across', across, plan.block.width, plan.setting, plan.seam),
         setting.extent('down', down, plan.block.height, plan.setting, plan.seam),
       ];
-      if (isRibbon(width, height) && !long) continue;
+      if (isTooLongForItsWidth(width, height) && !long) continue;
       const own = height / width;
       grids.push({ grid, needs, cost: Math.abs(Math.log(own / proportion)) + (4 * (each - needs)) / each });
     }
@@ -82,7 +82,7 @@ export function splitQuilt(
       .filter(({ grid }) =>
         Array.from({ length: quilts }, (_, i) => borders[i] ?? plan.borders).every(
           (own) =>
-            planProblems(forAnotherTop({ ...plan, grid, borders: own, pile: [], wall: [] })).length === 0,
+            planProblems(resetForNewTop({ ...plan, grid, borders: own, pile: [], wall: [] })).length === 0,
         ),
       )
       .slice(0, MOST_WAYS)
@@ -101,7 +101,7 @@ interface SplitWish {
 
 function splitInto(plan: Plan, whole: Quilt, { quilts, grid, needs, blocks, borders }: SplitWish): Split {
   const plans = Array.from({ length: quilts }, (_, i): Plan =>
-    forAnotherTop({
+    resetForNewTop({
       ...plan,
       title: `${plan.title.slice(0, 108)}, ${i + 1} of ${quilts}`,
       grid,
@@ -119,7 +119,7 @@ function splitInto(plan: Plan, whole: Quilt, { quilts, grid, needs, blocks, bord
   const names = plan.fabrics.filter((f) =>
     plan.borders.some((b) => b.fabric === f.id || b.cornerFabric === f.id),
   );
-  const need = (quilt: Quilt, id: string) => quilt.fabrics.find((f) => f.fabric.id === id)?.needed.value ?? 0;
+  const cutOf = (quilt: Quilt, id: string) => quilt.fabrics.find((f) => f.fabric.id === id);
   return {
     grid,
     quilts,
@@ -133,12 +133,16 @@ function splitInto(plan: Plan, whole: Quilt, { quilts, grid, needs, blocks, bord
       `${alike ? `${quilts} × ${formatExact(runs[0]!)}` : runs.map(formatExact).join(' + ')} − ${formatExact(before)} for the one quilt = ${formatExact(together - before)}`,
     ),
     cloth: names.map((fabric) => {
-      const bought = (length: number) => shopCut(length, allowanceFor(plan, fabric), plan.unit);
-      return {
-        name: fabric.name,
-        before: bought(need(whole, fabric.id)),
-        after: bought(sum(small, (one) => need(one, fabric.id))),
+      const bought = (quilts: readonly Quilt[]) => {
+        const cuts = quilts.flatMap((quilt) => cutOf(quilt, fabric.id) ?? []);
+        const together = {
+          heights: cuts.flatMap(({ heights }) => heights),
+          strips: cuts.flatMap(({ strips }) => strips),
+        };
+        const needed = sum(cuts, (cut) => cut.needed.value);
+        return shopCut(needed, allowanceFor(plan, fabric, together), plan.unit);
       };
+      return { name: fabric.name, before: bought([whole]), after: bought(small) };
     }),
   };
 }

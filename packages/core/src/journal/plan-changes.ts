@@ -32,6 +32,7 @@ const STAGE_OF: Readonly<Partial<Record<keyof Plan, Stage>>> = {
   overLong: 'cut',
   stock: 'cut',
   squaring: 'cut',
+  spareStrip: 'cut',
 };
 /** What says itself by other things, or says nothing to anyone. */
 const SILENT: ReadonlySet<string> = new Set(['schemaVersion']);

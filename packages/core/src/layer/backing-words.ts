@@ -1,3 +1,4 @@
+import { SEAM_NAMES } from '../choice/layers.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { rulerStepDown } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
@@ -23,14 +24,14 @@ export function reasonFor([best, ...rest]: readonly [BackingOption, ...BackingOp
   const saved =
     next.way === 'wide' || best.way === 'wide'
       ? lessCloth(best, next)
-      : `${formatWithUnit(next.fabric.value - best.fabric.value, unit)} less cloth`;
-  return `Least cloth${plain}: ${saved} than the next.`;
+      : formatWithUnit(next.fabric.value - best.fabric.value, unit);
+  return `It takes the least cloth${plain}, by ${saved}.`;
 }
 
 /** How much less cloth one way takes than another, to the whole per cent. */
 function lessCloth(best: BackingOption, next: BackingOption): string {
   const share = Math.round(100 * (1 - best.area / next.area));
-  return share < 1 ? 'less than 1 % less cloth' : `${share} % less cloth`;
+  return share < 1 ? 'less than 1 %' : `${share} %`;
 }
 
 /** A stripe is said where it saves so much of the cloth. */
@@ -48,7 +49,7 @@ export function stripeSaves(best: BackingOption, stripe: BackingOption | undefin
       : [];
   return stripe.area < best.area * (1 - WORTH_A_STRIPE)
     ? [
-        `A stripe ${formatWithUnit(stripe.stripe!.finished, unit)} wide between the panels saves a panel: ${lessCloth(stripe, best)}.`,
+        `A stripe ${formatWithUnit(stripe.stripe!.finished, unit)} wide between the panels saves a panel: ${lessCloth(stripe, best)} less cloth.`,
       ]
     : [];
 }
@@ -74,7 +75,7 @@ export function smallerOverhang(
     const length = fewer * (span.height + 2 * over);
     const tooLittle = over < fromInches(LEAST_OVERHANG_INCHES, cloth.unit) - 1e-6;
     if (tooLittle || length > taken - 1e-6) return [];
-    const what = fewer === 1 ? 'one width' : `${fewer} panels with ${seams} seams`;
+    const what = fewer === 1 ? 'one width' : `${fewer} panels with ${SEAM_NAMES[seams]}`;
     const saved = show(taken - length);
     return [
       `With ${show(over)} of overhang, enough for quilting at home, ${what} would do: ${show(length)}, ${saved} less.`,

@@ -62,7 +62,7 @@ export interface BackingWish {
 }
 
 /**
- * Top + overhang on every side, in every way asked for: panels with vertical or horizontal seams, one
+ * Top + overhang on every side, in every way asked for: panels with vertical or level seams, one
  * width of a wide cloth, or panels made wide enough by a stripe. Cheapest first where every price is
  * known; otherwise least cloth, then fewest seams (rule BK-1). Lengths in the plan's unit.
  */

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 
-/** Patterns a finishing service quilts. */
+/** Patterns a long-arm service quilts. */
 export const LONG_ARM_PATTERNS = ['all-over', 'custom'] as const;
 
 const side = z.number().positive().max(1000);
 const sheet = z.strictObject({ width: side, height: side });
 
-/** What a finishing service is told of a job: sizes in the plan's unit. */
+/** What a long-arm service is told of a job: sizes in the plan's unit. */
 export const longArmJobSchema = z.strictObject({
   unit: z.enum(['in', 'cm']),
   top: sheet,

@@ -1,19 +1,19 @@
 import { z } from 'zod';
 import { partMeasured, seamsRipped, seamsSewn, sewingChosen, sewingDone } from './sewing-kinds.ts';
-import { bought, boughtNot, shopHeld, shopLetGo } from './shop-kinds.ts';
+import { bought, purchaseCancelled, shopHeld, holdReleased } from './shop-kinds.ts';
 import { stashMoved, stashPut } from './stash-kinds.ts';
 import { blocksAsked, makerThanked } from './group-kinds.ts';
 import { noted, noteReworded, noteStruck, planChanged } from './journal-kinds.ts';
-import { dueSaid, hoursSaid, practised } from './maker-kinds.ts';
-import { recordSaid } from './record-kinds.ts';
-import { clockMoved, clockStarted, clockStopped, timeNoted, timeStruck } from './time-kinds.ts';
+import { dueDateSet, hoursSet, practised } from './maker-kinds.ts';
+import { recordFieldSet } from './record-kinds.ts';
+import { clockMoved, clockStarted, clockStopped, timeNoted, sittingExcluded } from './time-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
 /** A side in the plan's unit as it then was. */
 const side = z.number().positive().max(10_000);
 const bookingNumber = z.string().trim().min(1).max(40);
 
-/** Quilting booked with a finishing service: at which sizes, for how much, from when until when. */
+/** Quilting booked with a long-arm service: at which sizes, for how much, from when until when. */
 const booked = z.strictObject({
   number: bookingNumber,
   unit: z.enum(['in', 'cm']),
@@ -38,9 +38,9 @@ export const ENTRY_KINDS = {
   'stash-put': stashPut,
   'stash-moved': stashMoved,
   'shop-held': shopHeld,
-  'shop-let-go': shopLetGo,
+  'shop-let-go': holdReleased,
   bought,
-  'bought-not': boughtNot,
+  'bought-not': purchaseCancelled,
   'sewing-chosen': sewingChosen,
   'seams-sewn': seamsSewn,
   'seams-ripped': seamsRipped,
@@ -54,13 +54,13 @@ export const ENTRY_KINDS = {
   'clock-moved': clockMoved,
   'clock-stopped': clockStopped,
   'time-noted': timeNoted,
-  'time-struck': timeStruck,
-  'hours-said': hoursSaid,
-  'due-said': dueSaid,
+  'time-struck': sittingExcluded,
+  'hours-said': hoursSet,
+  'due-said': dueDateSet,
   practised,
   'blocks-asked': blocksAsked,
   'maker-thanked': makerThanked,
-  'record-said': recordSaid,
+  'record-said': recordFieldSet,
 } as const;
 
 /** Kinds that say something of cloth: what was cut, bought and set aside. Others change nothing of what is to buy. */

@@ -6,7 +6,7 @@ export const MAKER = 'maker';
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time of day is written like 19:30.');
 
 /** When there is time to sew: minutes on each weekday, Monday first, from when; and days away. */
-export const hoursSaid = z.strictObject({
+export const hoursSet = z.strictObject({
   week: z
     .array(
       z.strictObject({
@@ -25,7 +25,7 @@ export const hoursSaid = z.strictObject({
 });
 
 /** When a quilt has to be ready; null for whenever it is. A gift may be washed, and spends days in the post. */
-export const dueSaid = z.strictObject({
+export const dueDateSet = z.strictObject({
   date: z.iso.date().nullable(),
   wash: z.boolean(),
   postDays: z.number().int().min(0).max(90),

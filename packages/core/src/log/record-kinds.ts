@@ -5,7 +5,7 @@ export const RECORD_FIELDS = ['maker', 'for', 'place', 'thread', 'quilted', 'car
 export type RecordField = (typeof RECORD_FIELDS)[number];
 
 /** One of them said; the last word counts, and nothing said is nothing. */
-export const recordSaid = z.strictObject({
+export const recordFieldSet = z.strictObject({
   field: z.enum(RECORD_FIELDS),
   text: z.string().max(2000, 'At most 2,000 letters.'),
 });

@@ -31,7 +31,7 @@ export const bought = z.strictObject({
 });
 
 /** It was not bought after all. */
-export const boughtNot = z.strictObject({ cloth: z.string().min(1).max(64) });
+export const purchaseCancelled = z.strictObject({ cloth: z.string().min(1).max(64) });
 
 /** Such an order was let go. */
-export const shopLetGo = z.strictObject({ number });
+export const holdReleased = z.strictObject({ number });

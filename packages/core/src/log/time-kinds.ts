@@ -30,4 +30,4 @@ export const timeNoted = z.strictObject({
 });
 
 /** Time that does not count, or counts again. */
-export const timeStruck = z.strictObject({ entry, struck: z.boolean() });
+export const sittingExcluded = z.strictObject({ entry, struck: z.boolean() });

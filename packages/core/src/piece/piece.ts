@@ -60,6 +60,8 @@ export const LAYER_FABRICS = [
   'binding',
   'binding-flange',
   'flange',
+  'facing',
+  'piping',
 ] as const;
 export type LayerFabric = (typeof LAYER_FABRICS)[number];
 

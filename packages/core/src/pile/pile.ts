@@ -82,7 +82,7 @@ export function sizeAdvice({ small, large, meant, cut }: Pile, unit: Plan['unit'
       ? `${large.length} too large to ease in: ${list(large)}. Trim equally off opposite sides.`
       : '',
     small.length > 0
-      ? `${small.length} too small: ${list(small)}. Remake, or frame with a coping strip.`
+      ? `${small.length} too small: ${list(small)}. Remake, or build it up with coping strips.`
       : '',
   ];
   return parts.filter(Boolean).join(' ');

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { COLOUR_ORDERS } from '../choice/edge.ts';
 import { TURN_FABRICS } from '../piece/piece.ts';
-import { fabricId, length, name, oneOf, whole } from './fields.ts';
+import { fabricId, length, name, oneOf, wholeNumber } from './fields.ts';
 
 /** Id of a picture on the server. */
 export const pictureId = z.string().regex(/^[0-9a-z-]{8,40}$/, 'A picture is named by its id.');
@@ -26,7 +26,7 @@ export const rotationSchema = z.strictObject({
     .min(1, 'One more cloth at least takes turns.')
     .max(11, 'At most twelve cloths take turns.'),
   order: oneOf('The cloths’ order', COLOUR_ORDERS),
-  seed: whole('The scatter'),
+  seed: wholeNumber('The scatter'),
 });
 
 /** Added to the cut length of long sashes, and of borders; nothing where they are cut to length. */

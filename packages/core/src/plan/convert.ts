@@ -109,7 +109,7 @@ function convertLayers(
 }
 
 function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge' | 'binding'> {
-  const { points, scallop, flange } = edge;
+  const { points, scallop, flange, facing, selfBinding, piping } = edge;
   return {
     edge: {
       ...edge,
@@ -117,6 +117,9 @@ function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge
       around: edge.around === null ? null : length(edge.around),
       scallop: { ...scallop, width: length(scallop.width), depth: length(scallop.depth) },
       flange: { ...flange, visible: length(flange.visible) },
+      facing: { ...facing, width: length(facing.width) },
+      selfBinding: { shows: length(selfBinding.shows) },
+      piping: { ...piping, cord: length(piping.cord) },
       points: {
         ...points,
         square: length(points.square),

@@ -4,12 +4,13 @@ import {
   COLOUR_ORDERS,
   EDGE_FINISHES,
   EDGE_SHAPES,
+  FACING_CORNERS,
   POINT_FOLDS,
   POINTS_SEWN,
   SIDES,
 } from '../choice/edge.ts';
 import { BINDING_SCHOOLS } from '../choice/binding-schools.ts';
-import { fabricId, length, oneOf, whole } from './fields.ts';
+import { fabricId, length, oneOf, wholeNumber } from './fields.ts';
 
 /** The edge: its shape, what it measured, and what finishes it. */
 export const edgeSchema = z.strictObject({
@@ -31,6 +32,14 @@ export const edgeSchema = z.strictObject({
   around: length('The length all round').nullable(),
   finishes: z.array(oneOf('A finish', EDGE_FINISHES)).max(EDGE_FINISHES.length),
   flange: z.strictObject({ visible: length('The flange'), fabric: fabricId }),
+  facing: z.strictObject({
+    width: length('The facing strip'),
+    corners: oneOf('The corners of a facing', FACING_CORNERS),
+    fabric: fabricId,
+  }),
+  /** The backing folded over the edge: how much of it shows on the front. */
+  selfBinding: z.strictObject({ shows: length('The self-binding') }),
+  piping: z.strictObject({ cord: length('The cord'), fabric: fabricId }),
   points: z.strictObject({
     square: length('The points’ square'),
     overlap: length('The overlap'),
@@ -39,14 +48,14 @@ export const edgeSchema = z.strictObject({
     spread: oneOf('The difference', ['all', 'last-three']),
     fabrics: z
       .array(fabricId)
-      .min(1, 'Points need at least one fabric.')
-      .max(8, 'Points take at most eight fabrics.'),
+      .min(1, 'Points need at least one cloth.')
+      .max(8, 'Points take at most eight cloths.'),
     order: oneOf('The colours’ order', COLOUR_ORDERS),
     /** Before the layers or after the quilting. */
     sewn: oneOf('How the points are sewn on', POINTS_SEWN),
     /** Left unsewn to turn the quilt through. */
     opening: length('The opening'),
-    seed: whole('The scatter'),
+    seed: wholeNumber('The scatter'),
   }),
 });
 

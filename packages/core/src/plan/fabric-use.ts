@@ -11,6 +11,8 @@ const LAYER_PATHS: Readonly<Record<LayerFabric, Path>> = {
   binding: ['binding', 'fabric'],
   'binding-flange': ['binding', 'flange', 'fabric'],
   flange: ['edge', 'flange', 'fabric'],
+  facing: ['edge', 'facing', 'fabric'],
+  piping: ['edge', 'piping', 'fabric'],
 };
 
 const isLayerFabric = (what: string): what is LayerFabric =>
@@ -91,6 +93,6 @@ export function withoutFabric(plan: Plan, fabric: string, other: string): Plan {
 /** The fabric with this id. The plan has passed `planProblems`, so there is one. */
 export function fabricById(plan: Pick<Plan, 'fabrics'>, id: string): Fabric {
   const found = plan.fabrics.find((f) => f.id === id);
-  if (!found) throw new Error(`No fabric has the id ${id}.`);
+  if (!found) throw new Error(`No cloth has the id ${id}.`);
   return found;
 }

@@ -15,9 +15,9 @@ export const name = (what: string, max = 80) =>
     // Said apart from the length, so that the schema for other programs says it too: it knows no trimming.
     .regex(/\S/, `${what} is missing.`);
 /** A whole number. */
-export const whole = (what: string) => z.int(`${what} must be a whole number.`);
+export const wholeNumber = (what: string) => z.int(`${what} must be a whole number.`);
 /** Id of a fabric of the plan. */
-export const fabricId = name('The fabric', 40);
+export const fabricId = name('The cloth', 40);
 
 /** One of a few words; the message lists them. */
 export const oneOf = <const T extends readonly [string, ...string[]]>(what: string, words: T) =>

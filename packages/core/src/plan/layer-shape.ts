@@ -31,7 +31,7 @@ export const battingSchema = z.strictObject({
   rollWidth: length('The roll’s width'),
 });
 
-/** Who quilts it, and how it is marked. What a finishing service has promised is the log's. */
+/** Who quilts it, and how it is marked. What a long-arm service has promised is the log's. */
 export const quiltingSchema = z.strictObject({
   by: oneOf('The quilting', ['home', 'long-arm']),
   marking: oneOf('The marking', MARKINGS),

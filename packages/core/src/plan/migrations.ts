@@ -247,6 +247,24 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
       ? { ...plan, edge: { ...edge, points: { sewn: 'quilted', ...edge['points'] } } }
       : plan;
   },
+
+  // A strip to spare may be asked for.
+  11: (plan) => ({ ...plan, spareStrip: false }),
+
+  // Edges learnt facing, self-binding and piping; a facing in the binding's cloth, a piping in the flange's.
+  12: (plan) => {
+    const edge = isFields(plan['edge']) ? plan['edge'] : null;
+    if (!edge) return plan;
+    const binding = isFields(plan['binding']) ? plan['binding'] : {};
+    const flange = isFields(edge['flange']) ? edge['flange'] : {};
+    const inches = plan['unit'] !== 'cm';
+    const added = {
+      facing: { width: inches ? 2.5 : 6.5, corners: 'flat', fabric: binding['fabric'] },
+      selfBinding: { shows: inches ? 0.5 : 1.5 },
+      piping: { cord: inches ? 0.125 : 0.3, fabric: flange['fabric'] },
+    };
+    return { ...plan, edge: { ...added, ...edge } };
+  },
 };
 
 /** What a table says of a name it has itself: a document may name anything, and every object has a “constructor”. */

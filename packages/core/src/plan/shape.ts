@@ -7,11 +7,11 @@ import { overLongSchema, pictureId, rotationSchema, stockSchema } from './cloth-
 import { settingOptionsSchema } from '../setting/registry.ts';
 import { BED_IDS } from '../choice/beds.ts';
 import { bindingSchema, edgeSchema } from './edge-shape.ts';
-import { colour, fabricId, length, name, oneOf, whole } from './fields.ts';
+import { colour, fabricId, length, name, oneOf, wholeNumber } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 11;
+export const SCHEMA_VERSION = 13;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -73,8 +73,8 @@ const wallPlaceSchema = z.strictObject({
 });
 
 const fabricSchema = z.strictObject({
-  id: name('The fabric’s id', 40),
-  name: name('The fabric’s name', 60),
+  id: name('The cloth’s id', 40),
+  name: name('The cloth’s name', 60),
   colour,
   /** Usable width, selvages off. */
   usableWidth: length('The usable width'),
@@ -85,18 +85,18 @@ const fabricSchema = z.strictObject({
     .max(1000, 'A price above 1000 cannot be right.')
     .nullable(),
   /** Which way its print runs along the selvage: none, one way up, or stripes that have no up. */
-  direction: oneOf('A fabric’s direction', CLOTH_DIRECTIONS),
+  direction: oneOf('A cloth’s direction', CLOTH_DIRECTIONS),
   /** Both sides look alike, as of a batik or a solid. */
-  alike: z.boolean('Say whether both sides of a fabric look alike: true or false.'),
+  alike: z.boolean('Say whether both sides of a cloth look alike: true or false.'),
   /** Of its length, in the wash before it is cut; per cent, 0 for cloth that is not washed first. */
   shrinkage: z
     .number('Shrinkage is a plain number of per cent.')
     .min(0, 'Shrinkage is not less than nothing.')
     .max(20, 'Shrinkage above 20 per cent cannot be right.'),
   /** It is washed already: what shrinks has shrunk. */
-  washed: z.boolean('Say whether a fabric is washed already: true or false.'),
+  washed: z.boolean('Say whether a cloth is washed already: true or false.'),
   /** Where it comes from, as far as anyone remembers. */
-  from: z.string('Where a fabric is from is said in words.').max(120),
+  from: z.string('Where a cloth is from is said in words.').max(120),
   /** Id of a picture of it on the server. */
   picture: pictureId.optional(),
 });
@@ -126,7 +126,7 @@ const three = (what: string) =>
  * A place that no tape has been laid on is null: what was planned never stands for it.
  */
 const measuredSchema = z.strictObject({
-  borders: whole('The number of borders already on'),
+  borders: wholeNumber('The number of borders already on'),
   width: three('The width'),
   height: three('The height'),
 });
@@ -177,13 +177,15 @@ export const planShape = z.strictObject({
   seam: length('The seam allowance'),
   /** Bought with every fabric besides what is needed: for squaring its end before the first cut. */
   squaring: length('What squaring an end takes'),
+  /** Whether a strip to spare is bought of every fabric, as wide as the widest it is cut in. */
+  spareStrip: z.boolean('A strip to spare is bought or not.'),
   block: z.strictObject({ width: length('The block’s width'), height: length('The block’s height') }),
   pile: z.array(pileBlockSchema).max(PILE_LIMIT, `A pile holds at most ${PILE_LIMIT} blocks.`),
   /** WallPlace out on the wall, place by place; empty while blocks lie in the pile’s order. Places beyond its end are filled from what is left of the pile. */
   wall: z
     .array(wallPlaceSchema, 'The wall is a list of places; empty while nothing is laid out.')
     .max(PILE_LIMIT, `A wall has at most ${PILE_LIMIT} places.`),
-  grid: z.strictObject({ across: whole('Blocks across'), down: whole('Blocks down') }),
+  grid: z.strictObject({ across: wholeNumber('Blocks across'), down: wholeNumber('Blocks down') }),
   setting: settingOptionsSchema,
   borders: z.array(borderSchema).max(BORDER_LIMIT, `A plan holds at most ${BORDER_LIMIT} borders.`),
   /** How blocks lie in their places: turned by quarters, backgrounds swapped, on odd and even places. */
@@ -205,8 +207,8 @@ export const planShape = z.strictObject({
   binding: bindingSchema,
   fabrics: z
     .array(fabricSchema)
-    .min(1, 'A plan needs at least one fabric.')
-    .max(24, 'A plan holds at most 24 fabrics.'),
+    .min(1, 'A plan needs at least one cloth.')
+    .max(24, 'A plan holds at most 24 cloths.'),
   fabricFor: z.strictObject(
     Object.fromEntries(SETTING_FABRICS.map((use) => [use, fabricId])) as Record<
       SettingFabric,

@@ -107,6 +107,9 @@ export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan
     around: null,
     finishes: ['binding'],
     flange: { visible: USUAL.flange[unit], fabric: accent },
+    facing: { width: USUAL.facingStrip[unit], corners: 'flat', fabric },
+    selfBinding: { shows: USUAL.selfBinding[unit] },
+    piping: { cord: USUAL.cord[unit], fabric: accent },
     points: {
       square: USUAL.pointSquare[unit],
       overlap: USUAL.pointOverlap[unit],
@@ -194,6 +197,7 @@ export const blankPlan = (unit: Unit): Plan => ({
   unit,
   seam: USUAL.seam[unit],
   squaring: USUAL.squaring[unit],
+  spareStrip: false,
   block: { width: USUAL.block[unit], height: USUAL.block[unit] },
   pile: [],
   wall: [],

@@ -9,7 +9,7 @@ import { edgeAdvice } from '../edge/edge-advice.ts';
 import { battingAdvice } from '../layer/batting-advice.ts';
 import type { Layers } from '../layer/layers.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import type { LieCounts } from '../layout/lie.ts';
+import type { RotationCounts } from '../layout/orientation.ts';
 import { formatLength, formatSize, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
@@ -25,7 +25,7 @@ interface Known {
   readonly pile: Pile;
   readonly pieces: readonly CutLine[];
   readonly fabrics: readonly Placed[];
-  readonly lies: LieCounts;
+  readonly lies: RotationCounts;
   readonly layout: Layout;
   readonly layers: Layers | null;
   readonly edge: Edge;
@@ -109,7 +109,7 @@ function joinsThatShow(plan: Plan, lines: readonly CutLine[], fabrics: readonly 
         {
           path:
             use.what === 'border' ? ['borders', borderIndex(plan, use.border), 'sides'] : ['setting', 'sash'],
-          message: `A join falls ${formatWithUnit(clear, unit)} from the middle or an end of its strip, however they are cut.${mended}`,
+          message: `However the strips are cut, one join falls ${formatWithUnit(clear, unit)} from the middle or an end, where it shows.${mended}`,
         },
       ];
     }),

@@ -16,7 +16,7 @@ import { cutsOfTop, cuttingList } from '../cutting/top-cuts.ts';
 import { type Edge, planEdge } from '../edge/edge.ts';
 import { type Layers, planLayers } from '../layer/layers.ts';
 import { type Layout, layOut } from '../layout/lay-out.ts';
-import { countLies, type LieCounts } from '../layout/lie.ts';
+import { countRotations, type RotationCounts } from '../layout/orientation.ts';
 import { otherUnit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { toTheEnd } from './parts.ts';
@@ -29,7 +29,7 @@ export interface Quilt {
   readonly layout: Layout;
   /** What the top comes to: as planned, or as far as it was measured, from there. */
   readonly finished: Size;
-  readonly lies: LieCounts;
+  readonly lies: RotationCounts;
   /** The cutting list: pieces of the top, and what layers and edge have cut besides. */
   readonly pieces: readonly CutLine[];
   readonly besides: readonly CutLine[];
@@ -98,7 +98,7 @@ function* computing(plan: Plan, layout: Layout): Generator<undefined, Quilt> {
   const fabrics = buy(plan, placed);
   yield;
   const edge = edgeAsCut(plan, planned, fabrics);
-  const lies = countLies(plan, layout);
+  const lies = countRotations(plan, layout);
   const joins = joinLines(layout, pieces, fabrics);
   yield;
   const advice = adviseOn(plan, { pile, pieces, fabrics, lies, layout, layers, edge });

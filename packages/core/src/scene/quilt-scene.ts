@@ -4,7 +4,7 @@ import { type Path, pathRound, stroke } from '../geometry/path.ts';
 import type { Point } from '../geometry/point.ts';
 import { strokesRound } from '../geometry/strokes.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import { lieOf } from '../layout/lie.ts';
+import { orientationOf } from '../layout/orientation.ts';
 import type { Piece } from '../piece/piece.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -31,7 +31,7 @@ export function laidLook(
   piece: Piece,
   { block, turn }: WallPlace,
 ): { look: BlockLook; turn: number } {
-  const lie = lieOf(plan.places, piece.spot!);
+  const lie = orientationOf(plan.places, piece.spot!);
   return { look: lookOf(block ?? undefined, lie.swapped), turn: block?.upright ? 0 : (lie.turn + turn) % 4 };
 }
 

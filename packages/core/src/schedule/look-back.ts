@@ -1,4 +1,5 @@
 import type { Pace } from '../clock/pace.ts';
+import { CLOSING_STEPS } from '../choice/edge.ts';
 import type { Work } from '../choice/works.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
@@ -31,8 +32,7 @@ export function lookBack(
   const sizes: Readonly<Record<string, number>> = {
     layer: area * paces.baste.minutes,
     quilt: area * paces.quilt.minutes,
-    binding: round * paces.bind.minutes,
-    points: round * paces.bind.minutes,
+    ...Object.fromEntries(CLOSING_STEPS.map((step) => [step, round * paces.bind.minutes])),
   };
   const own = mergeLogs(log.filter((entry) => entry.quilt === quilt));
   const undone = new Set(own.flatMap((entry) => (entry.kind === 'step-uncut' ? entry.body.entries : [])));

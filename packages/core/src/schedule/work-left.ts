@@ -1,4 +1,6 @@
 import { sum } from 'd3-array';
+import { CLOSING_NAMES } from '../choice/edge.ts';
+import { closingStep } from '../edge/finish/registry.ts';
 import { feetOf } from '../clock/size-done.ts';
 import { numberOf } from '../figure/figure.ts';
 import { bookingIn } from '../log/booking.ts';
@@ -20,7 +22,7 @@ import type { Job, QuiltJobs } from './jobs.ts';
 
 /** Cloth that is not in the house yet: asked for, sent, come (days, from memory). */
 const SHOP_DAYS = [1, 4, 9] as const;
-/** A finishing service that nobody has booked: days until top and backing come back (from memory). */
+/** A long-arm service that nobody has booked: days until top and backing come back (from memory). */
 const LONG_ARM_DAYS = [14, 28, 60] as const;
 /** A place in its queue that was missed: days until they are back from the next. */
 const AGAIN_DAYS = [14, 24, 45] as const;
@@ -133,11 +135,8 @@ function jobsOf(
       work('quilt', 'Quilt it', 'quilt', of.area);
     }
   }
-  const edge = ['binding', 'points'].find((one) =>
-    one === 'binding' ? quilt.edge.binding !== null : quilt.edge.points !== null,
-  );
-  if (edge && !of.finished.has(edge))
-    work('bind', edge === 'binding' ? 'Bind it' : 'Sew the points on', 'bind', of.round);
+  const edge = closingStep(quilt.edge);
+  if (edge && !of.finished.has(edge)) work('bind', CLOSING_NAMES[edge], 'bind', of.round);
   if (due.wash)
     then({ id: 'wash', name: 'Wash and dry it', what: 'wait', days: WASH_DAYS, until: null, after: last });
   if (due.postDays > 0) {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Unit } from '../length/unit.ts';
 import { alternate } from './alternate.ts';
-import { coped } from './coped.ts';
+import { twoSizes } from './two-sizes.ts';
 import { edgeToEdge } from './edge-to-edge.ts';
 import { framed } from './framed.ts';
 import { halfDrop } from './half-drop.ts';
@@ -23,7 +23,7 @@ export const SETTINGS = [
   framed,
   stripSet,
   halfDrop,
-  coped,
+  twoSizes,
   quilted,
   wholeTop,
   wholeQuilt,

@@ -1,10 +1,10 @@
 import type { Plan } from '../plan/shape.ts';
-import type { Assembly, Bench } from './bench.ts';
+import type { Assembly, SeamLedger } from './seam-ledger.ts';
 
 type Border = Plan['borders'][number];
 
 /** Sews the borders on, from the centre out, each with its corners as they were chosen (rules BO-1, BO-2). */
-export function sewBorders(bench: Bench, borders: readonly Border[], centre: Assembly): void {
+export function sewBorders(bench: SeamLedger, borders: readonly Border[], centre: Assembly): void {
   const { index } = bench.top;
   let sewn = centre;
   borders.forEach((border, i) => {

@@ -1,5 +1,5 @@
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { Seam, SewnStep } from './bench.ts';
+import type { Seam, SewnStep } from './seam-ledger.ts';
 
 /** What a way of sewing takes. */
 export interface Effort {

@@ -1,11 +1,15 @@
+import { CLOSING_NAMES } from '../choice/edge.ts';
 import { bindingSteps } from '../edge/binding-steps.ts';
 import { allowanceBeyond } from '../edge/edge.ts';
+import { wholeFinish } from '../edge/finish/registry.ts';
 import { pointsSewn, quiltingShort } from '../edge/points-sewn.ts';
 import { numberOf } from '../figure/figure.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from '../quilt/compute.ts';
 import { CAUTIONS } from '../choice/cautions.ts';
+import { TIPS } from '../choice/tips.ts';
+import { isForBaby } from '../target/size.ts';
 import type { GuideStep } from './guide-step.ts';
 
 type Steps = readonly GuideStep[];
@@ -16,22 +20,48 @@ const plain = { seams: [], measures: [], cautions: [] } as const;
  * points are sewn on.
  */
 export function finishing(plan: Plan, quilt: Quilt): GuideStep[] {
+  const steps = finishedSteps(plan, quilt);
+  if (!isForBaby(plan.target)) return steps;
+  // Said where the quilt is done and handed on.
+  return steps.map((step, i) =>
+    i === steps.length - 1 ? { ...step, cautions: [...step.cautions, CAUTIONS.sleep] } : step,
+  );
+}
+
+function finishedSteps(plan: Plan, quilt: Quilt): GuideStep[] {
   if (quilt.layers && quilt.edge.points && pointsSewn(plan) === 'turned')
-    return [measureRound(plan, quilt), ...pointsOnTop(plan, quilt), turned(plan, quilt), quilted()];
+    return [
+      measureRound(plan, quilt),
+      ...byThemselves(plan, quilt, false),
+      ...pointsOnTop(plan, quilt),
+      turned(plan, quilt),
+      quilted(),
+    ];
   return [
     ...(quilt.layers ? layered(plan, quilt) : []),
     trimmed(plan, quilt),
+    ...byThemselves(plan, quilt, false),
     ...(quilt.edge.flange ? [flange] : []),
     ...pointsOnQuilt(plan, quilt),
     ...bound(plan, quilt),
+    ...byThemselves(plan, quilt, true),
   ];
 }
+
+/** Steps of the finishes that tell all they are by themselves: those that close the edge, or what comes before it is closed. */
+const byThemselves = (plan: Plan, { edge: { finished } }: Quilt, closes: boolean): Steps =>
+  finished.flatMap((one) => {
+    const finish = wholeFinish(one.finish)!;
+    return finish.closes === closes
+      ? finish.steps(plan, one).map((step): GuideStep => ({ ...plain, ...step }))
+      : [];
+  });
 
 const sizeOf = ({ finished: { width, height } }: Quilt, { unit }: Plan, beyond = 0): string =>
   formatSize(width.value + 2 * beyond, height.value + 2 * beyond, unit);
 
 function layered(plan: Plan, { layers, edge }: Quilt): Steps {
-  const short = edge.points ? shortOfEdge(plan) : [];
+  const short = shortOfEdge(plan, edge);
   if (plan.quilting.by === 'long-arm') return [sentAway(short)];
   const { width, height } = layers!.backing;
   return [
@@ -42,18 +72,26 @@ function layered(plan: Plan, { layers, edge }: Quilt): Steps {
       pick: `The backing, right side down, ${formatSize(width.value, height.value, plan.unit)}; the batting on it; the top, right side up.`,
       does: [
         'Tape the backing flat, not stretched. Smooth each layer from the middle out.',
-        'Baste with safety pins a hand apart, or with thread.',
+        'Baste with safety pins a hand apart, or with thread; straight pins work loose and scratch.',
+        TIPS.topEdge,
       ],
       wrong: ['A pleat in the backing shows only when it is quilted in: look underneath before you go on.'],
-      cautions: [CAUTIONS.spray, CAUTIONS.pins],
+      cautions: [CAUTIONS.spray, CAUTIONS.pins, CAUTIONS.floor],
     },
     quilted(short),
   ];
 }
 
-const shortOfEdge = ({ unit }: Plan): string[] => [
-  `The quilting stops ${formatWithUnit(quiltingShort(unit), unit)} short of the edge all round: the points are sewn there.`,
-];
+/** What the quilting leaves free along the edge, and for what. */
+function shortOfEdge(plan: Plan, { points, finished }: Quilt['edge']): string[] {
+  const says = (short: number, why: string) =>
+    `The quilting stops ${formatWithUnit(short, plan.unit)} short of the edge all round: ${why}.`;
+  if (points) return [says(quiltingShort(plan.unit), 'the points are sewn there')];
+  return finished.flatMap(({ finish }) => {
+    const short = wholeFinish(finish)!.quiltingShort(plan);
+    return short > 0 ? [says(short, 'top and backing are turned in there')] : [];
+  });
+}
 
 const quilted = (besides: readonly string[] = []): GuideStep => ({
   ...plain,
@@ -61,7 +99,10 @@ const quilted = (besides: readonly string[] = []): GuideStep => ({
   title: 'Quilt it',
   pick: 'The layered quilt, rolled from both sides.',
   does: ['From the middle outwards; long lines first, they hold everything.', ...besides],
-  wrong: ['A quilt draws in as it is quilted: measure it again before anything for its edge is cut.'],
+  wrong: [
+    'A quilt draws in as it is quilted: measure it again before anything for its edge is cut.',
+    TIPS.walking,
+  ],
   cautions: [CAUTIONS.needle, CAUTIONS.rest],
 });
 
@@ -96,7 +137,9 @@ const measureRound = (plan: Plan, quilt: Quilt): GuideStep => ({
 function trimmed(plan: Plan, quilt: Quilt): GuideStep {
   const beyond = allowanceBeyond(plan);
   if (beyond === 0) return measureRound(plan, quilt);
-  const even = quilt.layers ? 'batting and backing even with the top' : 'the edges straight';
+  const otherwise = quilt.edge.finished.flatMap(({ finish }) => wholeFinish(finish)!.trim(plan) ?? []);
+  const even =
+    otherwise[0]?.says ?? (quilt.layers ? 'batting and backing even with the top' : 'the edges straight');
   return {
     ...plain,
     id: 'trim',
@@ -133,7 +176,7 @@ function pointsOnQuilt(plan: Plan, quilt: Quilt): Steps {
     {
       ...plain,
       id: 'points',
-      title: 'Sew the prairie points on',
+      title: CLOSING_NAMES.points,
       pick: pointsPick(quilt),
       does: [
         'Fold the backing out of the way. Lay the points on the top, raw edges even.',
@@ -194,12 +237,13 @@ function bound(plan: Plan, { edge }: Quilt): Steps {
     {
       ...plain,
       id: 'binding',
-      title: 'Bind it',
+      title: CLOSING_NAMES.binding,
       pick: 'The binding in one length, and the quilt, its edge sewn down once all round.',
       does: bindingSteps(plan, edge.binding),
       wrong: [
         'Tails cut too short lose a binding: cut one, lay the other over it, measure the overlap, then cut.',
-        'A walking foot keeps three layers from creeping.',
+        TIPS.walking,
+        TIPS.label,
       ],
       cautions: [CAUTIONS.iron, CAUTIONS.needle],
     },

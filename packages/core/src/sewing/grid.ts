@@ -1,5 +1,5 @@
-import type { Bench } from './bench.ts';
-import { ACROSS, type Across, sewByHeight, slabs, someOf, takenApart, type Tree } from './tree.ts';
+import type { SeamLedger } from './seam-ledger.ts';
+import { ACROSS, type Across, sewByHeight, slabs, someOf, splitAtStraightSeams, type Tree } from './tree.ts';
 import type { Top } from './top.ts';
 import { isFromRight, oneBlockEach, type SewingHabits, withRole } from './method.ts';
 
@@ -19,12 +19,12 @@ export function gridOf(
   return slabs(top, pieces, rows).map((row) => {
     const parts = slabs(top, row, cells);
     oneBlockEach(top, parts);
-    return parts.map((cell) => takenApart(top, cell, ways));
+    return parts.map((cell) => splitAtStraightSeams(top, cell, ways));
   });
 }
 
 /** Makes up every cell of a grid: strips of sashes, frames round blocks. */
-export function sewCells(bench: Bench, grid: Grid): void {
+export function sewCells(bench: SeamLedger, grid: Grid): void {
   const { top } = bench;
   sewByHeight(bench, grid.flat(), (height, joined) => {
     const pieces = joined.flatMap((tree) => ('piece' in tree ? [] : tree.parts.map(someOf)));
@@ -48,7 +48,13 @@ export function sewCells(bench: Bench, grid: Grid): void {
 type Sitting = readonly [id: string, title: string];
 
 /** Makes up the cells, sews each row of them, then joins the rows in their order. */
-export function sewGrid(bench: Bench, grid: Grid, habits: SewingHabits, rows: Sitting, join: Sitting): void {
+export function sewGrid(
+  bench: SeamLedger,
+  grid: Grid,
+  habits: SewingHabits,
+  rows: Sitting,
+  join: Sitting,
+): void {
   sewCells(bench, grid);
   const sewn = sewRows(bench, grid, habits, ...rows);
   bench.step(...join);
@@ -56,7 +62,13 @@ export function sewGrid(bench: Bench, grid: Grid, habits: SewingHabits, rows: Si
 }
 
 /** Sews the cells of each row together, in their order. */
-export function sewRows(bench: Bench, grid: Grid, habits: SewingHabits, id: string, title: string): number[] {
+export function sewRows(
+  bench: SeamLedger,
+  grid: Grid,
+  habits: SewingHabits,
+  id: string,
+  title: string,
+): number[] {
   bench.step(id, title);
   return grid.map((row, i) => bench.inRow(row.map(someOf), isFromRight(habits, i)));
 }

@@ -1,14 +1,15 @@
 import { CAUTIONS } from '../choice/cautions.ts';
+import { TIPS } from '../choice/tips.ts';
 import { numberOf } from '../figure/figure.ts';
 import { formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Quilt } from '../quilt/compute.ts';
-import type { SewnStep } from './bench.ts';
+import type { SewnStep } from './seam-ledger.ts';
 import { COVERED_STEPS } from './covered-steps.ts';
 import { finishing } from './finishing.ts';
 import { goesWrong, type KindOfStep } from './goes-wrong.ts';
 import type { GuideStep } from './guide-step.ts';
-import { capital, listed, manyOf } from './many.ts';
+import { capital, listed, manyOf } from '../figure/many.ts';
 import { partSizes } from './part-sizes.ts';
 import { seamParts, type SewnPart } from './parts.ts';
 import { pressedTo } from './pressed-to.ts';
@@ -37,7 +38,7 @@ export function guideOf(
 }
 
 function sewingStep(told: Told, step: SewnStep): GuideStep {
-  const { sewing, way } = told;
+  const { plan, sewing, way } = told;
   const { top } = sewing;
   const { seams, method } = way;
   const pieces = step.seams.flatMap((number) => seams[number]!.beside.map(({ piece }) => piece));
@@ -61,6 +62,7 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
       ...goesWrong(kind),
       // Strips stretch: what runs past several blocks is trimmed when it is on.
       ...(method.id === 'columns' && roles.has('sash') ? [TRIMMED] : []),
+      ...(step.id === 'corners' ? stayStitched(plan) : []),
     ],
     cautions: [CAUTIONS.needle, CAUTIONS.iron, ...(covered ? [CAUTIONS.glue] : [])],
   };
@@ -76,6 +78,7 @@ function sewn(told: Told, step: SewnStep, { id, long }: KindOfStep): string[] {
     return [
       ...lies,
       `${seams}, chained down the column: do not cut the threads between them.`,
+      TIPS.faceDown,
       `Press when the web is whole, over the edge of the board: ${directions(told, step.seams)}.`,
     ];
   if (id.endsWith('-strips'))
@@ -144,5 +147,11 @@ function pressSays(told: Told, own: readonly number[]): string {
     ? `Press each ${says}, before the next seam crosses it.`
     : `Press them as the arrows show, before the next seam crosses: ${says}.`;
 }
+
+/** On point with sashes the edge is on the bias where cornerstones end. */
+const stayStitched = ({ setting }: Plan): string[] =>
+  setting.kind === 'on-point-sashed'
+    ? [setting.edgeStones === 'whole' ? TIPS.stayWhole : TIPS.stayHalved]
+    : [];
 
 const TRIMMED = 'A long strip is sewn on over-long, trimmed to the column, checked, and trimmed again.';

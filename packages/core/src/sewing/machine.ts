@@ -1,9 +1,9 @@
 import { near } from '../length/tolerance.ts';
 import type { SewRecord } from '../log/sew-record.ts';
-import type { Seam } from './bench.ts';
+import type { Seam } from './seam-ledger.ts';
 import type { GuideStep } from './guide-step.ts';
 import type { Sewing, SewingWay } from './sewing.ts';
-import { togetherIn } from './together.ts';
+import { disjointSets } from './disjoint-sets.ts';
 import type { SeamWords } from './words.ts';
 
 /** One thing done at the machine or the iron, and whether it is done. */
@@ -112,7 +112,7 @@ export function afterPiece(
   { top }: Pick<Sewing, 'top'>,
   { seams }: SewingWay,
 ): number | null {
-  const joined = togetherIn(top.pieces.length);
+  const joined = disjointSets(top.pieces.length);
   const has: { readonly act: number; readonly added: boolean }[] = [];
   acts.forEach(({ seam }, act) => {
     if (seam === null || seams[seam]!.mitre) return;
@@ -133,7 +133,7 @@ export function sidesOf(
   { seams, steps }: Pick<SewingWay, 'seams' | 'steps'>,
   seam: number,
 ): { readonly a: readonly number[]; readonly b: readonly number[] } {
-  const joined = togetherIn(top.pieces.length);
+  const joined = disjointSets(top.pieces.length);
   for (const { seams: own } of steps)
     for (const number of own) {
       const { a, b, mitre } = seams[number]!;

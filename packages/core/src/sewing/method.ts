@@ -1,5 +1,5 @@
 import type { Role } from '../piece/piece.ts';
-import { type Bench, NotSewable } from './bench.ts';
+import { type SeamLedger, NotSewable } from './seam-ledger.ts';
 import type { Top } from './top.ts';
 
 /** What a method is given: the top, and which of its pieces are the centre, inside any borders. */
@@ -31,7 +31,7 @@ export interface SewingMethod {
   /** For blocks that are quilted already, and for no others. */
   readonly quilted?: true;
   /** Sews the centre into one. @throws NotSewable where this way does not suit it */
-  sewCentre(bench: Bench, centre: Centre): void;
+  sewCentre(bench: SeamLedger, centre: Centre): void;
 }
 
 const BLOCKS: ReadonlySet<Role> = new Set(['block', 'plain-block']);

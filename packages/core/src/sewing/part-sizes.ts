@@ -1,8 +1,8 @@
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { SewnStep } from './bench.ts';
-import { capital, listed, manyOf } from './many.ts';
+import type { SewnStep } from './seam-ledger.ts';
+import { capital, listed, manyOf } from '../figure/many.ts';
 import { isBlock } from './method.ts';
 import { type RawSize, rawSizeOf } from './parts.ts';
 import type { Told } from './told.ts';

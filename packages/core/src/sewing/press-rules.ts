@@ -1,6 +1,6 @@
 import { valueOf } from '../colour/colour.ts';
 import type { Role } from '../piece/piece.ts';
-import type { Seam } from './bench.ts';
+import type { Seam } from './seam-ledger.ts';
 import type { BlockPlace } from './places.ts';
 import type { Top } from './top.ts';
 

@@ -1,4 +1,4 @@
-import type { Seam } from './bench.ts';
+import type { Seam } from './seam-ledger.ts';
 import type { Pressing } from './pressing.ts';
 
 /**

@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point.ts';
-import type { Crossing, End, Seam } from './bench.ts';
+import type { Crossing, End, Seam } from './seam-ledger.ts';
 import { PRESS_RULES, type PressContext } from './press-rules.ts';
-import { togetherIn } from './together.ts';
+import { disjointSets } from './disjoint-sets.ts';
 
 /** Which way a seam is pressed: toward the side of its `a`, of its `b`, or open. */
 type Press = 'a' | 'b' | 'open';
@@ -80,7 +80,7 @@ interface Group {
 }
 
 function groupsOf(count: number, crossings: readonly Crossing[]): Group[] {
-  const linked = togetherIn(count);
+  const linked = disjointSets(count);
   for (const { a, b } of crossings) {
     const [first, ...others] = [...a, ...b];
     for (const { seam } of others) linked.join(first!.seam, seam);

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/point.ts';
-import type { Seam } from './bench.ts';
+import type { Seam } from './seam-ledger.ts';
 import type { SeamParts } from './parts.ts';
 import type { Top } from './top.ts';
 import type { SeamWords } from './words.ts';

@@ -3,7 +3,7 @@ import type { Layout } from '../layout/lay-out.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
-import { Bench, NotSewable, type Seam, type SewnStep } from './bench.ts';
+import { SeamLedger, NotSewable, type Seam, type SewnStep } from './seam-ledger.ts';
 import { sewBorders } from './borders.ts';
 import { type Effort, effortOf } from './effort.ts';
 import type { SewingHabits, SewingMethod } from './method.ts';
@@ -43,7 +43,7 @@ export function sewingOf(plan: Plan, layout: Layout, habits: SewingHabits = LEFT
   const refusals: string[] = [];
   const ways = METHODS.filter((method) => (method.quilted ?? false) === quilted).flatMap(
     (method): SewingWay[] => {
-      const bench = new Bench(top);
+      const bench = new SeamLedger(top);
       try {
         method.sewCentre(bench, { top, pieces: centre, habits });
         sewBorders(bench, plan.borders, centre[0]!);

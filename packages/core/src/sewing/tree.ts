@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/point.ts';
-import { type Assembly, type Bench, NotSewable } from './bench.ts';
+import { type Assembly, type SeamLedger, NotSewable } from './seam-ledger.ts';
 import type { Top } from './top.ts';
 
 /** How a part of the top is put together: one piece, or parts that lie side by side and are sewn in a row. */
@@ -42,11 +42,11 @@ export function slabs(top: Top, pieces: readonly number[], across: Across): numb
  * @param ways tried in this order at every level
  * @throws NotSewable where no straight seam goes through: a seam would have to be inset
  */
-export function takenApart(top: Top, pieces: readonly number[], ways: readonly Across[]): Tree {
+export function splitAtStraightSeams(top: Top, pieces: readonly number[], ways: readonly Across[]): Tree {
   if (pieces.length === 1) return { piece: pieces[0]! };
   for (const across of ways) {
     const found = slabs(top, pieces, across);
-    if (found.length > 1) return inRow(found.map((slab) => takenApart(top, slab, ways)));
+    if (found.length > 1) return inRow(found.map((slab) => splitAtStraightSeams(top, slab, ways)));
   }
   throw new NotSewable('No straight seam goes right through these pieces.');
 }
@@ -73,7 +73,7 @@ export const piecesOf = (tree: Tree): number[] =>
  * @param begin names the sitting that follows: how high it is, and what is sewn in it
  */
 export function sewByHeight(
-  bench: Bench,
+  bench: SeamLedger,
   trees: readonly Tree[],
   begin: (height: number, joined: readonly Tree[]) => void,
 ): void {

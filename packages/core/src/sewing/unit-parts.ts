@@ -1,7 +1,7 @@
-import { type Assembly, type Bench, NotSewable } from './bench.ts';
+import { type Assembly, type SeamLedger, NotSewable } from './seam-ledger.ts';
 import { LEVEL } from './grid.ts';
 import { type Centre, isBlock, withRole } from './method.ts';
-import { ACROSS, sewByHeight, slabs, someOf, takenApart, type Tree } from './tree.ts';
+import { ACROSS, sewByHeight, slabs, someOf, splitAtStraightSeams, type Tree } from './tree.ts';
 import type { Top } from './top.ts';
 
 /** A block with what is sewn to it: its left sash, what lies below both; at the far edges what lies right and above. */
@@ -22,16 +22,17 @@ interface Unit {
  * @throws NotSewable where sashes do not end at cornerstones
  */
 export function sewUnits(
-  bench: Bench,
+  bench: SeamLedger,
   { top, pieces }: Centre,
 ): { readonly grid: Assembly[][]; readonly lastFirst: boolean } {
   const grid = unitsOf(top, pieces);
   const units = grid.flat();
   if (units.length < 2) throw new NotSewable('One block is no more than itself.');
   const whole = (part: number[]): Tree[] =>
-    part.length === 0 ? [] : [takenApart(top, part, [ACROSS.columns, ACROSS.rows])];
+    part.length === 0 ? [] : [splitAtStraightSeams(top, part, [ACROSS.columns, ACROSS.rows])];
   // A side is sewn of what lies along it, whichever way that is.
-  const side = (part: number[]): Tree[] => (part.length === 0 ? [] : [takenApart(top, part, LEVEL)]);
+  const side = (part: number[]): Tree[] =>
+    part.length === 0 ? [] : [splitAtStraightSeams(top, part, LEVEL)];
   const prepared = units.map((unit) => ({
     block: unit.block,
     left: side(unit.left),

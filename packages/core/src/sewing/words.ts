@@ -1,8 +1,8 @@
 import { group } from 'd3-array';
 import type { Role } from '../piece/piece.ts';
 import { ROLE_NAMES } from '../piece/roles.ts';
-import type { Seam } from './bench.ts';
-import { capital } from './many.ts';
+import type { Seam } from './seam-ledger.ts';
+import { capital } from '../figure/many.ts';
 import { isBlock } from './method.ts';
 import { type PartName, partNames } from './part-words.ts';
 import { type SeamParts, seamParts, type SewnPart } from './parts.ts';

@@ -156,8 +156,8 @@ function pileProblems({ pile, wall }: Plan): Problem[] {
 /** Fabrics that are used and not listed, or listed twice under one id. */
 function fabricProblems(plan: Plan): Problem[] {
   const unknown = (id: string) =>
-    `No fabric in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.`;
-  const problems = sharedIds(plan.fabrics, 'fabrics', 'fabric');
+    `No cloth in this plan has the id “${id}”: choose one of ${[...known].join(', ')}.`;
+  const problems = sharedIds(plan.fabrics, 'fabrics', 'cloth');
   const known = new Set(plan.fabrics.map((fabric) => fabric.id));
   for (const use of fabricUses(plan)) {
     const id = fabricFor(plan, use);

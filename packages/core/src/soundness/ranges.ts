@@ -34,6 +34,9 @@ export const RANGES = {
   scallopDepth: { what: 'A scallop’s depth', least: 1 / 4, most: 8 },
   around: { what: 'A measured edge', least: 8, most: 900 },
   visible: { what: 'What shows of a flange', least: 1 / 16, most: 2 },
+  facing: { what: 'A facing strip', least: 1, most: 12 },
+  selfBinding: { what: 'What shows of a self-binding', least: 1 / 8, most: 2 },
+  cord: { what: 'A cord', least: 1 / 32, most: 1 },
   pointSquare: { what: 'A square for a prairie point', least: 1, most: 12 },
   pointOverlap: { what: 'An overlap', least: 0, most: 8 },
   opening: { what: 'An opening to turn through', least: 3, most: 20 },
@@ -43,5 +46,5 @@ export const RANGES = {
   start: { what: 'Where a binding begins', least: 0, most: 220 },
   strip: { what: 'A binding strip', least: 1, most: 6 },
   bindingSeam: { what: 'A binding’s seam', least: 1 / 8, most: 2 },
-  usable: { what: 'A fabric’s usable width', least: 8, most: 130 },
+  usable: { what: 'A cloth’s usable width', least: 8, most: 130 },
 } satisfies Record<string, Range>;

@@ -4,7 +4,7 @@ import { howManyCover, howManyFit } from '../length/tolerance.ts';
 import type { Cloth, InStrips } from './strip-plan.ts';
 
 /** Pieces no longer than a strip: from what is left of strips already cut, fullest first, then from fresh ones. */
-export function cutShort(
+export function placeShortPieces(
   short: readonly InStrips[],
   scraps: readonly number[],
   { usable, unit }: Cloth,

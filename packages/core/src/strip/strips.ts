@@ -6,7 +6,7 @@ import { fromInches } from '../length/unit.ts';
 import { clearWithOneMore, joinedRun, type JoinedRun, joinsAlong } from './joined-run.ts';
 import { SHOWS_INCHES } from './joins.ts';
 import { cutLengthwise } from './lengthwise.ts';
-import { cutShort } from './short-pieces.ts';
+import { placeShortPieces } from './short-pieces.ts';
 import type { Cloth, InStrips, StripGroup, StripPlan, Wanted } from './strip-plan.ts';
 
 /** What a line asks of its cloth; triangles ask for their squares. */
@@ -85,7 +85,7 @@ function groupOf(stripWidth: number, wanted: readonly InStrips[], cloth: Cloth):
       return joined.length === 0 ? [] : [joinedRun(joined, { stripWidth, how, gaps, cloth })];
     });
     const scraps = runs.flatMap(({ cuts }) => cuts.left);
-    const rest = cutShort(short, scraps, cloth);
+    const rest = placeShortPieces(short, scraps, cloth);
     return { runs, rest, strips: sum(runs, ({ run }) => run.lengths.length) + rest.strips };
   };
   // Joins out of the way leave scraps between the pieces; where that would cost a strip, what is left stays together.

@@ -1,4 +1,5 @@
-import { sum } from 'd3-array';
+import { ascending, greatest, sum } from 'd3-array';
+import { squaredAgain } from '../cutting/squared.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
@@ -6,11 +7,11 @@ import { boughtIn } from '../log/bought.ts';
 import { type CutRecord, cutRecord } from '../log/cut-record.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { stashIn } from '../log/stash.ts';
-import type { Plan } from '../plan/shape.ts';
+import type { Fabric, Plan } from '../plan/shape.ts';
 import { cuttingJob, type Quilt } from '../quilt/compute.ts';
-import { allowanceFor, type FabricCut } from '../shopping/buy.ts';
+import { allowanceFor, type FabricCut, withTight } from '../shopping/buy.ts';
 import { costOf } from '../shopping/cost.ts';
-import { shopCut } from '../shopping/shop-cut.ts';
+import { shopCut, squaredOff } from '../shopping/shop-cut.ts';
 import { atTable, type TableCloth, type TableWish } from './at-table.ts';
 import { setAsideFor } from './set-aside.ts';
 
@@ -62,40 +63,39 @@ function clothToBuy(
 ): ToBuy {
   const { unit } = plan;
   const { fabric } = cloth;
-  const allowance = allowanceFor(plan, fabric);
   const isBegun = record.done.size > 0 || record.made.length > 0 || record.taken > 0;
   const placed = table.placed;
+  const allowance = allowanceFor(plan, fabric, placed);
   // What is too wide to be placed is asked for all the same.
   const beyond = placed.needed.value - sum(placed.heights);
   const open = table.steps.flatMap(({ kind, done, box }) => (kind === 'strip' && !done ? [box.h] : []));
   const left = sum(open) + beyond;
-  const have = bought ?? (isBegun ? listedThen(record, allowance, unit) : null);
+  const have = bought ?? (isBegun ? listedThen(record, plan, fabric) : null);
   const shrunk = 1 - allowance.shrinkage / 100;
-  const there = have === null ? 0 : Math.max(0, have * shrunk - plan.squaring - record.taken);
-  const held = have === null ? 0 : mostThatFits(open, there);
-  const lacks = Math.max(0, left - held);
-  const buy = shopCut(lacks, allowance, unit);
+  const there = have === null ? 0 : Math.max(0, have * shrunk - squaredOff(allowance) - record.taken);
+  const held = have === null ? NOTHING_HELD : mostThatFits(open, there);
+  const lacks = Math.max(0, left - held.length);
+  // What lacks is cut from a cloth of its own: its end is squared for its own strips.
+  const more = { ...allowance, again: squaredAgain(open.length - held.count) };
+  const buy = shopCut(lacks, more, unit);
   return {
     ...cloth,
     ...placed,
-    needed: neededOf({ placed, left, have, there, held, lacks, taken: record.taken }, plan),
+    needed: neededOf({ placed, left, have, there, held: held.length, lacks, taken: record.taken }, plan),
+    notes: withTight(placed.notes, buy),
     buy,
-    cost: costOf([{ length: lacks, price: fabric.price, allowance }], unit),
+    cost: costOf([{ length: lacks, price: fabric.price, allowance: more }], unit),
     table,
     record,
     have,
-    inAll: (record.taken + left) / shrunk + plan.squaring,
+    inAll: (record.taken + left + squaredOff(allowance) + allowance.spare) / shrunk,
     settled: lacks > TOLERANCE ? null : left > TOLERANCE ? 'in the house' : isBegun ? 'cut' : 'set aside',
   };
 }
 
 /** What the list had asked for when the cutting was begun: whoever cuts has bought it. */
-function listedThen(
-  record: CutRecord,
-  allowance: ReturnType<typeof allowanceFor>,
-  unit: Plan['unit'],
-): number {
-  return shopCut(record.begunWith ?? 0, allowance, unit).length.value;
+function listedThen(record: CutRecord, plan: Plan, fabric: Fabric): number {
+  return shopCut(record.begunWith ?? 0, allowanceFor(plan, fabric), plan.unit).length.value;
 }
 
 interface Reckoned {
@@ -127,19 +127,26 @@ function neededOf({ placed, left, have, there, held, lacks, taken }: Reckoned, {
 /** Strips are so many at most that trying every sum of them takes no time. */
 const SUMS = 20_000;
 
+/** Strips that a length of cloth holds: how long they are together, and how many. */
+interface HeldStrips {
+  readonly length: number;
+  readonly count: number;
+}
+const NOTHING_HELD: HeldStrips = { length: 0, count: 0 };
+
 /** The most of some strips that a length of cloth holds, whole ones only (subset sums). */
-function mostThatFits(strips: readonly number[], length: number): number {
+function mostThatFits(strips: readonly number[], length: number): HeldStrips {
   const all = sum(strips);
-  if (all <= length + TOLERANCE) return all;
-  let sums = new Map<string, number>([['0', 0]]);
+  if (all <= length + TOLERANCE) return { length: all, count: strips.length };
+  let sums = new Map<string, HeldStrips>([['0', NOTHING_HELD]]);
   for (const strip of strips) {
     const next = new Map(sums);
     for (const had of sums.values()) {
-      const more = had + strip;
-      if (more <= length + TOLERANCE) next.set(more.toFixed(4), more);
+      const more = { length: had.length + strip, count: had.count + 1 };
+      if (more.length <= length + TOLERANCE) next.set(more.length.toFixed(4), more);
     }
     if (next.size > SUMS) break;
     sums = next;
   }
-  return Math.max(...sums.values());
+  return greatest([...sums.values()], (a, b) => ascending(a.length, b.length))!;
 }

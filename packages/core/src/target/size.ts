@@ -57,9 +57,14 @@ export function mattress(id: BedId, unit: Unit): { readonly width: number; reado
   return { width: there(bed.width), length: there(bed.length) };
 }
 
+const isCot = (id: BedId): boolean => id.endsWith('cot') || id.endsWith('crib');
+
+/** Whether a quilt is meant for a baby’s bed: then safe sleep is spoken of. */
+export const isForBaby = (target: Target | null): boolean => target?.of === 'bed' && isCot(target.bed);
+
 /** A bed as a target begins: cots without a drop, beds with one that covers the mattress and a little. */
 export function startBed(id: BedId, unit: Unit): Extract<Target, { of: 'bed' }> {
-  const cot = id.endsWith('cot') || id.endsWith('crib');
+  const cot = isCot(id);
   const round = (inches: number) =>
     rulerFine(unit).apply(unit === 'in' ? inches : Math.round(fromInches(inches, 'cm')));
   const drop = cot ? 0 : round(12);

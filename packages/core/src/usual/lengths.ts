@@ -28,6 +28,11 @@ export const USUAL = {
   quiltingLines: { in: 3, cm: 8 },
   bindingStrip: { in: 2.5, cm: 6.5 },
   flange: { in: 0.25, cm: 0.5 },
+  facingStrip: { in: 2.5, cm: 6.5 },
+  /** Of a backing folded over to the front. */
+  selfBinding: { in: 0.5, cm: 1.5 },
+  /** Thick, of a piping. */
+  cord: { in: 0.125, cm: 0.3 },
   pointSquare: { in: 4, cm: 10 },
   pointOverlap: { in: 0.25, cm: 0.5 },
   pointOpening: { in: 6, cm: 15 },

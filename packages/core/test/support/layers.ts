@@ -8,7 +8,7 @@ export const cloth = (usable: number, price: number | null = null, upright = fal
   usable,
   price,
   upright,
-  allowance: { squaring: 0.5, shrinkage: 0 },
+  allowance: { squaring: 0.5, again: 0, spare: 0, shrinkage: 0 },
 });
 export const PLAIN = { unit: 'in' as const, overhang: 4, cloth: cloth(40) };
 export const STRIPE = { ...cloth(40), seam: 0.25, blocks: null };

@@ -74,6 +74,12 @@ const cover: Pages = (paper, job) => {
         ] as const)
       : []),
     ...(edge.binding ? ([['Binding', bindingStripsSay(edge.binding, plan.unit)]] as const) : []),
+    ...edge.finished.flatMap(({ lines }) =>
+      lines.map(
+        ({ name, figure, after }) =>
+          [name, [formatWithUnit(figure.value, plan.unit), after].filter(Boolean).join(' ')] as const,
+      ),
+    ),
     ...bought.map((cloth) => [cloth.fabric.name, asked(cloth)] as const),
   ]);
 };

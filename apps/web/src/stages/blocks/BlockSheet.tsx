@@ -222,7 +222,7 @@ export function BlockSheet({ block, onChange, onRemove, onClose }: BlockSheetPro
           <div style={{ marginTop: 14, display: 'flex', gap: 8, justifyContent: 'flex-end' }}>
             <Button look="quiet" onPress={onRemove}>
               <Trash2 size={15} aria-hidden />
-              Take it off the pile
+              Remove from the pile
             </Button>
             <Button look="main" onPress={onClose}>
               Done

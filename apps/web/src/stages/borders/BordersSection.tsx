@@ -138,14 +138,14 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
                 )}
                 <div className="cloth">
                   <ChoiceField
-                    label={`Fabric of border ${i + 1}`}
+                    label={`Cloth of border ${i + 1}`}
                     value={border.fabric}
                     choices={fabrics}
                     onChange={(fabric) => change(i, { fabric })}
                   />
                   {whole && border.corners === 'squares' && (
                     <ChoiceField
-                      label={`Fabric of the corner squares of border ${i + 1}`}
+                      label={`Cloth of the corner squares of border ${i + 1}`}
                       value={border.cornerFabric}
                       choices={fabrics}
                       onChange={(cornerFabric) => change(i, { cornerFabric })}

@@ -266,7 +266,7 @@ function stripsOf({ placed, steps }: TableCloth, waiting: ReadonlySet<string>): 
 }
 
 function describe({ placed, steps, left }: TableCloth, fold: Fold, unit: Unit): string {
-  const lies = fold === 'open' ? 'open' : fold === 'once' ? 'folded once, fold towards you' : 'folded twice';
+  const lies = fold === 'open' ? 'open' : fold === 'once' ? 'folded once, fold toward you' : 'folded twice';
   const strips = steps.filter(({ kind }) => kind === 'strip');
   const done = strips.filter((step) => step.done).length;
   return `${placed.fabric.name} as it lies, ${lies}: ${done} of ${numberOf(strips.length, 'strip')} cut, ${formatWithUnit(left, unit)} still to cut off.`;

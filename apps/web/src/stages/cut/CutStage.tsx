@@ -171,8 +171,8 @@ const Wrong = styled.div`
 
 const LIES: Readonly<Record<Fold, string>> = {
   open: 'laid open',
-  once: 'folded once, fold towards you',
-  twice: 'folded twice, fold towards you',
+  once: 'folded once, fold toward you',
+  twice: 'folded twice, fold toward you',
 };
 const FOLD_NAMES: readonly (readonly [Fold, string])[] = [
   ['open', 'Open'],
@@ -328,7 +328,7 @@ function AtTable({
                   onChange={(on) => setHabits({ leftHanded: on })}
                 />
                 <ToPrint>
-                  <Link to={`/quilts/${id}/piles`}>Slips for the piles, to print</Link>
+                  <Link to={`/quilts/${id}/piles`}>Slips for the stacks of pieces, to print</Link>
                   <Link to={`/quilts/${id}/cutting-plan`}>The cutting plan, to print</Link>
                 </ToPrint>
                 <Wrong>

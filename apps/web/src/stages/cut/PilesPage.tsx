@@ -44,7 +44,7 @@ export function PilesPage() {
   return (
     <Paper>
       <PrintHead
-        title={`${plan.title}: slips for the piles`}
+        title={`${plan.title}: slips for the stacks`}
         to={`/quilts/${id}/cut`}
         back="Back to the table"
       />

@@ -75,8 +75,8 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
           <Lengths
             text={
               saves > 1e-6
-                ? `Thrift saves ${show(saves)} and costs ${moreOf(thrifty.settings - simple.settings)}.`
-                : 'Thrift saves nothing here.'
+                ? `Thrifty saves ${show(saves)} of cloth and takes ${moreOf(thrifty.settings - simple.settings)}.`
+                : 'Thrifty saves nothing here.'
             }
           />{' '}
           <Lengths text={`Nothing takes less than ${show(table.placed.bound)}.`} />
@@ -183,7 +183,7 @@ function Longer({
             setNews(null);
           }}
         >
-          Cut it so
+          Cut it this way
         </Button>
       )}
     </Search>

@@ -33,7 +33,7 @@ export function BiasPlan({ plan, bias, stripWidth }: { plan: Plan; bias: Bias; s
       }
       said={
         bias.cut
-          ? 'numbered in the order of joining, long and short by turns'
+          ? 'numbered in the order of joining, long and short in turn'
           : 'joined along the dashed seam; the two slanting ends are joined one lane along'
       }
       over={(lying) => (

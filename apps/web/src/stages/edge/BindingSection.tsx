@@ -1,7 +1,8 @@
 import {
+  type Binding,
   BINDING_GRAINS,
   bindingSteps,
-  type Binding,
+  CAUTIONS,
   FIBRES,
   finishedWidth,
   formatLength,
@@ -105,7 +106,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
         />
       )}
       <AdviceFor path="binding.seam" />
-      <FabricChoice labelled use={{ what: 'binding' }} label="Fabric" />
+      <FabricChoice labelled use={{ what: 'binding' }} label="Cloth" />
       <ul data-testid="binding-figures">
         <FigureLine name="Length with corners and tails" figure={binding.length} unit={unit} />
         {straight && (
@@ -134,7 +135,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
               figure={bias.cloth}
               unit={unit}
             />
-            <FigureLine name="By the rule of the root" figure={bias.rule} unit={unit} />
+            <FigureLine name="By the square-root rule" figure={bias.rule} unit={unit} />
             <FigureLine name="It gives, joined" figure={bias.gives} unit={unit} />
             {bias.cut && <FigureLine name="Bias strips" figure={binding.strips} unit={unit} />}
           </>
@@ -187,7 +188,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
             step={unit === 'in' ? 1 / 16 : 0.1}
             onCommit={(visible) => change({ flange: { ...chosen.flange!, visible } })}
           />
-          <FabricChoice labelled use={{ what: 'binding-flange' }} label="Its fabric" />
+          <FabricChoice labelled use={{ what: 'binding-flange' }} label="Its cloth" />
           <p>
             <small>
               Join the two strips along their length, press the seam open, fold wrong sides together; sew it
@@ -230,8 +231,7 @@ export function BindingSection({ binding }: { binding: Binding }) {
         ))}
       </ul>
       <Caution>
-        Close the cutter at every put-down and cut away from yourself. Press joins, do not drag bias with the
-        iron. Mind steam, and never leave an iron on. Pins out before the needle meets them.
+        {CAUTIONS.blade} {CAUTIONS.iron} {CAUTIONS.needle}
       </Caution>
     </Section>
   );

@@ -9,12 +9,13 @@ import { FlangeSection } from './FlangeSection.tsx';
 import { JoinsSection } from './JoinsSection.tsx';
 import { PointsSection } from './PointsSection.tsx';
 import { ShapeSection } from './ShapeSection.tsx';
+import { WholeFinishSection } from './WholeFinishSection.tsx';
 
 /** Edge: its shape, what finishes it, and the strips that takes, drawn at the corner. */
 export function EdgeStage() {
   const plan = useAppSelector(selectPlan);
   const quilt = useAppSelector(selectQuiltAsCut);
-  const { binding, flange, points } = quilt.edge;
+  const { binding, flange, points, finished } = quilt.edge;
   return (
     <BoardGrid>
       <EdgeBoard {...{ plan, quilt }} />
@@ -26,6 +27,9 @@ export function EdgeStage() {
             {flange && <FlangeSection flange={flange} />}
             {binding && <BindingSection binding={binding} />}
             {points && <PointsSection points={points} />}
+            {finished.map((one) => (
+              <WholeFinishSection key={one.finish} finished={one} />
+            ))}
             <JoinsSection quilt={quilt} />
           </>
         }

@@ -49,11 +49,44 @@ const ART: Readonly<Record<EdgeFinish, React.ReactNode>> = {
   'prairie-points': (
     <path d="M14 40V16H54M14 16L20 6L26 16L32 6L38 16L44 6L50 16M14 16L4 22L14 28L4 34L14 40" />
   ),
+  // Nothing shows at the front; what lies behind is broken.
+  facing: (
+    <>
+      <path d="M6 40V6H54" />
+      <path d="M22 40V22H54M6 6L22 22" strokeDasharray="3 3" />
+    </>
+  ),
+  'self-binding': (
+    <>
+      <path d="M4 40V4H54M18 40V18H54M4 4L18 18" />
+      <path d="M11 40V11H54" strokeDasharray="1 3" />
+    </>
+  ),
+  'turned-edge': (
+    <>
+      <path d="M6 40V12Q6 6 12 6H54" />
+      <path d="M14 40V14H54" strokeDasharray="4 2" />
+    </>
+  ),
+  piping: (
+    <>
+      <path d="M4 40V4H54" />
+      <path d="M14 40V16Q14 12 18 12H54M19 40V21Q19 17 23 17H54" />
+    </>
+  ),
 };
+
+/** As they stand on the cards: what closes an edge, then what goes beside it. */
+const CARDS: readonly EdgeFinish[] = [
+  ...(['binding', 'prairie-points', 'facing', 'self-binding', 'turned-edge'] as const),
+  ...(['flange', 'piping'] as const),
+];
+/** What is laid beside something that closes the edge. */
+const BESIDE: readonly EdgeFinish[] = ['flange', 'piping'];
 
 /** The finishes that go with one that was refused beside what there is: the way out. */
 function instead(finish: EdgeFinish): EdgeFinish[] {
-  return finish === 'flange' ? ['flange', 'binding'] : [finish];
+  return BESIDE.includes(finish) ? [finish, 'binding'] : [finish];
 }
 
 /** What finishes the edge. Two go together where the trade puts them together; otherwise the reason is said, and the way out. */
@@ -75,7 +108,7 @@ export function FinishSection() {
   return (
     <Section title="Finished with">
       <Cards role="group" aria-label="Finishes">
-        {(['binding', 'flange', 'prairie-points'] as const).map((finish) => (
+        {CARDS.map((finish) => (
           <Card key={finish} isSelected={finishes.includes(finish)} onChange={(on) => toggle(finish, on)}>
             <svg viewBox="0 0 56 42" aria-hidden>
               {ART[finish]}

@@ -22,7 +22,7 @@ export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> 
           edit((p) => ({ ...p, edge: { ...p.edge, flange: { ...p.edge.flange, visible } } }))
         }
       />
-      <FabricChoice labelled use={{ what: 'flange' }} label="Fabric" />
+      <FabricChoice labelled use={{ what: 'flange' }} label="Cloth" />
       <ul data-testid="flange">
         <FigureLine name="Cut wide" figure={flange.cutWidth} unit={unit} />
         <FigureLine name="Sides, two of" figure={flange.sides} unit={unit} />

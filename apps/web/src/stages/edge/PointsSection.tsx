@@ -95,11 +95,11 @@ export function PointsSection({ points }: { points: EdgePoints }) {
         {chosen.fabrics.map((_, i) => (
           // The same fabric may stand in the list twice.
           <Cloth key={i}>
-            <FabricChoice use={{ what: 'point', index: i }} label={`Fabric ${i + 1} of the points`} />
+            <FabricChoice use={{ what: 'point', index: i }} label={`Cloth ${i + 1} of the points`} />
             {chosen.fabrics.length > 1 && (
               <Button
                 look="quiet"
-                aria-label={`Take fabric ${i + 1} out of the points`}
+                aria-label={`Take cloth ${i + 1} out of the points`}
                 onPress={() => void change({ fabrics: chosen.fabrics.filter((__, at) => at !== i) })}
               >
                 <X size={15} aria-hidden />
@@ -121,7 +121,7 @@ export function PointsSection({ points }: { points: EdgePoints }) {
         }
       >
         <Plus size={15} aria-hidden />
-        Another fabric
+        Another cloth
       </Button>
       {strip && chosen.fabrics.length > 2 && (
         <p>
@@ -159,8 +159,10 @@ export function PointsSection({ points }: { points: EdgePoints }) {
             unit={unit}
           />
         ))}
-        {strip && <FigureLine name="Cut in every, across" figure={strip.cutEvery.across} unit={unit} />}
-        {strip && <FigureLine name="Cut in every, down" figure={strip.cutEvery.down} unit={unit} />}
+        {strip && (
+          <FigureLine name="Cut to the fold every, across" figure={strip.cutEvery.across} unit={unit} />
+        )}
+        {strip && <FigureLine name="Cut to the fold every, down" figure={strip.cutEvery.down} unit={unit} />}
         {points.cloths.map((cloth, i) => (
           <FigureLine
             key={i}

@@ -1,4 +1,5 @@
 import {
+  CAUTIONS,
   checkScene,
   checkSide,
   formatWithUnit,
@@ -95,9 +96,9 @@ export function ScallopPage() {
         </Button>
       </PrintHead>
       <p>
-        Print at 100%, not fitted to the page, and measure this square: it has to be{' '}
+        Print at 100 %, not fitted to the page, and measure this square: it has to be{' '}
         <Lengths text={formatWithUnit(check, unit)} /> each way. The line is the finished edge, where the
-        binding wraps it.
+        binding wraps it. {CAUTIONS.blade}
       </p>
       <div className="true">
         <SceneDrawing scene={checkScene(unit)} label="Square to check the printing by" />

@@ -1,4 +1,5 @@
 import {
+  edgeBeyond,
   type EdgePoints,
   formatFine,
   formatWithUnit,
@@ -9,14 +10,13 @@ import {
   type Scallops,
 } from '@lattice/core';
 import type { Dimension } from '../../drawing/Dimensions.tsx';
-import { rawEdge } from '../../drawing/EdgeArt.tsx';
 
 const at = (x: number, y: number) => ({ x, y });
 
 /** What is measured on the close-up of a left corner, from the top's finished corner, into the quilt. */
 export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimension[] {
   const { unit } = plan;
-  const over = rawEdge(plan);
+  const over = edgeBeyond(plan);
   const show = (value: number) =>
     Math.abs(value) < 1 ? formatFine(value, unit) : formatWithUnit(value, unit);
   const {
@@ -77,6 +77,19 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
       ),
     );
   }
+  lengths.push(
+    ...edge.finished.flatMap(({ bands }, i) =>
+      bands.map(({ name, from, wide, face }): Dimension => {
+        const down = reach * (0.5 - 0.12 * i);
+        return {
+          from: at(from - over, down),
+          to: at(from + wide - over, down),
+          text: `${face === 'back' ? `${name}, behind` : name} ${show(wide)}`,
+          beside: 'right',
+        };
+      }),
+    ),
+  );
   return points ? [...lengths, ...pointLengths(plan, points, show)] : lengths;
 }
 

@@ -40,7 +40,7 @@ export function NoteText({
         <Button type="submit" look="main" isDisabled={plain === ''}>
           {action}
         </Button>
-        {onLeave && <Button onPress={onLeave}>Leave it</Button>}
+        {onLeave && <Button onPress={onLeave}>Keep as it was</Button>}
       </Ways>
     </form>
   );

@@ -12,7 +12,7 @@ import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { DayField, Segments, segments } from '../../design/controls/DayField.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { writeLog } from '../../outbox/writeLog.ts';
-import { dueSaid } from './journal.ts';
+import { dueDateSet } from './journal.ts';
 import { takeCalendar } from './takeCalendar.ts';
 import type { ForecastState } from './useForecast.ts';
 import { sayDate } from './useJournal.ts';
@@ -52,7 +52,7 @@ export function ReadyLeaf({ heard }: { heard: ForecastState }) {
   const due = dueIn(log, id);
   const hours = hoursIn(log);
   const sayHours = (next: Hours) => void dispatch(writeLog([{ kind: 'hours-said', body: next }], MAKER));
-  const change = (part: Partial<typeof due>) => void dispatch(dueSaid({ ...due, ...part }));
+  const change = (part: Partial<typeof due>) => void dispatch(dueDateSet({ ...due, ...part }));
   return (
     <I18nProvider locale="en-GB">
       <Section title="To be ready">

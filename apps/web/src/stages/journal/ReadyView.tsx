@@ -7,7 +7,7 @@ import { ChartFrame } from '../../charts/ChartFrame.tsx';
 import type { ForecastState } from './useForecast.ts';
 import { sayDate } from './useJournal.ts';
 
-const Burn = lazy(async () => ({ default: (await import('./Burn.tsx')).Burn }));
+const Burn = lazy(async () => ({ default: (await import('./WorkLeftChart.tsx')).WorkLeftChart }));
 
 const Page = styled.div`
   h1 {

@@ -7,7 +7,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { WordsField } from '../../design/controls/WordsField.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
-import { recordSaid } from './journal.ts';
+import { recordFieldSet } from './journal.ts';
 
 const Ways = styled.p`
   display: grid;
@@ -83,7 +83,7 @@ function Said({
   const dispatch = useAppDispatch();
   const [text, setText] = useState(value);
   const keep = () => {
-    if (text.trim() !== value) void dispatch(recordSaid(field, text.trim()));
+    if (text.trim() !== value) void dispatch(recordFieldSet(field, text.trim()));
   };
   return (
     <WordsField

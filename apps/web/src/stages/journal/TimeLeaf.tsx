@@ -10,6 +10,7 @@ import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { WordsField } from '../../design/controls/WordsField.tsx';
 import { Section } from '../../figures/Section.tsx';
+import { selectPlan } from '../../quilt/selectors.ts';
 
 const Runs = styled.p`
   margin: 8px 0;
@@ -65,7 +66,8 @@ function WriteDown() {
   const [step, setStep] = useState('');
   const { sittings } = useAppSelector(selectSittings);
   const steps = [...new Set(sittings.flatMap((sitting) => sitting.steps.map((one) => one.step)))];
-  const { per } = WORK_WORDS[work];
+  const unit = useAppSelector((state) => selectPlan(state).unit);
+  const { one, holds } = WORK_WORDS[work].per[unit];
   return (
     <Section title="Write time down">
       <ChoiceField
@@ -101,7 +103,7 @@ function WriteDown() {
       )}
       {counted && work !== 'other' && (
         <CountField
-          label={`Done, each ${per} one`}
+          label={`Done, each ${one} counts one`}
           value={amount}
           onCommit={(value) => {
             if (value < 1 || value > 100_000) return 'At least one.';
@@ -112,7 +114,9 @@ function WriteDown() {
       )}
       <Button
         onPress={() =>
-          void dispatch(timeNoted(work, minutes, counted && work !== 'other' ? amount : null, step.trim()))
+          void dispatch(
+            timeNoted(work, minutes, counted && work !== 'other' ? amount * holds : null, step.trim()),
+          )
         }
       >
         Write it down

@@ -2,7 +2,7 @@ import { type Running, sayMinutes, saySteps, timeByStep, WORK_WORDS, WORKS } fro
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { selectSittings, timeStruck } from '../../clock/clock.ts';
+import { selectSittings, sittingExcluded } from '../../clock/clock.ts';
 import { selectPaces } from '../../clock/paces.ts';
 import { HowLong } from '../../clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
@@ -207,7 +207,7 @@ export function TimeView() {
               <Button
                 look="quiet"
                 aria-label={`${struck ? 'Count it' : 'Do not count it'}: ${WORK_WORDS[work].name.toLowerCase()}, ${day} ${time}`}
-                onPress={() => void dispatch(timeStruck(sitting, id, !struck))}
+                onPress={() => void dispatch(sittingExcluded(sitting, id, !struck))}
               >
                 {struck ? 'Count it' : 'Do not count it'}
               </Button>

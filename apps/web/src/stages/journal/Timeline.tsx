@@ -296,10 +296,10 @@ function TimeLine({ line, onPoint }: { line: JournalLine; onPoint: (line: Journa
             </Button>
             <Button
               look="quiet"
-              aria-label={`${struck ? 'Let it stand' : 'Strike out'}: ${text.slice(0, 40)}`}
+              aria-label={`${struck ? 'Keep it' : 'Strike out'}: ${text.slice(0, 40)}`}
               onPress={() => void dispatch(noteStruck(id, !struck))}
             >
-              {struck ? 'Let it stand' : 'Strike out'}
+              {struck ? 'Keep it' : 'Strike out'}
             </Button>
           </>
         )}

@@ -32,14 +32,14 @@ export const noteStruck =
   };
 
 /** When the quilt has to be ready. */
-export const dueSaid =
+export const dueDateSet =
   (body: EntryBody['due-said']): Thunk<Promise<void>> =>
   async (dispatch) => {
     await dispatch(writeLog([{ kind: 'due-said', body }]));
   };
 
 /** What only the maker can say of the finished quilt. */
-export const recordSaid =
+export const recordFieldSet =
   (field: RecordField, text: string): Thunk<Promise<void>> =>
   async (dispatch) => {
     await dispatch(writeLog([{ kind: 'record-said', body: { field, text } }]));

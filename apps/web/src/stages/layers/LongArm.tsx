@@ -68,7 +68,7 @@ const DAY = new DateFormatter(globalThis.navigator?.language ?? 'en', {
 /** A day as it is said here: "Thu, 10 December 2026". */
 const day = (iso: string) => DAY.format(parseDate(iso).toDate(getLocalTimeZone()));
 
-/** The finishing service: what is sent, what it answers and why, and booking it. */
+/** The long-arm service: what is sent, what it answers and why, and booking it. */
 export function LongArm({ layers }: { layers: Layers }) {
   const plan = useAppSelector(selectPlan);
   const { finished } = useAppSelector(selectQuilt);
@@ -117,7 +117,7 @@ export function LongArm({ layers }: { layers: Layers }) {
     }
   };
   const onBook = async () => setSent({ id: await dispatch(bookJob(job)), of });
-  const onItsWay = waiting && (waiting.refused ?? message ?? 'On its way to the finishing service…');
+  const onItsWay = waiting && (waiting.refused ?? message ?? 'On its way to the long-arm service…');
 
   if (booked) {
     return (
@@ -183,7 +183,7 @@ export function LongArm({ layers }: { layers: Layers }) {
       </Sent>
       {!answer && (
         <Button look="main" isDisabled={asking.isLoading} onPress={() => void tell(() => ask(job).unwrap())}>
-          Ask the finishing service
+          Ask the long-arm service
         </Button>
       )}
       <Answer aria-live="polite" data-testid="long-arm">

@@ -1,4 +1,12 @@
-import { formatRun, formatWithUnit, type Layers, MARKING_NAMES, MARKINGS, type Plan } from '@lattice/core';
+import {
+  CAUTIONS,
+  formatRun,
+  formatWithUnit,
+  type Layers,
+  MARKING_NAMES,
+  MARKINGS,
+  type Plan,
+} from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
@@ -128,9 +136,7 @@ function AtHome({ layers: { marked, batting, backing } }: { layers: Layers }) {
         <li>Trim square once it is quilted, and measure it: the edge follows what it measures.</li>
       </Steps>
       <Caution>
-        Basting spray and glue: open a window, keep them from heat and flame, and follow the maker’s
-        instructions. On the floor or a ladder: mind knees and balance. Take pins out before the needle meets
-        them, switch the machine off to change a needle, and rest eyes, neck and hands.
+        {CAUTIONS.spray} {CAUTIONS.pins} {CAUTIONS.floor} {CAUTIONS.needle} {CAUTIONS.rest}
       </Caution>
     </>
   );

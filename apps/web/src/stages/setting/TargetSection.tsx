@@ -1,8 +1,10 @@
 import {
-  BEDS,
   type BedId,
+  BEDS,
+  CAUTIONS,
   formatLength,
   formatWithUnit,
+  isForBaby,
   mattress,
   startBed,
   type Target,
@@ -18,6 +20,7 @@ import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { Caution } from '../../figures/Caution.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
@@ -181,6 +184,7 @@ function BedFields({
         choices={beds}
         onChange={(bed) => set({ ...target, bed: bed as BedId })}
       />
+      {isForBaby(target) && <Caution>{CAUTIONS.sleep}</Caution>}
       <LengthField
         label="Drop at the left"
         value={drop.left}

@@ -1,4 +1,4 @@
-import { fatCentre, formatFine } from '@lattice/core';
+import { centreWithSeamError, formatFine } from '@lattice/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -26,7 +26,7 @@ export function FatSeam({ sewing: { sewing } }: { sewing: AtSewing }) {
   const { unit } = plan;
   const one = unit === 'in' ? 1 / 32 : 0.05;
   const { pieces, says } = useMemo(
-    () => fatCentre(plan, sewing.top, step * one, TIMES),
+    () => centreWithSeamError(plan, sewing.top, step * one, TIMES),
     [plan, sewing.top, step, one],
   );
   const { width, height } = layout.finished;

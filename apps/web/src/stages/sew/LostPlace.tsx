@@ -91,7 +91,7 @@ export function LostPlace({
           )}
           {inRow.length > 0 && (
             <ChoiceField
-              label="The first seam that is not whole"
+              label="The first seam not fully sewn"
               labelled
               value={String(inRow.some(({ i }) => i === found) ? found : inRow[0]!.i)}
               choices={inRow.map(({ act, i }) => ({
@@ -123,7 +123,7 @@ export function LostPlace({
               {...{ plan, layout, sewing }}
               seams={NONE}
               hand={next?.seam ?? null}
-              label="The quilt: press the last piece that holds"
+              label="The quilt: tap the last piece that is sewn on"
               onPiece={(piece) => setFound(afterPiece(at, piece, sewing.sewing, way) ?? found)}
             />
           </div>

@@ -1,4 +1,5 @@
 import {
+  CLOSING_STEPS,
   easeSays,
   type GuideStep,
   judgePart,
@@ -216,9 +217,8 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
           <TabPanel id="steps">
             {at.noLonger.length > 0 && (
               <Note role="status">
-                The quilt changed. {numberOf(at.noLonger.length, 'seam')} that{' '}
-                {at.noLonger.length === 1 ? 'is' : 'are'} sewn no longer{' '}
-                {at.noLonger.length === 1 ? 'fits' : 'fit'}:{' '}
+                The quilt changed. {numberOf(at.noLonger.length, 'sewn seam')} no longer{' '}
+                {at.noLonger.length === 1 ? 'exists' : 'exist'}:{' '}
                 {[...new Set(at.noLonger)].slice(0, 3).join('; ')}
                 {at.noLonger.length > 3 && ' …'}
               </Note>
@@ -377,7 +377,13 @@ function MeasuredPart({
 
 /** What kind of work a step is: sewing the top, or what comes after it. */
 const workOf = ({ id }: GuideStep): Work =>
-  id === 'layer' || id === 'turn' ? 'baste' : id === 'quilt' ? 'quilt' : id === 'binding' ? 'bind' : 'sew';
+  id === 'layer' || id === 'turn'
+    ? 'baste'
+    : id === 'quilt'
+      ? 'quilt'
+      : (CLOSING_STEPS as readonly string[]).includes(id)
+        ? 'bind'
+        : 'sew';
 
 /** Whether the top is measured six ways when a step is done: before a border goes on, and when the last one is. */
 function measuredHere(guide: AtSewing['guide'], number: number): boolean {

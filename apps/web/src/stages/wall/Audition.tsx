@@ -104,7 +104,7 @@ export function withTried(plan: Plan, { use, fabric, colour }: Tried): Plan {
       ...plan,
       fabrics: [
         ...plan.fabrics,
-        { ...fabricById(plan, fabricFor(plan, use)), id, name: `Fabric ${n}`, colour },
+        { ...fabricById(plan, fabricFor(plan, use)), id, name: `Cloth ${n}`, colour },
       ],
     },
     use,

@@ -1,4 +1,4 @@
-import { blockLabels } from '@lattice/core';
+import { blockLabels, CAUTIONS } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -42,6 +42,9 @@ export function LabelsPage() {
         to={`/quilts/${id}/wall`}
         back="Back to the wall"
       />
+      <p>
+        <small>{CAUTIONS.labels}</small>
+      </p>
       {rows.map((row) => (
         <section key={row} aria-label={`Row ${row}`}>
           <h2>Row {row}</h2>

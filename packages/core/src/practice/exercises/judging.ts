@@ -28,7 +28,7 @@ const VERDICTS: readonly { readonly id: Exclude<Verdict['kind'], 'unmeasured'>; 
   { id: 'fine', text: 'Sew it as it is' },
   { id: 'ease', text: 'Ease it in' },
   { id: 'trim', text: 'Trim it' },
-  { id: 'small', text: 'Remake it, or frame it' },
+  { id: 'small', text: 'Remake it, or build it up' },
   { id: 'crooked', text: 'Unpick it and sew it again' },
 ];
 

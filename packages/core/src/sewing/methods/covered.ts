@@ -1,4 +1,4 @@
-import { NotSewable } from '../bench.ts';
+import { NotSewable } from '../seam-ledger.ts';
 import { gridOf, sewCells, sewRows } from '../grid.ts';
 import { isBlock, type SewingMethod } from '../method.ts';
 import { ACROSS, piecesOf } from '../tree.ts';

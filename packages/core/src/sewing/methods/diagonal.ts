@@ -1,6 +1,15 @@
-import { type Bench, NotSewable } from '../bench.ts';
+import { type SeamLedger, NotSewable } from '../seam-ledger.ts';
 import { type SewingMethod, withRole } from '../method.ts';
-import { ACROSS, heightOf, inRow, sewByHeight, slabs, someOf, takenApart, type Tree } from '../tree.ts';
+import {
+  ACROSS,
+  heightOf,
+  inRow,
+  sewByHeight,
+  slabs,
+  someOf,
+  splitAtStraightSeams,
+  type Tree,
+} from '../tree.ts';
 import type { Top } from '../top.ts';
 
 const SLANTING = [ACROSS.falling, ACROSS.rising] as const;
@@ -39,8 +48,8 @@ function slantingRow(top: Top, row: readonly number[]): Tree {
   const triangles = withRole(top, row, 'side-triangle');
   const core = row.filter((piece) => !triangles.includes(piece));
   const coreRows = slabs(top, core, ACROSS.rising);
-  if (coreRows.length < 2) return takenApart(top, row, SLANTING);
-  const middle = inRow(coreRows.map((one) => takenApart(top, one, SLANTING)));
+  if (coreRows.length < 2) return splitAtStraightSeams(top, row, SLANTING);
+  const middle = inRow(coreRows.map((one) => splitAtStraightSeams(top, one, SLANTING)));
   const { x, y } = ACROSS.falling;
   const place = (piece: number) => {
     const at = top.pieces[piece]!.middle;
@@ -60,7 +69,7 @@ function slantingRow(top: Top, row: readonly number[]): Tree {
  */
 function cutAcross(top: Top, row: readonly number[]): Tree {
   try {
-    return takenApart(top, row, SLANTING);
+    return splitAtStraightSeams(top, row, SLANTING);
   } catch (error) {
     throw error instanceof NotSewable ? new NotSewable(LOCKED) : error;
   }
@@ -69,7 +78,7 @@ function cutAcross(top: Top, row: readonly number[]): Tree {
 const LOCKED =
   'The slanting rows lock into one another at the edge, so that no straight seam goes between them: let the edge halve its cornerstones.';
 
-function fromMiddle(bench: Bench, rows: readonly number[]): number {
+function fromMiddle(bench: SeamLedger, rows: readonly number[]): number {
   const middle = Math.floor((rows.length - 1) / 2);
   let sewn = rows[middle]!;
   for (let out = 1; out <= rows.length; out++)

@@ -1,4 +1,4 @@
-import { NotSewable } from '../bench.ts';
+import { NotSewable } from '../seam-ledger.ts';
 import { gridOf, sewGrid } from '../grid.ts';
 import { type SewingMethod, withRole } from '../method.ts';
 import { ACROSS } from '../tree.ts';

@@ -1,4 +1,4 @@
-import { type Assembly, type Bench, NotSewable } from '../bench.ts';
+import { type Assembly, type SeamLedger, NotSewable } from '../seam-ledger.ts';
 import { gridOf, sewCells } from '../grid.ts';
 import { type Centre, isBlock, type SewingMethod, withRole } from '../method.ts';
 import { ACROSS, piecesOf, someOf } from '../tree.ts';
@@ -23,7 +23,7 @@ export const web: SewingMethod = {
 };
 
 /** Rows of parts with one block each, made up first where they have more to them than their block. */
-function made(bench: Bench, centre: Centre): Assembly[][] {
+function made(bench: SeamLedger, centre: Centre): Assembly[][] {
   const { top, pieces } = centre;
   if (withRole(top, pieces, 'sash').length > 0) return sewUnits(bench, centre).grid;
   const ways = [ACROSS.rows, ACROSS.columns, ACROSS.rising, ACROSS.falling];

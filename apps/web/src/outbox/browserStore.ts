@@ -11,7 +11,7 @@ interface KeptHistory {
 }
 
 /** What this browser keeps besides the server: the outbox, undo, and the log as far as it has been heard. */
-export interface Keeping {
+export interface BrowserStore {
   /** False where the browser keeps nothing and all of it goes with the tab. */
   lasts(): Promise<boolean>;
   items(): Promise<OutboxItem[]>;
@@ -35,7 +35,7 @@ interface LatticeDb extends DBSchema {
 const NAME = 'lattice';
 
 /** Opens what this browser keeps; where it keeps nothing (a private window, no room), memory in its place. */
-export async function openKeeping(): Promise<Keeping> {
+export async function openBrowserStore(): Promise<BrowserStore> {
   try {
     const db = await openDB<LatticeDb>(NAME, 1, {
       upgrade(fresh) {
@@ -52,7 +52,7 @@ export async function openKeeping(): Promise<Keeping> {
 }
 
 /** A keeping that is still being opened: whatever is asked of it waits for that. */
-export function whenOpen(opening: Promise<Keeping>): Keeping {
+export function whenOpen(opening: Promise<BrowserStore>): BrowserStore {
   return {
     lasts: async () => (await opening).lasts(),
     items: async () => (await opening).items(),
@@ -68,7 +68,7 @@ export function whenOpen(opening: Promise<Keeping>): Keeping {
 
 const byOrder = (items: OutboxItem[]) => items.sort((a, b) => a.order - b.order);
 
-function inDatabase(db: IDBPDatabase<LatticeDb>): Keeping {
+function inDatabase(db: IDBPDatabase<LatticeDb>): BrowserStore {
   return {
     lasts: async () => true,
     items: async () => byOrder(await db.getAll('outbox')),
@@ -98,7 +98,7 @@ function inDatabase(db: IDBPDatabase<LatticeDb>): Keeping {
 }
 
 /** The same for as long as the tab is open. */
-export function inMemory(): Keeping {
+export function inMemory(): BrowserStore {
   const items = new Map<string, OutboxItem>();
   const histories = new Map<string, KeptHistory>();
   const entries = new Map<string, LogEntry>();

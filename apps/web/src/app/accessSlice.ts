@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** How this browser stands to the house: who it is there, and whether the shelf can be written to. */
-export interface House {
+export interface ServerAccess {
   /** Whoever sits at the machine, or somebody from the local network and what they may. */
   readonly who: 'owner' | 'edit' | 'view';
   /** Why nothing can be saved, in words that end a sentence; null where it can. */
@@ -11,16 +11,19 @@ export interface House {
   readonly shut: boolean;
 }
 
-const initialState: House = { who: 'owner', readOnly: null, shared: false, shut: false };
+const initialState: ServerAccess = { who: 'owner', readOnly: null, shared: false, shut: false };
 
 const slice = createSlice({
   name: 'house',
-  initialState: initialState as House,
+  initialState: initialState as ServerAccess,
   reducers: {
-    houseHeard: (_, { payload }: PayloadAction<Omit<House, 'shut'>>): House => ({ ...payload, shut: false }),
-    doorShut: (state): House => ({ ...state, shut: true }),
+    accessReceived: (_, { payload }: PayloadAction<Omit<ServerAccess, 'shut'>>): ServerAccess => ({
+      ...payload,
+      shut: false,
+    }),
+    doorShut: (state): ServerAccess => ({ ...state, shut: true }),
   },
 });
 
-export const { houseHeard, doorShut } = slice.actions;
+export const { accessReceived, doorShut } = slice.actions;
 export const houseReducer = slice.reducer;

@@ -38,7 +38,7 @@ const smallIn = ({ across, down }: Grid, { places }: CopedOptions): number =>
  * sides first, then two across, and all are sewn edge to edge (rule ST-11). An oblong pair takes
  * strips of one width all round.
  */
-export const coped: Setting<'coped', CopedOptions, typeof options> = {
+export const twoSizes: Setting<'coped', CopedOptions, typeof options> = {
   kind: 'coped',
   name: 'Two sizes',
   describes: 'Blocks of two sizes, the smaller framed up with coping strips.',

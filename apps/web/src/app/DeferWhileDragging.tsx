@@ -12,7 +12,7 @@ const PAUSE_MS = 160;
  * Whatever reads the store in here does so calmly while a tape is held: its figures are worked out when the hand pauses,
  * a part at a time, and drawn in slices between frames. The drawing itself reads the store as it is, and follows at once.
  */
-export function Calm({ children }: { children: React.ReactNode }) {
+export function DeferWhileDragging({ children }: { children: React.ReactNode }) {
   const store = useStore<RootState>();
   /** The state of a moment ago while a tape is held; null: as things are. */
   const [calm, setCalm] = useState<RootState | null>(null);

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import { areaOf } from '../geometry/outline.ts';
 import type { Point } from '../geometry/point.ts';
-import { togetherIn } from './together.ts';
+import { disjointSets } from './disjoint-sets.ts';
 import { pointAt, type Shared, type Top } from './top.ts';
 
 /** One straight seam: of two assemblies, or of a corner's mitre within one. */
@@ -64,9 +64,9 @@ const AT_ONE_POINT = 100;
  * The sewing table: pieces are joined two assemblies at a time, and every join is held against the geometry. It is
  * sewn along the whole of what the two share, which is one stretch of one straight line, or not at all.
  */
-export class Bench {
+export class SeamLedger {
   readonly seams: Seam[] = [];
-  private readonly joined: ReturnType<typeof togetherIn>;
+  private readonly joined: ReturnType<typeof disjointSets>;
   private readonly members: number[][];
   private readonly areas: number[];
   private readonly ends = new Map<string, { seam: number; at: Point }[]>();
@@ -74,7 +74,7 @@ export class Bench {
   private readonly done: { id: string; title: string; seams: number[] }[] = [];
 
   constructor(readonly top: Top) {
-    this.joined = togetherIn(top.pieces.length);
+    this.joined = disjointSets(top.pieces.length);
     this.members = top.pieces.map((_, i) => [i]);
     this.areas = top.pieces.map(({ outline }) => areaOf(outline));
   }

@@ -13,7 +13,7 @@ function withEdgeThatFits(plan: Plan): Plan {
  * The plan for a top of another size or make: what was measured or chosen of the old one is let go, and its edge
  * is one that fits.
  */
-export function forAnotherTop(plan: Plan): Plan {
+export function resetForNewTop(plan: Plan): Plan {
   const { edge, backing, binding } = plan;
   return withEdgeThatFits({
     ...plan,

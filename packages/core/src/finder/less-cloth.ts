@@ -11,6 +11,7 @@ import { lengthsOf, withLengths } from '../setting/registry.ts';
 import { plannedSize } from '../soundness/planned-size.ts';
 import { planProblems } from '../soundness/problems.ts';
 import { allowanceFor } from '../shopping/buy.ts';
+import { squaredOff } from '../shopping/shop-cut.ts';
 
 /** What can be changed when a cloth is short. */
 type WayOut =
@@ -36,7 +37,7 @@ const MILDEST: readonly WayOut[] = [
 ];
 
 /** One way to make do with the cloth there is. */
-export interface MakeDo {
+export interface WayToUseLess {
   readonly id: string;
   readonly way: WayOut;
   /** "Sashes of 1 1/4″ instead of 1 1/2″" */
@@ -64,7 +65,7 @@ const MOST_STEPS = 24;
  * narrower sash with a wider border that keeps the size, narrower borders, strips cut the other way, another cloth that takes turns with it or does one of its jobs, fewer rows or columns. Only what then really is enough, with its
  * end squared and what the wash takes; what changes the quilt least comes first.
  */
-export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
+export function waysToUseLessCloth(plan: Plan, { cloth, length }: InHand): WayToUseLess[] {
   const before = computeQuilt(plan);
   const found = [
     ...straightJoins(plan, cloth, length),
@@ -82,7 +83,7 @@ export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
     found
       // What takes no less of it helps nobody.
       .filter(({ needed }) => needed < now - TOLERANCE)
-      .map(({ quilt, ...way }): MakeDo => ({
+      .map(({ quilt, ...way }): WayToUseLess => ({
         ...way,
         says: `${formatSize(quilt.finished.width.value, quilt.finished.height.value, plan.unit)}, ${formatWithUnit(way.needed, plan.unit)} of the cloth`,
         moves: movedBetween(before, quilt),
@@ -97,14 +98,14 @@ export function makeDo(plan: Plan, { cloth, length }: InHand): MakeDo[] {
 export const isEnough = (plan: Plan, quilt: Quilt, { cloth, length }: InHand): boolean =>
   atLeast(length, wantedOf(plan, quilt, cloth));
 
-type Found = Omit<MakeDo, 'says' | 'moves'> & { readonly quilt: Quilt };
+type Found = Omit<WayToUseLess, 'says' | 'moves'> & { readonly quilt: Quilt };
 
 /** Length of a cloth a quilt wants of the shop, before shops round it. */
 function wantedOf(plan: Plan, quilt: Quilt, cloth: string): number {
   const cut = quilt.fabrics.find(({ fabric }) => fabric.id === cloth);
   if (!cut) return 0;
-  const { squaring, shrinkage } = allowanceFor(plan, cut.fabric);
-  return (cut.needed.value + squaring) / (1 - shrinkage / 100);
+  const allowance = allowanceFor(plan, cut.fabric, cut);
+  return (cut.needed.value + squaredOff(allowance) + allowance.spare) / (1 - allowance.shrinkage / 100);
 }
 
 function tried(plan: Plan, cloth: string, length: number) {
@@ -242,7 +243,7 @@ function inTurnsWith(plan: Plan, cloth: string, length: number): Found[] {
       // A job nothing is cut for helps nobody.
       if (!found || found.needed >= wantedOf(plan, computeQuilt(plan), cloth) - TOLERANCE) continue;
       return [
-        { ...found, id: `turns-${what}`, way: 'in-turns', title: `${turns} by turns of ${other.name} too` },
+        { ...found, id: `turns-${what}`, way: 'in-turns', title: `${turns} in turn with ${other.name} too` },
       ];
     }
     return [];

@@ -2,5 +2,5 @@
 const LONGEST = 2;
 
 /** Too long for its width to be proposed as a quilt. */
-export const isRibbon = (width: number, height: number): boolean =>
+export const isTooLongForItsWidth = (width: number, height: number): boolean =>
   Math.max(width, height) > LONGEST * Math.min(width, height);

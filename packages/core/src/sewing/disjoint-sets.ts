@@ -1,5 +1,5 @@
 /** Which of so many pieces hang together, as they are joined. */
-export function togetherIn(count: number) {
+export function disjointSets(count: number) {
   const up = Array.from({ length: count }, (_, i) => i);
   const root = (piece: number): number => {
     let at = piece;

@@ -4,7 +4,7 @@ import type { Layout } from './lay-out.ts';
 import type { Spot } from '../piece/piece.ts';
 
 /** How one block lies in its place: quarter turns to the right, and whether its background is swapped. */
-export interface Lie {
+export interface Orientation {
   readonly turn: 0 | 1 | 2 | 3;
   readonly swapped: boolean;
 }
@@ -16,7 +16,7 @@ const ROUND = [
 ] as const;
 
 /** How a block at this spot lies by the plan's rule for odd and even places (rule ST-12). The first block lies as it was made. */
-export function lieOf({ turn, swap }: Plan['places'], { column, row }: Spot): Lie {
+export function orientationOf({ turn, swap }: Plan['places'], { column, row }: Spot): Orientation {
   const other = isOdd(column + row);
   return {
     turn:
@@ -34,17 +34,17 @@ export function lieOf({ turn, swap }: Plan['places'], { column, row }: Spot): Li
 const isOdd = (whole: number): boolean => Math.abs(whole % 2) === 1;
 
 /** How many blocks lie otherwise than they would without the rule: turned by each of one to three quarters, and swapped. */
-export interface LieCounts {
+export interface RotationCounts {
   readonly turned: readonly [Figure, Figure, Figure];
   readonly swapped: Figure;
 }
 
 /** Counts what the rule asks for: so many blocks to turn, and so many to make with the background swapped. */
-export function countLies(plan: Plan, layout: Layout): LieCounts {
+export function countRotations(plan: Plan, layout: Layout): RotationCounts {
   const tally = { turned: [0, 0, 0, 0], swapped: 0, blocks: 0 };
   for (const { spot } of layout.pieces) {
     if (!spot) continue;
-    const { turn, swapped } = lieOf(plan.places, spot);
+    const { turn, swapped } = orientationOf(plan.places, spot);
     tally.blocks++;
     tally.turned[turn]!++;
     if (swapped) tally.swapped++;

@@ -82,7 +82,7 @@ export const freshDraft = (unit: Unit): Draft => ({
 });
 
 /** The form: what a cloth is called, what it is and how large. */
-export function Putting({
+export function StashPieceForm({
   draft,
   onClose,
   onPut,

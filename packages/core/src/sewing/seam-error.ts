@@ -15,7 +15,7 @@ interface FatPiece {
 }
 
 /** The centre as it comes out with a seam that is not as it was meant. */
-export interface Fat {
+export interface SeamError {
   readonly pieces: readonly FatPiece[];
   /** Whether it is sewn in rows, in columns or in slanting rows. */
   readonly lines: 'rows' | 'columns' | 'slanting rows';
@@ -33,7 +33,7 @@ export interface Fat {
  * @param fat in the plan's unit, a seam allowance's difference
  * @param times how much more than it is the difference is drawn
  */
-export function fatCentre(plan: Plan, top: Top, fat: number, times = 1): Fat {
+export function centreWithSeamError(plan: Plan, top: Top, fat: number, times = 1): SeamError {
   const { unit } = plan;
   const centre = top.pieces.flatMap(({ role }, piece) =>
     role === 'border' || role === 'border-corner' ? [] : [piece],
@@ -86,7 +86,7 @@ export function fatCentre(plan: Plan, top: Top, fat: number, times = 1): Fat {
 function waysOf(
   top: Top,
   centre: readonly number[],
-): { readonly lines: Fat['lines']; readonly down: Across; readonly along: Point } {
+): { readonly lines: SeamError['lines']; readonly down: Across; readonly along: Point } {
   if (top.pieces.some(({ role }) => role === 'corner-triangle'))
     return { lines: 'slanting rows', down: ACROSS.rising, along: ACROSS.falling };
   return slabs(top, centre, ACROSS.rows).length > 1 || slabs(top, centre, ACROSS.columns).length < 2
@@ -137,7 +137,7 @@ const drawnIn = (outline: readonly Point[], middle: Point, by: number, move: Poi
   }));
 
 interface Outcome {
-  readonly lines: Fat['lines'];
+  readonly lines: SeamError['lines'];
   readonly shorter: readonly number[];
   readonly apart: number;
   readonly across: number;

@@ -16,7 +16,13 @@ import { sayDate } from './useJournal.ts';
 Chart.register(CategoryScale, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip);
 
 /** Work that was left and that will be: what was, then the middle of all tellings with one in ten either way. */
-export function Burn({ forecast: { burn }, back }: { forecast: Forecast; back: readonly LeftThen[] }) {
+export function WorkLeftChart({
+  forecast: { burn },
+  back,
+}: {
+  forecast: Forecast;
+  back: readonly LeftThen[];
+}) {
   const {
     soft,
     chalk,

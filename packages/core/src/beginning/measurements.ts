@@ -12,7 +12,7 @@ const MOST_PLACES = 5;
  * (common practice: a quilt is measured in three places each way, and its edge goes by what they come to). Answers the
  * length in `unit` and what was understood, where that is more than the figure itself. Never throws.
  */
-export function readPlaces(
+export function readMeasurements(
   text: string,
   unit: Unit,
 ): Granted<{ readonly length: number; readonly understood: string | null }> {
