@@ -80,7 +80,7 @@ function battingLines({ batting: { width, height }, chosenBatting }: Layers, uni
 }
 
 /** Whatever finishes the edge, each with its working. */
-function edgeLines({ binding, flange, points, finished }: Edge, unit: Unit): string[] {
+function edgeLines({ binding, flange, points, finished, hanging }: Edge, unit: Unit): string[] {
   const lines: string[] = [];
   if (flange) {
     lines.push(
@@ -119,10 +119,14 @@ function edgeLines({ binding, flange, points, finished }: Edge, unit: Unit): str
       `  ${numberOf(points.total.value, 'point')}, ${points.across.count.value} across and ${points.down.count.value} down`,
       ...[...points.across.overlap.working, ...points.down.overlap.working].map((line) => `      ${line}`),
     );
-  for (const { finish, lines: own } of finished)
+  const others = [
+    ...finished.map(({ finish, lines: own }) => [FINISH_NAMES[finish], own] as const),
+    ...(hanging ? [['To hang it', hanging.lines] as const] : []),
+  ];
+  for (const [name, own] of others)
     lines.push(
       '',
-      FINISH_NAMES[finish],
+      name,
       ...own.flatMap(({ name, figure, after }) => [
         `  ${[name, formatWithUnit(figure.value, unit), after].filter(Boolean).join(' ')}`,
         ...figure.working.map((line) => `      ${line}`),

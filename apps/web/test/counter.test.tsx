@@ -40,6 +40,8 @@ describe('every question has an answer, drawn', () => {
     ['facing', /strips,.*yd.*Sides,twoof72″.*Topandbottom,twoof61″/],
     // π/8 + 1/2 = 0.893.
     ['piping', /Biasstripsof1″.*Stripandcord,inall268″/],
+    // 60" is one sleeve: 8 1/2" by 60" with its hems, two strips of 40".
+    ['sleeve', /2strips,1\/2yd.*cutlong60″/],
     ['what-it-binds', /Binds33×33″/],
     ['quilted-blocks', /Rowstrips,cutlong39″/],
   ])('%s', (topic, words) => {

@@ -323,3 +323,6 @@ export {
 export { exerciseOf, EXERCISES } from './practice/registry.ts';
 export { nextUp, standingsIn } from './practice/spaced.ts';
 export { type Giver, giversOf, rowsByTable } from './group/group.ts';
+export { HANGING_NAMES, HANGINGS, type HangingKind } from './choice/hanging.ts';
+export { drawsIn, plannedFor } from './layer/draws-in.ts';
+export { measuredAfter, measuredSays, type MeasuredWhen } from './record/measured-after.ts';

@@ -158,6 +158,7 @@ describe('asked wrongly', () => {
       'prairie-points': QUILT,
       facing: { ...QUILT, corners: 'bevelled' },
       piping: QUILT,
+      sleeve: QUILT,
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };
@@ -231,6 +232,7 @@ describe('asked wrongly', () => {
       'prairie-points': QUILT,
       facing: { ...QUILT, corners: 'bevelled' },
       piping: QUILT,
+      sleeve: QUILT,
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

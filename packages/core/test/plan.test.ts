@@ -233,6 +233,7 @@ describe('a plan from outside', () => {
       schemaVersion: SCHEMA_VERSION,
       edge: 3,
       spareStrip: false,
+      hanging: { as: 'none', depth: 4, fabric: undefined },
     });
   });
   test('older versions come up step by step', () => {

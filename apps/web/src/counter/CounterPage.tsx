@@ -184,6 +184,7 @@ const QUESTIONS: readonly {
   { name: 'Prairie points', topic: 'prairie-points' },
   { name: 'Facing', topic: 'facing' },
   { name: 'Piping', topic: 'piping' },
+  { name: 'Sleeve', topic: 'sleeve' },
   { name: 'Quilted blocks', topic: 'quilted-blocks' },
 ];
 type Question = (typeof QUESTIONS)[number];
@@ -216,6 +217,7 @@ const TO: Readonly<Record<string, string>> = {
   'prairie-points': 'edge',
   facing: 'edge',
   piping: 'edge',
+  sleeve: 'edge',
   backing: 'layers',
 };
 

@@ -13,6 +13,7 @@ import {
   pointHeight,
 } from '@lattice/core';
 import { memo, useId } from 'react';
+import { outlinePath } from './paths.ts';
 import { QuiltArt } from './QuiltArt.tsx';
 
 interface EdgeArtProps {
@@ -88,6 +89,22 @@ export const EdgeArt = memo(function EdgeArt({ plan, layout, edge }: EdgeArtProp
             <Mitres outline={outline} wide={bound} />
           </g>
         )}
+        {edge.hanging?.lies.map(({ name, outline: back }, i) => (
+          <g key={`${name} ${i}`} fill="none">
+            <path
+              d={outlinePath({ outline: back })}
+              stroke="rgb(255 255 255 / 70%)"
+              strokeWidth={2.6}
+              {...BROKEN}
+            />
+            <path
+              d={outlinePath({ outline: back })}
+              stroke="rgb(30 30 30 / 90%)"
+              strokeWidth={1.2}
+              {...BROKEN}
+            />
+          </g>
+        ))}
         {edge.finished.map((one) => (
           <g key={one.finish} transform={`translate(${-over} ${-over})`} fill="none">
             <Bands plan={plan} finished={one} outline={outline} path={trimmed} />

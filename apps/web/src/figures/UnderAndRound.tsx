@@ -56,7 +56,7 @@ export function LayersToCut() {
 export function EdgeToCut() {
   const plan = useAppSelector(selectPlan);
   const {
-    edge: { binding, flange, points, finished },
+    edge: { binding, flange, points, finished, hanging },
   } = useAppSelector(selectQuiltAsCut);
   const { id } = useParams();
   const { unit } = plan;
@@ -110,7 +110,7 @@ export function EdgeToCut() {
             after={`at ${formatWithUnit(cloth.cutWidth, unit)}`}
           />
         ))}
-        {finished.flatMap(({ lines }) =>
+        {[...finished, ...(hanging ? [hanging] : [])].flatMap(({ lines }) =>
           lines.map((line) => <FigureLine key={line.name} unit={unit} {...line} />),
         )}
       </ul>

@@ -116,7 +116,7 @@ export function LayersLines() {
 export function EdgeLines() {
   const { unit } = useAppSelector(selectPlan);
   const {
-    edge: { binding, flange, points, finished, around },
+    edge: { binding, flange, points, finished, hanging, around },
   } = useAppSelector(selectQuiltAsCut);
   const lines: PaperLine[] = [
     { what: 'All round', figures: formatWithUnit(around.value, unit) },
@@ -140,7 +140,7 @@ export function EdgeLines() {
         ]
       : []),
     ...(points ? [{ what: 'Prairie points', figures: String(points.total.value) }] : []),
-    ...finished.flatMap(({ lines: own }) =>
+    ...[...finished, ...(hanging ? [hanging] : [])].flatMap(({ lines: own }) =>
       own.map(({ name, figure, after }) => ({
         what: name,
         figures: [formatWithUnit(figure.value, unit), after].filter(Boolean).join(' '),

@@ -5,6 +5,8 @@ export interface Fibre {
   readonly loft: number;
   /** The farthest apart its quilting may be, in inches (from memory; the package has the last word). */
   readonly spacing: number;
+  /** What a first wash takes of a quilt with it, as shares from the least to the most (rule QL-2; from memory). */
+  readonly wash: { readonly least: number; readonly most: number };
   /** How it lies and wears (rule BT-2: cotton lies flat, poly blends puff; the rest from memory). */
   readonly says: string;
 }
@@ -13,24 +15,28 @@ export interface Fibre {
 export const FIBRES = {
   cotton: {
     name: 'Cotton',
+    wash: { least: 0.03, most: 0.05 },
     loft: 1 / 16,
     spacing: 8,
     says: 'Lies flat and drapes; shrinks a little when washed, which crinkles the quilt.',
   },
   'cotton-poly': {
     name: 'Cotton and polyester',
+    wash: { least: 0.02, most: 0.03 },
     loft: 1 / 8,
     spacing: 8,
     says: 'Puffs a little and shrinks less than cotton.',
   },
   wool: {
     name: 'Wool',
+    wash: { least: 0.01, most: 0.03 },
     loft: 3 / 16,
     spacing: 4,
     says: 'Light, warm and springy; quilting stands out. Wash it cool.',
   },
   polyester: {
     name: 'Polyester',
+    wash: { least: 0, most: 0.01 },
     loft: 1 / 4,
     spacing: 4,
     says: 'Puffs most, and is light. Press it cool: it melts.',

@@ -6,13 +6,14 @@ export type BackingWay = (typeof BACKING_WAYS)[number];
 export const BACKING_CHOICES = ['best', ...BACKING_WAYS] as const;
 
 /** Ways of marking a top for quilting at home. */
-export const MARKINGS = ['ditch', 'grid', 'diagonal'] as const;
+export const MARKINGS = ['ditch', 'grid', 'even', 'diagonal'] as const;
 export type Marking = (typeof MARKINGS)[number];
 
 /** As they read in a list. */
 export const MARKING_NAMES: Readonly<Record<Marking, string>> = {
   ditch: 'Along the seams',
   grid: 'Grid, level and upright',
+  even: 'Grid, sides divided evenly',
   diagonal: 'Grid, on the diagonal',
 };
 

@@ -10,6 +10,7 @@ import { facing } from './facing.ts';
 import { piping } from './piping.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
 import { setting } from './setting.ts';
+import { sleeve } from './sleeve.ts';
 import { type Granted, granted, refused } from '../refusal/refusal.ts';
 import {
   type Answer,
@@ -33,6 +34,7 @@ export const TOPICS: readonly Topic[] = [
   prairiePoints,
   facing,
   piping,
+  sleeve,
   quiltedBlocks,
 ];
 

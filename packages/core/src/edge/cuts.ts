@@ -9,12 +9,13 @@ import type { Edge, EdgePoints } from './edge.ts';
 import { flangeCuts } from './flange.ts';
 
 /** What the finishes of an edge have cut. */
-export function cutsOfEdge(plan: Plan, { binding, flange, points, finished }: Edge): Cut[] {
+export function cutsOfEdge(plan: Plan, { binding, flange, points, finished, hanging }: Edge): Cut[] {
   return [
     ...(binding ? bindingCuts(plan, binding) : []),
     ...(flange ? flangeCuts(flange, plan.edge.flange.fabric) : []),
     ...(points ? pointCuts(plan, points) : []),
     ...finished.flatMap(({ cuts }) => cuts),
+    ...(hanging?.cuts ?? []),
   ];
 }
 

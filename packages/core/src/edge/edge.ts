@@ -13,6 +13,7 @@ import type { FinishedEdge } from './finish/finish.ts';
 import { wholeFinishesIn } from './finish/registry.ts';
 import { type Flange, planFlange, rawEdges } from './flange.ts';
 import { type EdgeOutline, edgeOutline } from './outline.ts';
+import { type Hanging, planHanging } from './hanging.ts';
 import { inStockFor } from '../plan/stock.ts';
 import { settingOf } from '../setting/registry.ts';
 import { turnsOf } from '../colour/turns.ts';
@@ -28,6 +29,8 @@ export interface Edge {
   readonly points: EdgePoints | null;
   /** The finishes that tell all they are by themselves, in the order they are put on. */
   readonly finished: readonly FinishedEdge[];
+  /** What it is hung by; null where it is not to be hung. */
+  readonly hanging: Hanging | null;
 }
 
 /** Prairie points as they stand round the quilt, clockwise from the top left corner. */
@@ -99,6 +102,7 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
         })
       : null,
     points: has('prairie-points') ? pointsRound(plan, top) : null,
+    hanging: hangingOf(plan, top.width),
     finished: wholeFinishesIn(edge.finishes).map(([, finish]) =>
       finish.plan({
         plan,
@@ -110,6 +114,10 @@ export function planEdge(plan: Plan, top: { readonly width: number; readonly hei
       }),
     ),
   };
+}
+
+function hangingOf({ hanging: { as, depth, fabric }, seam, unit }: Plan, width: number): Hanging | null {
+  return as === 'none' ? null : planHanging({ as, width, depth, seam, fabric, unit });
 }
 
 /**

@@ -290,6 +290,12 @@ function rawOf(entry: LogEntry, { cloth, step }: Names): Raw[] {
           `${entry.body.who}: ${entry.body.thanked ? 'thanked' : 'not thanked after all'}`,
         ),
       ];
+    case 'quilt-measured': {
+      const { when, unit, width, height } = entry.body;
+      return [
+        line(entry, 'measure', 'edge', `The quilt, ${when}, measured ${formatSize(width, height, unit)}`),
+      ];
+    }
     default:
       return [];
   }

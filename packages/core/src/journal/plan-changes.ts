@@ -27,6 +27,7 @@ const STAGE_OF: Readonly<Partial<Record<keyof Plan, Stage>>> = {
   quilting: 'layers',
   edge: 'edge',
   binding: 'edge',
+  hanging: 'edge',
   fabrics: 'cut',
   rotations: 'cut',
   overLong: 'cut',

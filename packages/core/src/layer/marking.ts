@@ -32,8 +32,10 @@ export function markTop(layout: Layout, marking: Marking, spacing: number, unit:
     marking === 'ditch'
       ? []
       : marking === 'grid'
-        ? gridLines(width, height, spacing)
-        : slantingLines(width, height, spacing);
+        ? gridLines(placesAlong(width, spacing), placesAlong(height, spacing), { width, height })
+        : marking === 'even'
+          ? gridLines(evenPlaces(width, spacing), evenPlaces(height, spacing), { width, height })
+          : slantingLines(width, height, spacing);
   const length = marking === 'ditch' ? seamsOf(layout, unit) : totalOf(lines, unit);
   const hand = unit === 'in' ? PIN_INCHES : Math.round(fromInches(PIN_INCHES, unit));
   const [across, down] = [Math.ceil(width / hand - TOLERANCE), Math.ceil(height / hand - TOLERANCE)];
@@ -43,7 +45,9 @@ export function markTop(layout: Layout, marking: Marking, spacing: number, unit:
       lines.length,
       marking === 'ditch'
         ? 'The seams are there already: nothing to mark'
-        : `Every ${formatWithUnit(spacing, unit)} from the middle outward: ${numberOf(lines.length, 'line')}`,
+        : marking === 'even'
+          ? `${evenSays(width, spacing)} across, ${evenSays(height, spacing)} down: ${numberOf(lines.length, 'line')}, none on the edge`
+          : `Every ${formatWithUnit(spacing, unit)} from the middle outward: ${numberOf(lines.length, 'line')}`,
     ),
     length,
     thread: lengthOf(
@@ -63,9 +67,27 @@ const placesAlong = (side: number, spacing: number): number[] => {
   return Array.from({ length: 2 * each + 1 }, (_, i) => side / 2 + (i - each) * spacing);
 };
 
-const gridLines = (width: number, height: number, spacing: number) => [
-  ...placesAlong(width, spacing).map((x) => ({ from: { x, y: 0 }, to: { x, y: height } })),
-  ...placesAlong(height, spacing).map((y) => ({ from: { x: 0, y }, to: { x: width, y } })),
+/** Into how many a side is divided, so that lines lie near the distance asked for and come out whole (rule QL-3). */
+const partsOf = (side: number, spacing: number): number => Math.max(1, Math.round(side / spacing));
+
+/** Places that divide a side evenly; none on the edge. */
+const evenPlaces = (side: number, spacing: number): number[] => {
+  const parts = partsOf(side, spacing);
+  return Array.from({ length: parts - 1 }, (_, i) => ((i + 1) * side) / parts);
+};
+
+const evenSays = (side: number, spacing: number): string => {
+  const parts = partsOf(side, spacing);
+  return `${formatExact(side)} ÷ ${parts} = ${formatExact(side / parts)}`;
+};
+
+const gridLines = (
+  across: readonly number[],
+  down: readonly number[],
+  { width, height }: { readonly width: number; readonly height: number },
+) => [
+  ...across.map((x) => ({ from: { x, y: 0 }, to: { x, y: height } })),
+  ...down.map((y) => ({ from: { x: 0, y }, to: { x: width, y } })),
 ];
 
 /** Lines at 45° both ways; `spacing` is measured across them. */

@@ -73,6 +73,7 @@ const IN_COPY: InCopy = {
   'blocks-asked': same,
   'maker-thanked': same,
   'record-said': same,
+  'quilt-measured': same,
 };
 
 /**

@@ -5,7 +5,7 @@ import { stashMoved, stashPut } from './stash-kinds.ts';
 import { blocksAsked, makerThanked } from './group-kinds.ts';
 import { noted, noteReworded, noteStruck, planChanged } from './journal-kinds.ts';
 import { dueDateSet, hoursSet, practised } from './maker-kinds.ts';
-import { recordFieldSet } from './record-kinds.ts';
+import { quiltMeasured, recordFieldSet } from './record-kinds.ts';
 import { clockMoved, clockStarted, clockStopped, timeNoted, sittingExcluded } from './time-kinds.ts';
 import { cuttingPlanned, cutLost, stepCut, stepUncut } from './cutting-kinds.ts';
 
@@ -61,6 +61,7 @@ export const ENTRY_KINDS = {
   'blocks-asked': blocksAsked,
   'maker-thanked': makerThanked,
   'record-said': recordFieldSet,
+  'quilt-measured': quiltMeasured,
 } as const;
 
 /** Kinds that say something of cloth: what was cut, bought and set aside. Others change nothing of what is to buy. */

@@ -27,6 +27,7 @@ const PARTS: Readonly<Record<keyof Plan, string>> = {
   quilting: 'The quilting',
   edge: 'The edge',
   binding: 'The binding',
+  hanging: 'What it is hung by',
   fabrics: 'The cloths',
   fabricFor: 'Which cloth is for what',
   rotations: 'Cloths that take turns',

@@ -62,6 +62,7 @@ export const LAYER_FABRICS = [
   'flange',
   'facing',
   'piping',
+  'sleeve',
 ] as const;
 export type LayerFabric = (typeof LAYER_FABRICS)[number];
 

@@ -34,6 +34,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
     unit: to,
     seam: length(plan.seam),
     squaring: length(plan.squaring),
+    hanging: { ...plan.hanging, depth: length(plan.hanging.depth) },
     block: { width: length(plan.block.width), height: length(plan.block.height) },
     pile: plan.pile.map((block) => ({
       ...block,

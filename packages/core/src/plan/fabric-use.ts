@@ -13,6 +13,7 @@ const LAYER_PATHS: Readonly<Record<LayerFabric, Path>> = {
   flange: ['edge', 'flange', 'fabric'],
   facing: ['edge', 'facing', 'fabric'],
   piping: ['edge', 'piping', 'fabric'],
+  sleeve: ['hanging', 'fabric'],
 };
 
 const isLayerFabric = (what: string): what is LayerFabric =>

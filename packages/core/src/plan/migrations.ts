@@ -265,6 +265,13 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     };
     return { ...plan, edge: { ...added, ...edge } };
   },
+
+  // A quilt may be hung; a sleeve would be of the backing's cloth.
+  13: (plan) => {
+    const backing = isFields(plan['backing']) ? plan['backing'] : {};
+    const hanging = { as: 'none', depth: plan['unit'] === 'cm' ? 10 : 4, fabric: backing['fabric'] };
+    return { hanging, ...plan };
+  },
 };
 
 /** What a table says of a name it has itself: a document may name anything, and every object has a “constructor”. */

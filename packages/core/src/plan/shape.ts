@@ -6,12 +6,13 @@ import { SETTING_FABRICS, type SettingFabric } from '../piece/piece.ts';
 import { overLongSchema, pictureId, rotationSchema, stockSchema } from './cloth-shape.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
 import { BED_IDS } from '../choice/beds.ts';
+import { HANGINGS } from '../choice/hanging.ts';
 import { bindingSchema, edgeSchema } from './edge-shape.ts';
 import { colour, fabricId, length, name, oneOf, wholeNumber } from './fields.ts';
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 13;
+export const SCHEMA_VERSION = 14;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -205,6 +206,12 @@ export const planShape = z.strictObject({
   quilting: quiltingSchema,
   edge: edgeSchema,
   binding: bindingSchema,
+  /** What it is hung by, on its back: how deep a sleeve finishes, or how large the squares of its corners are. */
+  hanging: z.strictObject({
+    as: z.enum(HANGINGS, 'A quilt is hung by a "sleeve", by "corners", or by "none".'),
+    depth: length('The sleeve'),
+    fabric: fabricId,
+  }),
   fabrics: z
     .array(fabricSchema)
     .min(1, 'A plan needs at least one cloth.')

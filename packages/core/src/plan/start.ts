@@ -210,6 +210,7 @@ export const blankPlan = (unit: Unit): Plan => ({
   target: null,
   ...startLayers(unit, 'back', 'wide-back'),
   ...startEdge(unit, 'binding', 'accent'),
+  hanging: { as: 'none', depth: USUAL.sleeve[unit], fabric: 'back' },
   fabrics: startFabrics(unit),
   fabricFor: {
     sash: 'sash',

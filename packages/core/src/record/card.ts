@@ -1,3 +1,4 @@
+import { measuredAfter, measuredSays } from './measured-after.ts';
 import { group } from 'd3-array';
 import { giverKey } from '../group/group.ts';
 import { FIBRES } from '../choice/battings.ts';
@@ -81,7 +82,9 @@ export function recordCard(plan: Plan, quilt: Quilt, log: readonly LogEntry[], i
   );
   const booking = bookingIn(log, id, unit);
   const said = recordSaidIn(log, id);
+  const measured = measuredAfter(log, id, unit);
   const { width, height } = quilt.finished;
+  const planned = { width: width.value, height: height.value };
   const setting = settingOf(plan.setting.kind);
   const cloths = quilt.fabrics.map(({ fabric, buy, cost }) => ({
     name: fabric.name,
@@ -127,6 +130,8 @@ export function recordCard(plan: Plan, quilt: Quilt, log: readonly LogEntry[], i
       ),
       ...line('Batting', quilt.layers ? FIBRES[plan.batting.fibre].name : ''),
       ...line('Quilted', quilted),
+      ...line('Once quilted', measured.quilted ? measuredSays(measured.quilted, planned, unit) : ''),
+      ...line('Once washed', measured.washed ? measuredSays(measured.washed, planned, unit) : ''),
       ...line(
         'Edge',
         plan.edge.finishes.length === 0

@@ -1,6 +1,7 @@
 import { CLOSING_NAMES } from '../choice/edge.ts';
 import { bindingSteps } from '../edge/binding-steps.ts';
 import { allowanceBeyond } from '../edge/edge.ts';
+import { hangingSteps } from '../edge/hanging.ts';
 import { wholeFinish } from '../edge/finish/registry.ts';
 import { pointsSewn, quiltingShort } from '../edge/points-sewn.ts';
 import { numberOf } from '../figure/figure.ts';
@@ -36,6 +37,7 @@ function finishedSteps(plan: Plan, quilt: Quilt): GuideStep[] {
       ...pointsOnTop(plan, quilt),
       turned(plan, quilt),
       quilted(),
+      ...hung(plan, quilt),
     ];
   return [
     ...(quilt.layers ? layered(plan, quilt) : []),
@@ -43,8 +45,11 @@ function finishedSteps(plan: Plan, quilt: Quilt): GuideStep[] {
     ...byThemselves(plan, quilt, false),
     ...(quilt.edge.flange ? [flange] : []),
     ...pointsOnQuilt(plan, quilt),
+    // The seam of a binding catches what it is hung by; else that goes on when the edge is closed.
+    ...(quilt.edge.binding ? hung(plan, quilt) : []),
     ...bound(plan, quilt),
     ...byThemselves(plan, quilt, true),
+    ...(quilt.edge.binding ? [] : hung(plan, quilt)),
   ];
 }
 
@@ -56,6 +61,9 @@ const byThemselves = (plan: Plan, { edge: { finished } }: Quilt, closes: boolean
       ? finish.steps(plan, one).map((step): GuideStep => ({ ...plain, ...step }))
       : [];
   });
+
+const hung = (plan: Plan, { edge: { hanging } }: Quilt): Steps =>
+  hanging ? hangingSteps(hanging, plan).map((step): GuideStep => ({ ...plain, ...step })) : [];
 
 const sizeOf = ({ finished: { width, height } }: Quilt, { unit }: Plan, beyond = 0): string =>
   formatSize(width.value + 2 * beyond, height.value + 2 * beyond, unit);

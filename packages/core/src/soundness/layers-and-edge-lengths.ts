@@ -27,7 +27,7 @@ export function layerLengths({ backing, batting, quilting }: Plan): Checked[] {
 }
 
 /** Every length of the edge and its binding. */
-export function edgeLengths({ edge, binding }: Plan): Checked[] {
+export function edgeLengths({ edge, binding, hanging }: Plan): Checked[] {
   const { points, scallop } = edge;
   const flange: Checked[] = binding.flange
     ? [[['binding', 'flange', 'visible'], binding.flange.visible, RANGES.visible]]
@@ -40,6 +40,7 @@ export function edgeLengths({ edge, binding }: Plan): Checked[] {
     [['edge', 'flange', 'visible'], edge.flange.visible, RANGES.visible],
     [['edge', 'facing', 'width'], edge.facing.width, RANGES.facing],
     [['edge', 'selfBinding', 'shows'], edge.selfBinding.shows, RANGES.selfBinding],
+    [['hanging', 'depth'], hanging.depth, RANGES.sleeve],
     [['edge', 'piping', 'cord'], edge.piping.cord, RANGES.cord],
     [['edge', 'points', 'square'], points.square, RANGES.pointSquare],
     [['edge', 'points', 'overlap'], points.overlap, RANGES.pointOverlap],

@@ -36,6 +36,7 @@ export const RANGES = {
   visible: { what: 'What shows of a flange', least: 1 / 16, most: 2 },
   facing: { what: 'A facing strip', least: 1, most: 12 },
   selfBinding: { what: 'What shows of a self-binding', least: 1 / 8, most: 2 },
+  sleeve: { what: 'A sleeve', least: 1, most: 12 },
   cord: { what: 'A cord', least: 1 / 32, most: 1 },
   pointSquare: { what: 'A square for a prairie point', least: 1, most: 12 },
   pointOverlap: { what: 'An overlap', least: 0, most: 8 },

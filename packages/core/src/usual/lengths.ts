@@ -31,6 +31,8 @@ export const USUAL = {
   facingStrip: { in: 2.5, cm: 6.5 },
   /** Of a backing folded over to the front. */
   selfBinding: { in: 0.5, cm: 1.5 },
+  /** Deep, of a sleeve to hang a quilt by. */
+  sleeve: { in: 4, cm: 10 },
   /** Thick, of a piping. */
   cord: { in: 0.125, cm: 0.3 },
   pointSquare: { in: 4, cm: 10 },

@@ -74,7 +74,7 @@ const cover: Pages = (paper, job) => {
         ] as const)
       : []),
     ...(edge.binding ? ([['Binding', bindingStripsSay(edge.binding, plan.unit)]] as const) : []),
-    ...edge.finished.flatMap(({ lines }) =>
+    ...[...edge.finished, ...(edge.hanging ? [edge.hanging] : [])].flatMap(({ lines }) =>
       lines.map(
         ({ name, figure, after }) =>
           [name, [formatWithUnit(figure.value, plan.unit), after].filter(Boolean).join(' ')] as const,

@@ -6,6 +6,7 @@ import { BindingSection } from './BindingSection.tsx';
 import { EdgeBoard } from './EdgeBoard.tsx';
 import { FinishSection } from './FinishSection.tsx';
 import { FlangeSection } from './FlangeSection.tsx';
+import { HangingSection } from './HangingSection.tsx';
 import { JoinsSection } from './JoinsSection.tsx';
 import { PointsSection } from './PointsSection.tsx';
 import { ShapeSection } from './ShapeSection.tsx';
@@ -30,6 +31,7 @@ export function EdgeStage() {
             {finished.map((one) => (
               <WholeFinishSection key={one.finish} finished={one} />
             ))}
+            <HangingSection edge={quilt.edge} />
             <JoinsSection quilt={quilt} />
           </>
         }

@@ -8,6 +8,7 @@ import { WordsField } from '../../design/controls/WordsField.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { recordFieldSet } from './journal.ts';
+import { MeasuresNow } from './MeasuresNow.tsx';
 
 const Ways = styled.p`
   display: grid;
@@ -51,6 +52,7 @@ export function RecordLeaf() {
           </Link>
         </Ways>
       </Section>
+      <MeasuresNow />
       <Section title="What only you can say">
         {FIELDS.map(({ field, label, long }) => (
           <Said

@@ -44,3 +44,10 @@ export const recordFieldSet =
   async (dispatch) => {
     await dispatch(writeLog([{ kind: 'record-said', body: { field, text } }]));
   };
+
+/** What the whole quilt measured, quilted or washed. */
+export const quiltMeasured =
+  (body: EntryBody['quilt-measured']): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(writeLog([{ kind: 'quilt-measured', body }]));
+  };

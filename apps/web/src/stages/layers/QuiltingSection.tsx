@@ -1,15 +1,18 @@
 import {
   CAUTIONS,
+  drawsIn,
   formatRun,
   formatWithUnit,
   type Layers,
   MARKING_NAMES,
   MARKINGS,
   type Plan,
+  plannedFor,
 } from '@lattice/core';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
+import { Why } from '../../design/controls/Why.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
@@ -17,7 +20,7 @@ import { Caution } from '../../figures/Caution.tsx';
 import { FigureLine } from '../../figures/Line.tsx';
 import { Section } from '../../figures/Section.tsx';
 import { selectBooking } from '../../outbox/logSlice.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { LongArm } from './LongArm.tsx';
 
@@ -57,7 +60,62 @@ export function QuiltingSection({ layers }: { layers: Layers }) {
       ) : (
         <LongArm layers={layers} />
       )}
+      <DrawsIn />
     </Section>
+  );
+}
+
+/** What the quilt is likely to come to, quilted and washed, and what would have to be planned for its target. */
+function DrawsIn() {
+  const plan = useAppSelector(selectPlan);
+  const { finished, target } = useAppSelector(selectQuilt);
+  const { quilted, washed, says } = drawsIn(plan, {
+    width: finished.width.value,
+    height: finished.height.value,
+  });
+  const planned = target && plannedFor(plan, { width: target.width.value, height: target.height.value });
+  const both = (range: typeof washed, what: string) => (
+    <p>
+      {what}: <Range figures={range.width} what={`${what.toLowerCase()} width`} unit={plan.unit} /> wide,{' '}
+      <Range figures={range.height} what={`${what.toLowerCase()} height`} unit={plan.unit} /> high
+    </p>
+  );
+  return (
+    <div data-testid="draws-in">
+      <h3>What it is likely to come to</h3>
+      {quilted && both(quilted, 'Quilted')}
+      {both(washed, 'Washed')}
+      <p>
+        <small>
+          {says.charAt(0).toUpperCase() + says.slice(1)} (from memory; a scrap quilted and washed tells
+          better).
+          {planned && <Lengths text={` To come to its target after that, plan ${planned.says}.`} />}
+        </small>
+      </p>
+    </div>
+  );
+}
+
+/** From the least to the most, each with its working. */
+function Range({
+  figures: { least, most },
+  what,
+  unit,
+}: {
+  figures: ReturnType<typeof drawsIn>['washed']['width'];
+  what: string;
+  unit: Plan['unit'];
+}) {
+  return (
+    <b>
+      <Why figure={least} text={formatWithUnit(least.value, unit)} what={`the least ${what}`} />
+      {least.value !== most.value && (
+        <>
+          {' to '}
+          <Why figure={most} text={formatWithUnit(most.value, unit)} what={`the most ${what}`} />
+        </>
+      )}
+    </b>
   );
 }
 

@@ -1,0 +1,87 @@
+import { planHanging } from '../edge/hanging.ts';
+import { numberOf } from '../figure/figure.ts';
+import { formatWithUnit, formatWorking } from '../length/format.ts';
+import { countOf, lengthOf } from '../figure/figure.ts';
+import { formatExact } from '../length/format.ts';
+import { stripsFor } from '../strip/joins.ts';
+import { USUAL } from '../usual/lengths.ts';
+import {
+  askFor,
+  lengthIn,
+  quiltAsked,
+  shopCutJson,
+  stripsAndCut,
+  stripsDrawn,
+  type Topic,
+  withUsable,
+  wrongFlag,
+} from './topic.ts';
+
+/** A sleeve to hang a quilt by (rule SL-1). */
+export const sleeve: Topic = {
+  name: 'sleeve',
+  describes: 'A sleeve along the top of the back, to hang a quilt by.',
+  flags: [
+    { key: 'width', label: 'Quilt width', type: 'length', start: null },
+    { key: 'height', label: 'Quilt height', type: 'length', start: null },
+    { key: 'depth', label: 'Deep, finished', type: 'length', start: USUAL.sleeve },
+    { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
+  ],
+  answer: (question) => {
+    const { unit } = question;
+    const [width, depth, usable] = [
+      lengthIn(question, 'width'),
+      lengthIn(question, 'depth'),
+      lengthIn(question, 'usable'),
+    ];
+    const seam = USUAL.seam[unit];
+    if (depth > lengthIn(question, 'height') / 2)
+      return wrongFlag('depth', 'it would be deeper than half of the quilt.');
+    if (2 * depth + 2 * seam > usable) return wrongFlag('depth', 'its strip is wider than the cloth.');
+    const { lines, cuts } = planHanging({ as: 'sleeve', width, depth, seam, fabric: '', unit });
+    const [cutWidth, length] = [lines[0]!.figure, lines[1]!.figure];
+    const pieces = cuts[0]!.count.value;
+    const run = pieces * length.value;
+    const strips = stripsFor(run, usable, 2 * seam);
+    const needed = strips * cutWidth.value;
+    return {
+      ok: true,
+      headline: stripsAndCut(strips, needed, unit),
+      json: {
+        cutWidth: cutWidth.value,
+        length: length.value,
+        pieces,
+        strips,
+        fabric: needed,
+        shopCut: shopCutJson(needed, unit, strips),
+      },
+      drawn: stripsDrawn(run + (strips - 1) * 2 * seam, strips, cutWidth.value, usable, unit),
+      said: [
+        ...lines.map(({ name, figure }) => ({ what: name, figure })),
+        {
+          what: 'Strips, selvage to selvage, joined straight',
+          figure: countOf(
+            strips,
+            `${numberOf(pieces, 'piece')} × ${formatWorking(length.value, unit)} from strips of ${formatWithUnit(usable, unit)}: ${strips}`,
+          ),
+        },
+        {
+          what: 'Cloth',
+          figure: lengthOf(
+            needed,
+            `${numberOf(strips, 'strip')} × ${formatWorking(cutWidth.value, unit)} = ${formatExact(needed)}`,
+          ),
+        },
+        askFor(needed, unit, strips),
+      ],
+    };
+  },
+  quilt: (question) => {
+    const plan = quiltAsked(question);
+    const hung = {
+      ...plan,
+      hanging: { ...plan.hanging, as: 'sleeve' as const, depth: lengthIn(question, 'depth') },
+    };
+    return withUsable(hung, hung.hanging.fabric, lengthIn(question, 'usable'));
+  },
+};
