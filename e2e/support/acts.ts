@@ -68,9 +68,11 @@ export class Acts {
 
   private async goTo(what: Locator): Promise<void> {
     await this.partOf(what);
-    if ((await what.getAttribute('role')) !== 'tab') return this.tabTo(what);
-    await this.tabTo(what.locator('xpath=ancestor::*[@role="tablist"]'));
-    for (let i = 0; i < 6 && !(await has(what)); i++) await this.key('ArrowRight');
+    // Within a list of tabs or a toolbar one goes by arrows.
+    const row = what.locator('xpath=ancestor::*[@role="tablist" or @role="toolbar"][1]');
+    if ((await row.count()) === 0) return this.tabTo(what);
+    await this.tabTo(row);
+    for (let i = 0; i < 8 && !(await has(what)); i++) await this.key('ArrowRight');
   }
 
   /** Goes to the part of the page it lies in, where that is another: the bar, the stages, the work, its figures. */

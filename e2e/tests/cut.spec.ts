@@ -160,7 +160,7 @@ test('the list as it is said, ticked in the shop; the shop asked, a substitute t
   const brought = page.getByRole('textbox', { name: 'Brought home, length' });
   await brought.fill('36');
   await brought.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('4″ too little');
+  await expect(page.getByRole('alert')).toContainText('6″ too little');
 
   await page.getByRole('button', { name: 'Ask for the list' }).click();
   const shop = page.getByRole('list', { name: 'What the shop has' });

@@ -111,7 +111,7 @@ test('faced, piped, bound by its backing or turned in: each with its figures, it
   await openCopy(page, server, DEMO);
   await page.getByRole('link', { name: 'Edge' }).click();
   const card = (name: string) =>
-    page.getByRole('group', { name: 'Finishes' }).getByRole('button', { name, exact: true });
+    page.getByRole('toolbar', { name: 'Finishes' }).getByRole('button', { name, exact: true });
   await card('Facing').click();
   await expect(page.getByRole('alert')).toContainText('closes the edge by itself, and so does binding');
   await page.getByRole('button', { name: 'Use facing instead' }).click();

@@ -118,13 +118,15 @@ test('split into two: drawn with the border it takes, put on the shelf, the one 
 
 test('quilted blocks: three layers a strip, marks to make, no backing', async ({ page, server }) => {
   await openCopy(page, server, 'Tram-stop lap quilt, quilted blocks');
-  await expectSize(page, '45 1/4 × 59″');
+  await expectSize(page, '41 3/4 × 54 1/4″');
   await tab(page, 'Pieces');
   const list = page.getByTestId('cutting-list');
-  await expect.poll(() => plain(list)).toContain('Row strips, front 3 at 4 × 39 3/4″');
+  await expect.poll(() => plain(list)).toContain('Row strips, front 3 at 3 1/2 × 36 1/4″');
   await expect
     .poll(() => plain(list))
-    .toContain('Mark each row strip from one end where the upright sashes cross: 12 to 14, 25 3/4 to 27 3/4');
+    .toContain(
+      'Mark each row strip from one end where the upright sashes cross: 11 to 12 3/4, 23 1/2 to 25 1/4',
+    );
   await expect(page.getByText('nothing goes under the whole')).toBeVisible();
 });
 

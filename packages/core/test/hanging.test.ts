@@ -69,7 +69,7 @@ describe('to hang it (rule SL-1)', () => {
     expect(values(metric)['Sleeve, finished']).toBeCloseTo(width - 2.5, 6);
   });
   test('version 13: nothing is hung, and a sleeve would be of the backing', () => {
-    const { hanging: _, ...old } = hung('none');
+    const old = Object.fromEntries(Object.entries(hung('none')).filter(([key]) => key !== 'hanging')) as Plan;
     const read = readPlan({ ...old, schemaVersion: 13 });
     expect(read.ok && read.plan.hanging).toEqual({ as: 'none', depth: 4, fabric: old.backing.fabric });
   });

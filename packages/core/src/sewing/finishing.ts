@@ -1,7 +1,8 @@
 import { CLOSING_NAMES } from '../choice/edge.ts';
 import { bindingSteps } from '../edge/binding-steps.ts';
 import { allowanceBeyond } from '../edge/edge.ts';
-import { hangingSteps } from '../edge/hanging.ts';
+import { finishSteps } from '../edge/finish/steps.ts';
+import { hangingSteps } from '../edge/hanging-steps.ts';
 import { wholeFinish } from '../edge/finish/registry.ts';
 import { pointsSewn, quiltingShort } from '../edge/points-sewn.ts';
 import { numberOf } from '../figure/figure.ts';
@@ -58,7 +59,7 @@ const byThemselves = (plan: Plan, { edge: { finished } }: Quilt, closes: boolean
   finished.flatMap((one) => {
     const finish = wholeFinish(one.finish)!;
     return finish.closes === closes
-      ? finish.steps(plan, one).map((step): GuideStep => ({ ...plain, ...step }))
+      ? finishSteps(one.finish, plan).map((step): GuideStep => ({ ...plain, ...step }))
       : [];
   });
 

@@ -1,6 +1,6 @@
 import { EDGE_FINISHES, type EdgeFinish, FINISH_NAMES, type Plan } from '@lattice/core';
 import { useState } from 'react';
-import { ToggleButton } from 'react-aria-components';
+import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
 import { useAnswered } from '../../design/answered.ts';
@@ -11,7 +11,7 @@ import { Section } from '../../figures/Section.tsx';
 import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 
-const Cards = styled.div`
+const Cards = styled(ToggleButtonGroup)`
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 8px;
@@ -76,10 +76,10 @@ const ART: Readonly<Record<EdgeFinish, React.ReactNode>> = {
   ),
 };
 
-/** As they stand on the cards: what closes an edge, then what goes beside it. */
+/** As they stand on the cards: the usual ones first. */
 const CARDS: readonly EdgeFinish[] = [
-  ...(['binding', 'prairie-points', 'facing', 'self-binding', 'turned-edge'] as const),
-  ...(['flange', 'piping'] as const),
+  ...(['binding', 'flange', 'prairie-points'] as const),
+  ...(['facing', 'self-binding', 'turned-edge', 'piping'] as const),
 ];
 /** What is laid beside something that closes the edge. */
 const BESIDE: readonly EdgeFinish[] = ['flange', 'piping'];
@@ -107,9 +107,17 @@ export function FinishSection() {
   const way = refused && !finishes.includes(refused.finish) ? instead(refused.finish) : null;
   return (
     <Section title="Finished with">
-      <Cards role="group" aria-label="Finishes">
+      <Cards
+        aria-label="Finishes"
+        selectionMode="multiple"
+        selectedKeys={finishes}
+        onSelectionChange={(keys) => {
+          const touched = CARDS.find((finish) => keys.has(finish) !== finishes.includes(finish));
+          if (touched) toggle(touched, keys.has(touched));
+        }}
+      >
         {CARDS.map((finish) => (
-          <Card key={finish} isSelected={finishes.includes(finish)} onChange={(on) => toggle(finish, on)}>
+          <Card key={finish} id={finish}>
             <svg viewBox="0 0 56 42" aria-hidden>
               {ART[finish]}
             </svg>

@@ -1,12 +1,11 @@
-import { CAUTIONS } from '../../choice/cautions.ts';
-import { CLOSING_NAMES, EDGE_SHAPE_NAMES } from '../../choice/edge.ts';
+import { EDGE_SHAPE_NAMES } from '../../choice/edge.ts';
 import { type Cut, cutOf } from '../../cut/cut.ts';
 import { countOf, type Figure, lengthOf } from '../../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../../length/format.ts';
 import { ofUnit, type Unit } from '../../length/unit.ts';
 import type { Plan } from '../../plan/shape.ts';
 import type { FlangeWish } from '../flange.ts';
-import { closesBeside, type EdgeStep, type FinishRefusal, type WholeFinish } from './finish.ts';
+import { closesBeside, type FinishRefusal, type WholeFinish } from './finish.ts';
 
 /** A facing: four folded strips turned wholly to the back; with corners lapped, or under a folded square. */
 export interface Facing {
@@ -29,9 +28,9 @@ export interface FacingWish {
 }
 
 /** Top and bottom of lapped corners are folded in by so much at each end (common practice). */
-const foldedIn = (unit: Unit): number => ofUnit(unit, 1 / 2, 1.5);
+export const foldedIn = (unit: Unit): number => ofUnit(unit, 1 / 2, 1.5);
 /** Strips between bevelled corners begin so far from the corner, under its square (common practice). */
-const fromCorner = (unit: Unit): number => ofUnit(unit, 1, 2.5);
+export const fromCorner = (unit: Unit): number => ofUnit(unit, 1, 2.5);
 /** A square of a bevelled corner is so much wider than the strip, so that it covers the strips' ends (from memory). */
 const overStrip = (unit: Unit): number => ofUnit(unit, 1.5, 4);
 /** The narrowest strip that can be folded, sewn and turned (from memory). */
@@ -138,40 +137,6 @@ function refusals(
   return [];
 }
 
-function steps({ edge: { facing: chosen }, unit, seam }: Plan): EdgeStep[] {
-  const show = (v: number) => formatWithUnit(v, unit);
-  const [strip, by] = [show(chosen.width), show(seam)];
-  const flat = [
-    `Fold the strips of ${strip} in half along their length, wrong sides together, and press.`,
-    `Lay the side strips on the front, raw edges even, and sew them ${by} from the edge.`,
-    'Turn them out, press the seam toward the strip and sew along the strip a thread’s width from it, through strip and seam: it rolls the edge to the back.',
-    `Turn the sides to the back. Lay top and bottom on, their ends folded in by ${show(foldedIn(unit))} at both corners, and sew, press and turn them in the same way.`,
-  ];
-  const bevelled = [
-    'Fold each square corner to corner, wrong sides together, and lay it on a corner of the front, its fold toward the middle, raw edges even.',
-    `Fold the strips of ${strip} in half along their length and lay them between, ${show(fromCorner(unit))} from the corners, over the squares’ ends.`,
-    `Sew all round, ${by} from the edge, one stitch across each corner; trim the corners across.`,
-    'Press the seam toward the strips and sew along them a thread’s width from it, as near to the corners as the foot gets.',
-    'Turn it all to the back, and push the corners out with something blunt.',
-  ];
-  return [
-    {
-      id: 'facing',
-      title: CLOSING_NAMES.facing,
-      pick: 'The facing strips, and the quilt, its edge sewn down once all round.',
-      does: [
-        ...(chosen.corners === 'flat' ? flat : bevelled),
-        'Press the edge, and sew the folds down to the back by hand, through backing and batting only.',
-      ],
-      wrong: [
-        'Where the facing peeps out at the front, the seam was not sewn to the strip: do that before it is turned.',
-        'Trim the seam a little narrower at the corners, or they will be thick.',
-      ],
-      cautions: [CAUTIONS.iron, CAUTIONS.needle],
-    },
-  ];
-}
-
 /** A facing, for an edge without a frame. */
 export const facing: WholeFinish = {
   closes: true,
@@ -189,7 +154,6 @@ export const facing: WholeFinish = {
   refusals,
   trim: () => null,
   quiltingShort: () => 0,
-  steps,
   plan: ({ plan, edges }) => {
     const { edge, unit, seam } = plan;
     const { width, corners, fabric } = edge.facing;

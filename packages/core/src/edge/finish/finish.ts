@@ -91,7 +91,6 @@ export interface WholeFinish extends Finish {
   /** What of the plan stands against it, besides the shape of the edge. */
   readonly refusals: (plan: Plan, top: FinishAsked['top']) => readonly FinishRefusal[];
   readonly plan: (asked: FinishAsked) => FinishedEdge;
-  readonly steps: (plan: Plan, finished: FinishedEdge) => readonly EdgeStep[];
   /** Where it needs the layers trimmed otherwise than even; null where it does not. */
   readonly trim: (plan: Plan) => Trim | null;
   /** How far from the edge the quilting has to stop; 0 where it may reach it. */

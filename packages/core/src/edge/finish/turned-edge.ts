@@ -1,5 +1,3 @@
-import { CAUTIONS } from '../../choice/cautions.ts';
-import { CLOSING_NAMES } from '../../choice/edge.ts';
 import { lengthOf } from '../../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../../length/format.ts';
 import { ofUnit } from '../../length/unit.ts';
@@ -36,26 +34,6 @@ export const turnedEdge: WholeFinish = {
     says: `backing even with the top, and the batting ${formatWithUnit(seam, unit)} inside them`,
   }),
   quiltingShort: short,
-  steps: ({ unit, seam, edge: { finishes } }) => {
-    const by = formatWithUnit(seam, unit);
-    return [
-      {
-        id: 'turned-edge',
-        title: CLOSING_NAMES['turned-edge'],
-        pick: `The quilt, trimmed, its batting ${by} shorter than top and backing.`,
-        does: [
-          `Fold the top’s edge over the batting by ${by}, and press lightly.`,
-          finishes.includes('piping')
-            ? `Fold the backing’s edge in by ${by} to the stitches of the piping. Pin, corners first.`
-            : `Fold the backing’s edge in by ${by} to meet it, fold to fold. Pin, corners first.`,
-          'Sew the folds together by hand with a ladder stitch, small and pulled snug.',
-          'Quilt one line more close to the edge where the quilting stopped.',
-        ],
-        wrong: ['Batting left full makes a thick, wavy edge: it ends where the fold is.'],
-        cautions: [CAUTIONS.iron, CAUTIONS.needle],
-      },
-    ];
-  },
   plan: ({ plan: { seam, unit } }) => ({
     finish: 'turned-edge',
     lines: [
