@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { Acts, type By } from '../support/acts.ts';
-import { expect, plain, size, test } from '../support/quilt.ts';
+import { DEMO, expect, plain, size, test } from '../support/quilt.ts';
 import type { DemoServer } from '../support/server.ts';
 
 /** What is at hand in a job. */
@@ -176,6 +176,8 @@ const run = (by: By) => {
 const start = async (page: Page, server: DemoServer) => {
   await page.goto(server.address);
   await expect(page.getByRole('link', { name: 'New quilt' })).toBeVisible();
+  // Until its cards are there the shelf still moves under the finger.
+  await expect(page.getByText(DEMO).first()).toBeVisible();
 };
 
 test.describe('from the shelf to a drawn quilt and its pieces, by mouse', () => run('mouse'));
