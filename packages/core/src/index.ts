@@ -231,7 +231,7 @@ export { applyFit } from './finder/apply.ts';
 export { BEDS, type BedId } from './choice/beds.ts';
 export { findFits, type Fit } from './finder/find.ts';
 export { type FitRequest, fitRequestSchema, kindsFor, startRequest, type Weights } from './finder/request.ts';
-export { isForBaby, mattress, startBed, targetSize } from './target/size.ts';
+export { footRadius, isForBaby, mattress, startBed, targetSize } from './target/size.ts';
 export { type Split, splitCounts, splitQuilt } from './finder/split.ts';
 export { type Random, randomFrom } from './random/random.ts';
 export { arrange, type ArrangeProgress } from './wall/arrange.ts';

@@ -159,6 +159,7 @@ describe('asked wrongly', () => {
       facing: { ...QUILT, corners: 'bevelled' },
       piping: QUILT,
       sleeve: QUILT,
+      precut: {},
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };
@@ -233,6 +234,7 @@ describe('asked wrongly', () => {
       facing: { ...QUILT, corners: 'bevelled' },
       piping: QUILT,
       sleeve: QUILT,
+      precut: {},
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

@@ -1,4 +1,4 @@
-import { measuredAfter, measuredSays, recordCard } from '../src/index.ts';
+import { footRadius, measuredAfter, measuredSays, recordCard, startBed } from '../src/index.ts';
 import { computeQuilt, type LogEntry, type Plan } from '../src/index.ts';
 import { drawsIn, plannedFor } from '../src/layer/draws-in.ts';
 import { markTop } from '../src/layer/marking.ts';
@@ -78,4 +78,13 @@ describe('what it measured in the end', () => {
       expect.arrayContaining(['Once quilted', 'Once washed']),
     );
   });
+});
+
+// Rule TG-3, geometry: over a square corner of a bed the quilt's corner lies the drop times √2 from it; rounded by the drop, the drop.
+test('the foot is rounded by the drop, the lesser where they differ', () => {
+  const bed = startBed('us-queen', 'in');
+  const hanging = (left: number, right: number, foot: number) =>
+    footRadius({ ...bed, drop: { left, right, foot } });
+  expect([hanging(12, 12, 12), hanging(10, 12, 14), hanging(12, 12, 0)]).toEqual([12, 10, null]);
+  expect([footRadius(null), footRadius({ of: 'size', width: 60, height: 70 })]).toEqual([null, null]);
 });

@@ -171,6 +171,7 @@ describe('every working adds up', () => {
       facing: { width: '62', height: '73', corners: 'bevelled' },
       piping: { width: '63', height: '74' },
       sleeve: { width: '64', height: '75' },
+      precut: { pieces: '40' },
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

@@ -185,6 +185,7 @@ const QUESTIONS: readonly {
   { name: 'Facing', topic: 'facing' },
   { name: 'Piping', topic: 'piping' },
   { name: 'Sleeve', topic: 'sleeve' },
+  { name: 'Precuts', topic: 'precut' },
   { name: 'Quilted blocks', topic: 'quilted-blocks' },
 ];
 type Question = (typeof QUESTIONS)[number];

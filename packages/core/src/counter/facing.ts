@@ -1,10 +1,11 @@
 import { sum } from 'd3-array';
 import { FACING_CORNER_NAMES, FACING_CORNERS, type FacingCorners } from '../choice/edge.ts';
 import { linesOf } from '../cut/line.ts';
-import { facingCuts, planFacing } from '../edge/finish/facing.ts';
+import { facingCuts, facingLeast, planFacing } from '../edge/finish/facing.ts';
 import { edgesAsTold } from '../edge/flange.ts';
 import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
+import { near } from '../length/tolerance.ts';
 import { planStrips } from '../strip/strips.ts';
 import { USUAL } from '../usual/lengths.ts';
 import {
@@ -50,7 +51,8 @@ export const facing: Topic = {
     ];
     const seam = USUAL.seam[unit];
     if (strip <= 4 * seam) return wrongFlag('strip', 'it leaves too little to turn.');
-    if (strip > Math.min(width, height)) return wrongFlag('strip', 'it would cover half of the back.');
+    if (facingLeast({ width: strip, corners: cornersIn(question) }, unit) > Math.min(width, height))
+      return wrongFlag('strip', 'it finds no room on the shorter side.');
     if (strip > usable / 2) return wrongFlag('strip', 'a facing strip is far narrower than its cloth.');
     const planned = planFacing({
       edges: edgesAsTold({ width, height }),
@@ -63,7 +65,7 @@ export const facing: Topic = {
     const { groups } = planStrips(lines, { usable, seam, unit });
     const strips = sum(groups, (group) => group.strips.value);
     const needed = sum(groups, (group) => group.strips.value * group.width);
-    const own = groups.find((group) => group.width === strip)!;
+    const own = groups.find((group) => near(group.width, strip))!;
     const told = groups.map(
       ({ strips: of, width: wide }) => `${numberOf(of.value, 'strip')} × ${formatWorking(wide, unit)}`,
     );

@@ -8,6 +8,7 @@ import { boundBy } from './bound-by.ts';
 import { flange, prairiePoints } from './edges.ts';
 import { facing } from './facing.ts';
 import { piping } from './piping.ts';
+import { precut } from './precut.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
 import { setting } from './setting.ts';
 import { sleeve } from './sleeve.ts';
@@ -35,6 +36,7 @@ export const TOPICS: readonly Topic[] = [
   facing,
   piping,
   sleeve,
+  precut,
   quiltedBlocks,
 ];
 

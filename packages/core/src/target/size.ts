@@ -89,3 +89,14 @@ function hangs(drop: { left: number; right: number; foot: number }, depth: numbe
     return `The quilt ${where(drop.left)} on three sides.`;
   return `At the left it ${where(drop.left)}, at the right it ${where(drop.right)}, at the foot it ${where(drop.foot)}.`;
 }
+
+/**
+ * How far the two corners at the foot of a bed are rounded so that the edge hangs alike all round: by the drop, the lesser
+ * where they differ (rule TG-3). Null where nothing hangs there.
+ */
+export function footRadius(target: Target | null): number | null {
+  if (target?.of !== 'bed') return null;
+  const { left, right, foot } = target.drop;
+  const radius = Math.min(left, right, foot);
+  return radius > 0 ? radius : null;
+}

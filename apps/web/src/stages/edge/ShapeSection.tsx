@@ -3,6 +3,7 @@ import {
   EDGE_SHAPE_NAMES,
   EDGE_SHAPES,
   type EdgeShape,
+  footRadius,
   formatWithUnit,
   type Plan,
   type Scallops,
@@ -91,6 +92,7 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const problem = refused?.of === plan.edge ? refused.why : null;
   const { unit } = plan;
   const { shape, corners, radius, scallop, around } = plan.edge;
+  const foot = footRadius(plan.target);
   const change = (part: Partial<Plan['edge']>) => edit((p) => ({ ...p, edge: { ...p.edge, ...part } }));
   /** Scallops of the width asked for cannot always be divided; the next narrower ones that can be are taken, to be changed. */
   const scallopsThatFit = (): boolean => {
@@ -120,6 +122,11 @@ export function ShapeSection({ edge }: { edge: Edge }) {
         <Verdict role="alert" data-kind="ease">
           {problem}
         </Verdict>
+      )}
+      {foot !== null && !(shape === 'rounded' && corners === 'foot' && radius === foot) && (
+        <Button onPress={() => void change({ shape: 'rounded', corners: 'foot', radius: foot })}>
+          Round the foot by the drop, <Lengths text={formatWithUnit(foot, unit)} />
+        </Button>
       )}
       {sided && (
         <ChoiceField

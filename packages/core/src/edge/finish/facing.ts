@@ -112,6 +112,10 @@ export function facingCuts({ cutWidth, sides, ends, corner }: Facing, fabric: st
   ];
 }
 
+/** The shortest side a facing goes round: two strips, or two squares of bevelled corners, have to find room. */
+export const facingLeast = ({ width, corners }: Pick<FacingWish, 'width' | 'corners'>, unit: Unit): number =>
+  2 * (corners === 'flat' ? width : width + overStrip(unit));
+
 const path = (key: string) => ['edge', 'facing', key];
 
 function refusals(
@@ -119,7 +123,7 @@ function refusals(
   top: { width: number; height: number },
 ): FinishRefusal[] {
   const least = Math.max(leastStrip(unit), 2 * seam + ofUnit(unit, 1 / 2, 1));
-  const most = Math.min(top.width, top.height) / 2;
+  const shorter = Math.min(top.width, top.height);
   if (facing.width < least - 1e-9)
     return [
       {
@@ -127,11 +131,11 @@ function refusals(
         message: `A facing cut ${formatWithUnit(facing.width, unit)} leaves too little to turn: at least ${formatWithUnit(least, unit)}.`,
       },
     ];
-  if (facing.width / 2 > most)
+  if (facingLeast(facing, unit) > shorter)
     return [
       {
         path: path('width'),
-        message: `A facing cut ${formatWithUnit(facing.width, unit)} would cover half of the back: cut it narrower.`,
+        message: `A facing cut ${formatWithUnit(facing.width, unit)} finds no room on a side of ${formatWithUnit(shorter, unit)}: cut it narrower.`,
       },
     ];
   return [];
