@@ -44,24 +44,26 @@ export function QuiltingSection({ layers }: { layers: Layers }) {
   const booking = useAppSelector(selectBooking);
   const edit = useEdit();
   return (
-    <Section title="Quilting">
-      <ChoiceField
-        labelled
-        label="Quilted"
-        value={plan.quilting.by}
-        choices={BY}
-        onChange={(by) =>
-          edit((p) => ({ ...p, quilting: { ...p.quilting, by: by as Plan['quilting']['by'] } }))
-        }
-      />
-      {/* A booking stays in sight until it is taken back. */}
-      {plan.quilting.by === 'home' && booking === null ? (
-        <AtHome layers={layers} />
-      ) : (
-        <LongArm layers={layers} />
-      )}
+    <>
+      <Section title="Quilting">
+        <ChoiceField
+          labelled
+          label="Quilted"
+          value={plan.quilting.by}
+          choices={BY}
+          onChange={(by) =>
+            edit((p) => ({ ...p, quilting: { ...p.quilting, by: by as Plan['quilting']['by'] } }))
+          }
+        />
+        {/* A booking stays in sight until it is taken back. */}
+        {plan.quilting.by === 'home' && booking === null ? (
+          <AtHome layers={layers} />
+        ) : (
+          <LongArm layers={layers} />
+        )}
+      </Section>
       <DrawsIn />
-    </Section>
+    </>
   );
 }
 
@@ -81,18 +83,19 @@ function DrawsIn() {
     </p>
   );
   return (
-    <div data-testid="draws-in">
-      <h3>What it is likely to come to</h3>
-      {quilted && both(quilted, 'Quilted')}
-      {both(washed, 'Washed')}
-      <p>
-        <small>
-          {says.charAt(0).toUpperCase() + says.slice(1)} (from memory; a scrap quilted and washed tells
-          better).
-          {planned && <Lengths text={` To come to its target after that, plan ${planned.says}.`} />}
-        </small>
-      </p>
-    </div>
+    <Section title="What it is likely to come to">
+      <div data-testid="draws-in">
+        {quilted && both(quilted, 'Quilted')}
+        {both(washed, 'Washed')}
+        <p>
+          <small>
+            {says.charAt(0).toUpperCase() + says.slice(1)} (from memory; a scrap quilted and washed tells
+            better).
+            {planned && <Lengths text={` To come to its target after that, plan ${planned.says}.`} />}
+          </small>
+        </p>
+      </div>
+    </Section>
   );
 }
 
