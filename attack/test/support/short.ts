@@ -6,8 +6,8 @@ import { ATTACKS } from '../../src/attacks.ts';
  * one length, a test file each, so that they run side by side.
  */
 export const GROUPS = {
-  requests: { foreign: 1, csv: 400, slow: 20, plans: 150, bodies: 250, licences: 1 },
-  kills: { kill: 3, disk: 1, pictures: 24, zips: 30, clock: 2, crowd: 3, rows: 6, queue: 12, restores: 4 },
+  requests: { foreign: 1, csv: 200, slow: 12, plans: 80, bodies: 140, licences: 1 },
+  kills: { kill: 2, disk: 1, pictures: 12, zips: 16, clock: 1, crowd: 2, rows: 4, queue: 6, restores: 2 },
   starts: { start: 1 },
   steps: { steps: 1 },
 } as const satisfies Readonly<Record<string, Readonly<Record<string, number>>>>;

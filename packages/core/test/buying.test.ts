@@ -243,6 +243,7 @@ describe('cloth by cloth', () => {
       ) as typeof plan.fabricFor,
       ...startLayers('in', one, one),
       ...startEdge('in', one, one),
+      hanging: { ...plan.hanging, fabric: one },
     });
     expect(quilt.fabrics).toHaveLength(1);
     // Each by itself: eleven strips of 2" (31 sashes, three to a strip, hold the cornerstones too), six of 2 1/2" and

@@ -10,9 +10,11 @@ import type { QuiltService } from './service.ts';
 const WHAT = 'The request lacks a plan or its revision.';
 /** What a device calls itself: "Kitchen tablet". */
 const device = z.string().trim().max(60).default('');
+/** Whatever a plan is read from; its own reader says what is wrong with it. */
+const toRead = z.custom<unknown>((value) => value !== undefined);
 /** A new quilt may bring an id made where it was: sent twice, it is one quilt. */
-export const addBody = z.object({ plan: z.unknown(), id: ID.optional(), by: device });
-export const saveBody = z.object({ revision: z.int().min(1), plan: z.unknown(), by: device });
+export const addBody = z.object({ plan: toRead, id: ID.optional(), by: device });
+export const saveBody = z.object({ revision: z.int().min(1), plan: toRead, by: device });
 
 /** Cards on a page of the shelf. */
 const A_PAGE = 48;

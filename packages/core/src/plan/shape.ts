@@ -65,7 +65,7 @@ const pileBlockSchema = z.strictObject({
 
 /** One place of the wall: the block lying there by its id, turned by quarters to the right, and whether it stays. */
 const wallPlaceSchema = z.strictObject({
-  block: z.string().nullable(),
+  block: z.string().max(64).nullable(),
   turn: z.union(
     [z.literal(0), z.literal(1), z.literal(2), z.literal(3)],
     'A block is turned by 0, 1, 2 or 3 quarters.',
