@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import ICAL from 'ical.js';
-import { expect, openCopy, plain, test } from '../support/quilt.ts';
+import { expect, fill, openCopy, plain, test } from '../support/quilt.ts';
 import type { Page } from '@playwright/test';
 
 const to = async (page: Page, leaf: string) => {
@@ -261,4 +261,21 @@ test('the group: asked, come back, thanked; sheets for a sewing day', async ({ p
   await expect(page.getByRole('heading', { name: 'Table 3: 2 rows' })).toBeVisible();
   await page.goto(page.url().replace('sewing-day', 'request'));
   await expect(page.getByText('10½ × 10½″').or(page.getByText('10 1/2 × 10 1/2″')).first()).toBeVisible();
+});
+
+test('what it measured in the end is kept, with what it drew in by, on the card and in the journal', async ({
+  page,
+  server,
+}) => {
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'Journal' }).click();
+  await page.getByRole('tab', { name: 'Record' }).click();
+  await fill(page, 'Across the middle', '68');
+  await fill(page, 'Down the middle', '80');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  // 70 × 81 1/2 was planned: 2 in 70 and 1 1/2 in 81 1/2.
+  await expect(page.getByTestId('measured-quilted')).toContainText('drawn in by 2.9 % across and 1.8 % down');
+  await expect(page.getByText('Once quilted')).toBeVisible();
+  await page.getByRole('tab', { name: 'Journal', exact: true }).click();
+  await expect(page.getByText(/The quilt, quilted, measured 68 × 80/)).toBeVisible();
 });

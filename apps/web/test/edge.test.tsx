@@ -225,3 +225,17 @@ describe('templates to print', () => {
     expect(screen.getByText(/no scallops/)).toBeTruthy();
   });
 });
+
+describe('to hang it', () => {
+  // Rule SL-1: 42" wide, less an inch, and its hems: 42; cut 8 1/2" for 4".
+  test('a sleeve is chosen, measured and listed to cut; its depth is changed', async () => {
+    const { now } = show();
+    expect(screen.queryByTestId('hanging')).toBeNull();
+    await choose(/Hung by$/, 'A sleeve for a rod');
+    expect(now().hanging.as).toBe('sleeve');
+    expect(screen.getByTestId('hanging').textContent).toMatch(/strip cut8 1\/2″.*finished.*4″ deep/);
+    await type('Deep, finished', '5');
+    expect(now().hanging.depth).toBe(5);
+    expect(screen.getByTestId('hanging').textContent).toMatch(/strip cut10 1\/2″/);
+  });
+});
