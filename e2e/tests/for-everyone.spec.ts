@@ -160,7 +160,7 @@ test.describe('on a phone, by touch', () => {
     await page.getByRole('button', { name: 'Use prairie points instead' }).tap();
     await expect(page.getByTestId('points')).toContainText('Points in all');
     await page.getByText('All round', { exact: true }).first().tap();
-    await expect(page.getByText(/left open to turn/)).toBeVisible();
+    await expect(page.getByText('every point where it stands')).toBeVisible();
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0);

@@ -69,7 +69,19 @@ describe('all round', () => {
       .filter((n) => n.length === 6 && n[1] === 0 && n[5] === 0 && n[3]! < 0);
     expect(drawn.length).toBe(quilt().edge.points!.total.value);
     for (const [, , , tip] of drawn) expect(-tip!).toBeCloseTo(pointHeight(4, 0.25), 9);
+    // Sewn on after quilting (rule PP-4) nothing is left open.
+    expect(document.body.textContent).not.toContain('left open to turn');
+  });
+  test('points that are turned with their backing: what is left open is measured', async () => {
+    show({ finishes: ['prairie-points'], points: { ...plan.edge.points, sewn: 'turned' } });
+    await view('All round');
     expect(document.body.textContent).toContain('left open to turn, 6″');
+  });
+  test('without binding and points it says what is drawn', async () => {
+    show({ finishes: ['facing'] });
+    await view('All round');
+    expect(document.body.textContent).toContain('what lies behind is broken');
+    expect(document.body.textContent).not.toContain('every point');
   });
 });
 

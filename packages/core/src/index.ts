@@ -103,7 +103,7 @@ export { allowanceFor } from './shopping/buy.ts';
 export { type JoinLine } from './cutting/join-lines.ts';
 export { type BiasStrip, longAndShort } from './edge/bias.ts';
 export { type Binding } from './edge/binding.ts';
-export { pointsSewnSays } from './edge/points-sewn.ts';
+export { pointsSewn, pointsSewnSays } from './edge/points-sewn.ts';
 export { bindingSteps } from './edge/binding-steps.ts';
 export { bindingStripsSay, joinSays } from './edge/binding-words.ts';
 export { FLOAT_SAYS } from './setting/edge-triangles.ts';

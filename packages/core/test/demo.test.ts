@@ -70,6 +70,11 @@ describe('the demo', () => {
     );
     expect(noted).toEqual([]);
   });
+  test('one is faced, of quilted blocks whose corners are square', () => {
+    const { edge } = computeQuilt(planOf('tram-stop-quilted'));
+    expect(edge.finished.map(({ finish }) => finish)).toEqual(['facing']);
+    expect(edge.binding).toBeNull();
+  });
   test('one is half sewn, one goes to a long-arm, and points speak of a baby on every paper', () => {
     const swap = sewRecord(logOf('swap-edge-to-edge'), 'swap-edge-to-edge', 'in');
     expect(swap.seams.size).toBe(75);

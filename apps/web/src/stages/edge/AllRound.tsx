@@ -4,6 +4,7 @@ import {
   formatWithUnit,
   joinSays,
   type Plan,
+  pointsSewn,
   type Quilt,
   rulerStep,
 } from '@lattice/core';
@@ -51,13 +52,11 @@ export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
       size={around}
       ground={null}
       label={`The quilt with its edge, ${formatSize(width.value, height.value, plan.unit)}`}
-      said={
-        edge.binding ? 'where the binding is joined; S is where it begins' : 'every point where it stands'
-      }
+      said={captionOf(edge)}
       over={(lying) => (
         <>
           {edge.binding && <StartHandle plan={plan} quilt={quilt} lying={lying} out={out} />}
-          {edge.points && (
+          {edge.points && pointsSewn(plan) === 'turned' && (
             <Dimensions lengths={[opening(plan, size)]} lying={lying} origin={{ x: out, y: out }} />
           )}
         </>
@@ -74,6 +73,11 @@ export function AllRound({ plan, quilt }: { plan: Plan; quilt: Quilt }) {
       )}
     </ScaledBoard>
   );
+}
+
+function captionOf({ binding, points }: Quilt['edge']): string {
+  if (binding) return 'where the binding is joined; S is where it begins';
+  return points ? 'every point where it stands' : 'the edge as it is finished; what lies behind is broken';
 }
 
 /** A join across the binding, its distance from the side's end beside it. */
