@@ -324,5 +324,7 @@ export { exerciseOf, EXERCISES } from './practice/registry.ts';
 export { nextUp, standingsIn } from './practice/spaced.ts';
 export { type Giver, giversOf, rowsByTable } from './group/group.ts';
 export { HANGING_NAMES, HANGINGS, type HangingKind } from './choice/hanging.ts';
+export { PRECUT_IDS, PRECUTS, type PrecutId } from './cloth/precuts.ts';
+export { givesSays } from './placing/gives.ts';
 export { drawsIn, plannedFor } from './layer/draws-in.ts';
 export { measuredAfter, measuredSays, type MeasuredWhen } from './record/measured-after.ts';

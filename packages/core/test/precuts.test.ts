@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { askCounter } from '../src/index.ts';
 import { PRECUT_IDS } from '../src/cloth/precuts.ts';
+import { givesSays } from '../src/placing/gives.ts';
 import { mostAlike } from '../src/placing/most-alike.ts';
 
 /** Every straight cut at every whole number: slow, and sure. */
@@ -55,6 +56,16 @@ describe('what a precut gives (rule PC-1)', () => {
       const metric = askCounter('precut', { of, 'cut-width': '4', 'cut-length': '4' }, 'cm');
       expect([of, metric.ok]).toEqual([of, true]);
     }
+  });
+  // The same counts as the tables above, and none of a length of cloth.
+  test('in words, beside a piece of the stash', () => {
+    expect(givesSays({ width: 21, length: 17.5 }, 'in')).toBe(
+      '56 squares of 2 1/2″, 30 of 3 1/2″, 12 of 5″, 6 of 6 1/2″',
+    );
+    expect(givesSays({ width: 5, length: 5 }, 'in')).toBe('4 squares of 2 1/2″, 1 of 3 1/2″, 1 of 5″');
+    expect(givesSays({ width: 3, length: 3 }, 'in')).toBe('1 square of 2 1/2″');
+    expect(givesSays({ width: 2, length: 40 }, 'in')).toBe('');
+    expect(givesSays({ width: 53, length: 45 }, 'cm')).toMatch(/^48 squares of 6\.5 cm/);
   });
   test('as many as every cut at every place brings out', () => {
     const side = fc.integer({ min: 1, max: 26 });

@@ -1,4 +1,13 @@
-import { STASH_KINDS, type StashKind, type StashPiece, type Unit } from '@lattice/core';
+import {
+  givesSays,
+  PRECUT_IDS,
+  PRECUTS,
+  type PrecutId,
+  STASH_KINDS,
+  type StashKind,
+  type StashPiece,
+  type Unit,
+} from '@lattice/core';
 import { useState } from 'react';
 import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -8,6 +17,7 @@ import { CountField } from '../design/controls/CountField.tsx';
 import { LengthField } from '../design/controls/LengthField.tsx';
 import { PriceField } from '../design/controls/PriceField.tsx';
 import { SwitchField } from '../design/controls/SwitchField.tsx';
+import { Lengths } from '../design/Lengths.tsx';
 import { Sheet } from '../design/Sheet.tsx';
 import { PictureField } from './PictureField.tsx';
 
@@ -62,6 +72,19 @@ const USUAL: Readonly<Record<StashKind, Readonly<Record<Unit, readonly [width: n
   batting: { in: [45, 60], cm: [115, 150] },
 };
 
+/** What a precut is kept as. */
+const KIND_OF: Readonly<Record<PrecutId, StashKind>> = {
+  'fat-quarter': 'fat-quarter',
+  'fat-eighth': 'piece',
+  strip: 'strip',
+  'square-10': 'square',
+  'square-5': 'square',
+};
+const SOLD = [
+  { id: 'other', name: 'By its size' },
+  ...PRECUT_IDS.map((id) => ({ id, name: PRECUTS[id].name })),
+];
+
 /** Cloth that is being put in, or said otherwise. */
 export type Draft = Omit<StashPiece, 'free' | 'aside' | 'gone' | 'id'> & { readonly id?: string };
 
@@ -97,6 +120,7 @@ export function StashPieceForm({
     return null;
   };
   const { unit } = piece;
+  const gives = piece.kind === 'batting' ? '' : givesSays(piece, unit);
   return (
     <Sheet
       title={draft.id ? 'Cloth in the stash' : 'Put cloth in the stash'}
@@ -126,6 +150,18 @@ export function StashPieceForm({
             change({ kind, width, length });
           }}
         />
+        <ChoiceField
+          label="As it is sold"
+          labelled
+          value="other"
+          choices={SOLD}
+          onChange={(id) => {
+            if (id === 'other') return;
+            const precut = id as PrecutId;
+            const [width, length] = PRECUTS[precut].size[unit];
+            change({ kind: KIND_OF[precut], width, length, name: PRECUTS[precut].name });
+          }}
+        />
         <LengthField
           label="Usable, across"
           value={piece.width}
@@ -138,6 +174,13 @@ export function StashPieceForm({
           unit={unit}
           onCommit={(length) => change({ length })}
         />
+        {gives !== '' && (
+          <p data-testid="gives">
+            <small>
+              One gives <Lengths text={gives} />.
+            </small>
+          </p>
+        )}
         <CountField
           label="How many"
           value={piece.count}
