@@ -107,7 +107,7 @@ export { pointsSewn, pointsSewnSays } from './edge/points-sewn.ts';
 export { bindingSteps } from './edge/binding-steps.ts';
 export { bindingStripsSay, joinSays } from './edge/binding-words.ts';
 export { FLOAT_SAYS } from './setting/edge-triangles.ts';
-export { edgeBeyond, wholeFinish } from './edge/finish/registry.ts';
+export { edgeBeyond, finishOf, wholeFinish } from './edge/finish/registry.ts';
 export type { FinishedEdge, FinishLine } from './edge/finish/finish.ts';
 export { shortStripsSay } from './edge/strips-as-cut.ts';
 export { quiltAsCut } from './quilt/edge-as-cut.ts';

@@ -107,6 +107,13 @@ describe('a self-binding (rule SB-1)', () => {
       { name: 'backing', from: 0, wide: 0.5, fabric: plan.backing.fabric, face: 'front' },
     ]);
   });
+  test('shows the cloth its backing is of, the wide one where that was chosen', () => {
+    const plan = bound(0.5, 4);
+    const wide = { ...plan, backing: { ...plan.backing, way: 'wide' as const } };
+    const cloth = (p: Plan) => computeQuilt(p).edge.finished[0]!.bands[0]!.fabric;
+    expect([cloth(plan), cloth(wide)]).toEqual([plan.backing.fabric, plan.backing.wide]);
+    expect(plan.backing.wide).not.toBe(plan.backing.fabric);
+  });
   test('a quilt that is trimmed, and blocks quilted already, have no backing to fold', () => {
     const quilted = edged(['self-binding'], {}, { setting: wholeSetting({ kind: 'quilted' }) });
     const trimmed = edged(

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { computeQuilt, convertPlan, type Plan, planProblems, readPlan } from '../src/index.ts';
+import { askCounter, computeQuilt, convertPlan, type Plan, planProblems, readPlan } from '../src/index.ts';
 import { planHanging } from '../src/edge/hanging.ts';
 import { chosenSewing } from '../src/sewing/chosen.ts';
 import { inchPlan } from './support/plans.ts';
@@ -62,6 +62,18 @@ describe('to hang it (rule SL-1)', () => {
     expect(order(hung('sleeve', { finishes: ['facing'] })).slice(-2)).toEqual(['facing', 'sleeve']);
     expect(order(hung('none'))).not.toContain('sleeve');
     expect(computeQuilt(hung('none')).edge.hanging).toBeNull();
+  });
+  // Two of 40" lie in two strips of 40"; joined into one run they would take three.
+  test('the counter counts strips as the cutting list does', () => {
+    const asked = (width: string) => askCounter('sleeve', { width, height: '60' }, 'in');
+    for (const [width, strips] of [
+      ['80', 2],
+      ['36', 1],
+      ['60', 2],
+    ] as const) {
+      const answer = asked(width);
+      expect([width, answer.ok && answer.json['strips']]).toEqual([width, strips]);
+    }
   });
   test('in centimetres the same, to the tape', () => {
     const metric = convertPlan(hung('sleeve'), 'cm');

@@ -4,10 +4,10 @@ import type { Plan } from '../plan/shape.ts';
 import { USUAL } from '../usual/lengths.ts';
 import {
   askFor,
-  type Flag,
   lengthIn,
-  type Question,
+  QUILT_FLAGS,
   quiltAsked,
+  quiltIn,
   shopCutJson,
   stripsAndCut,
   stripsDrawn,
@@ -16,21 +16,12 @@ import {
   wrongFlag,
 } from './topic.ts';
 
-const QUILT: readonly Flag[] = [
-  { key: 'width', label: 'Quilt width', type: 'length', start: null },
-  { key: 'height', label: 'Quilt height', type: 'length', start: null },
-];
-const quiltOf = (question: Question) => ({
-  width: lengthIn(question, 'width'),
-  height: lengthIn(question, 'height'),
-});
-
 /** A flange beside the binding (rule FL-1). */
 export const flange: Topic = {
   name: 'flange',
   describes: 'Strips for a folded flange beside the binding.',
   flags: [
-    ...QUILT,
+    ...QUILT_FLAGS,
     { key: 'visible', label: 'To be seen', type: 'length', start: USUAL.flange },
     { key: 'seam', label: 'Seam the binding is sewn with', type: 'length', start: USUAL.seam },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
@@ -38,7 +29,7 @@ export const flange: Topic = {
   answer: (question) => {
     const { unit } = question;
     const wish = {
-      edges: edgesAsTold(quiltOf(question)),
+      edges: edgesAsTold(quiltIn(question)),
       visible: lengthIn(question, 'visible'),
       bindingSeam: lengthIn(question, 'seam'),
       seam: USUAL.seam[unit],
@@ -96,7 +87,7 @@ export const prairiePoints: Topic = {
   name: 'prairie-points',
   describes: 'Folded points round the edge in place of a binding.',
   flags: [
-    ...QUILT,
+    ...QUILT_FLAGS,
     { key: 'square', label: 'Squares, cut', type: 'length', start: USUAL.pointSquare },
     { key: 'overlap', label: 'Overlap', type: 'length', start: USUAL.pointOverlap, least: 0 },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
@@ -110,7 +101,7 @@ export const prairiePoints: Topic = {
     ];
     if (overlap >= square) return wrongFlag('overlap', 'it has to be less than the square.');
     if (square > usable) return wrongFlag('square', 'it is wider than the cloth.');
-    const quilt = quiltOf(question);
+    const quilt = quiltIn(question);
     const seam = USUAL.seam[unit];
     if (square <= 2 * seam) return wrongFlag('square', 'it leaves no point beyond its seam.');
     if (square > Math.min(quilt.width, quilt.height))

@@ -1,17 +1,13 @@
-import { sum } from 'd3-array';
 import { FACING_CORNER_NAMES, FACING_CORNERS, type FacingCorners } from '../choice/edge.ts';
-import { linesOf } from '../cut/line.ts';
 import { facingCuts, facingLeast, planFacing } from '../edge/finish/facing.ts';
 import { edgesAsTold } from '../edge/flange.ts';
-import { countOf, lengthOf, numberOf } from '../figure/figure.ts';
-import { formatExact, formatWorking } from '../length/format.ts';
-import { near } from '../length/tolerance.ts';
-import { planStrips } from '../strip/strips.ts';
 import { USUAL } from '../usual/lengths.ts';
+import { inStrips } from './in-strips.ts';
 import {
   askFor,
   lengthIn,
   type Question,
+  QUILT_FLAGS,
   quiltAsked,
   shopCutJson,
   stripsAndCut,
@@ -28,8 +24,7 @@ export const facing: Topic = {
   name: 'facing',
   describes: 'Strips for a facing, turned wholly to the back.',
   flags: [
-    { key: 'width', label: 'Quilt width', type: 'length', start: null },
-    { key: 'height', label: 'Quilt height', type: 'length', start: null },
+    ...QUILT_FLAGS,
     { key: 'strip', label: 'Strips, cut', type: 'length', start: USUAL.facingStrip },
     {
       key: 'corners',
@@ -61,14 +56,8 @@ export const facing: Topic = {
       seam,
       unit,
     });
-    const lines = linesOf(facingCuts(planned, ''), () => 'none');
-    const { groups } = planStrips(lines, { usable, seam, unit });
-    const strips = sum(groups, (group) => group.strips.value);
-    const needed = sum(groups, (group) => group.strips.value * group.width);
-    const own = groups.find((group) => near(group.width, strip))!;
-    const told = groups.map(
-      ({ strips: of, width: wide }) => `${numberOf(of.value, 'strip')} × ${formatWorking(wide, unit)}`,
-    );
+    const taken = inStrips(facingCuts(planned, ''), { usable, seam, unit });
+    const [strips, needed, own] = [taken.strips.value, taken.cloth.value, taken.of(strip)];
     return {
       ok: true,
       headline: stripsAndCut(strips, needed, unit),
@@ -82,8 +71,8 @@ export const facing: Topic = {
         shopCut: shopCutJson(needed, unit, strips),
       },
       drawn: stripsDrawn(
-        2 * (planned.sides.value + planned.ends.value) + (own.strips.value - 1) * strip,
-        own.strips.value,
+        2 * (planned.sides.value + planned.ends.value) + (own - 1) * strip,
+        own,
         strip,
         usable,
         unit,
@@ -93,8 +82,8 @@ export const facing: Topic = {
         { what: 'Top and bottom, two of', figure: planned.ends },
         ...(planned.corner ? [{ what: 'Squares for the corners, four of', figure: planned.corner }] : []),
         { what: 'Behind the quilt', figure: planned.behind },
-        { what: 'Strips, selvage to selvage', figure: countOf(strips, told.join(' + ')) },
-        { what: 'Cloth', figure: lengthOf(needed, `${told.join(' + ')} = ${formatExact(needed)}`) },
+        { what: 'Strips, selvage to selvage', figure: taken.strips },
+        { what: 'Cloth', figure: taken.cloth },
         askFor(needed, unit, strips),
       ],
     };

@@ -5,6 +5,7 @@ import {
   askFor,
   counterCut,
   lengthIn,
+  QUILT_FLAGS,
   quiltAsked,
   shopCutJson,
   type Topic,
@@ -17,8 +18,7 @@ export const piping: Topic = {
   name: 'piping',
   describes: 'Bias strips for a cord along the edge.',
   flags: [
-    { key: 'width', label: 'Quilt width', type: 'length', start: null },
-    { key: 'height', label: 'Quilt height', type: 'length', start: null },
+    ...QUILT_FLAGS,
     { key: 'cord', label: 'Cord, thick', type: 'length', start: USUAL.cord },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
   ],

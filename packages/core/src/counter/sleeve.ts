@@ -1,13 +1,10 @@
 import { planHanging } from '../edge/hanging.ts';
-import { numberOf } from '../figure/figure.ts';
-import { formatWithUnit, formatWorking } from '../length/format.ts';
-import { countOf, lengthOf } from '../figure/figure.ts';
-import { formatExact } from '../length/format.ts';
-import { stripsFor } from '../strip/joins.ts';
 import { USUAL } from '../usual/lengths.ts';
+import { inStrips } from './in-strips.ts';
 import {
   askFor,
   lengthIn,
+  QUILT_FLAGS,
   quiltAsked,
   shopCutJson,
   stripsAndCut,
@@ -22,8 +19,7 @@ export const sleeve: Topic = {
   name: 'sleeve',
   describes: 'A sleeve along the top of the back, to hang a quilt by.',
   flags: [
-    { key: 'width', label: 'Quilt width', type: 'length', start: null },
-    { key: 'height', label: 'Quilt height', type: 'length', start: null },
+    ...QUILT_FLAGS,
     { key: 'depth', label: 'Deep, finished', type: 'length', start: USUAL.sleeve },
     { key: 'usable', label: 'Usable width', type: 'length', start: USUAL.usable },
   ],
@@ -41,9 +37,8 @@ export const sleeve: Topic = {
     const { lines, cuts } = planHanging({ as: 'sleeve', width, depth, seam, fabric: '', unit });
     const [cutWidth, length] = [lines[0]!.figure, lines[1]!.figure];
     const pieces = cuts[0]!.count.value;
-    const run = pieces * length.value;
-    const strips = stripsFor(run, usable, 2 * seam);
-    const needed = strips * cutWidth.value;
+    const taken = inStrips(cuts, { usable, seam, unit });
+    const [strips, needed] = [taken.strips.value, taken.cloth.value];
     return {
       ok: true,
       headline: stripsAndCut(strips, needed, unit),
@@ -55,23 +50,11 @@ export const sleeve: Topic = {
         fabric: needed,
         shopCut: shopCutJson(needed, unit, strips),
       },
-      drawn: stripsDrawn(run + (strips - 1) * 2 * seam, strips, cutWidth.value, usable, unit),
+      drawn: stripsDrawn(pieces * length.value, strips, cutWidth.value, usable, unit),
       said: [
         ...lines.map(({ name, figure }) => ({ what: name, figure })),
-        {
-          what: 'Strips, selvage to selvage, joined straight',
-          figure: countOf(
-            strips,
-            `${numberOf(pieces, 'piece')} × ${formatWorking(length.value, unit)} from strips of ${formatWithUnit(usable, unit)}: ${strips}`,
-          ),
-        },
-        {
-          what: 'Cloth',
-          figure: lengthOf(
-            needed,
-            `${numberOf(strips, 'strip')} × ${formatWorking(cutWidth.value, unit)} = ${formatExact(needed)}`,
-          ),
-        },
+        { what: 'Strips, selvage to selvage', figure: taken.strips },
+        { what: 'Cloth', figure: taken.cloth },
         askFor(needed, unit, strips),
       ],
     };

@@ -203,3 +203,14 @@ export function shopCutJson(
     ...(unit === 'cm' ? { centimetres: metres.length.value, metres: metres.amount } : {}),
   };
 }
+
+/** The two sides of a quilt, as many topics ask for them. */
+export const QUILT_FLAGS: readonly Flag[] = [
+  { key: 'width', label: 'Quilt width', type: 'length', start: null },
+  { key: 'height', label: 'Quilt height', type: 'length', start: null },
+];
+/** The quilt those say. */
+export const quiltIn = (question: Question): { readonly width: number; readonly height: number } => ({
+  width: lengthIn(question, 'width'),
+  height: lengthIn(question, 'height'),
+});

@@ -38,7 +38,12 @@ export function hangingSteps({ as }: Hanging, { unit, hanging, edge }: Plan): Ed
         'Sew the lower edge and both ends of the inner layer to the back by hand, through backing and batting only.',
       ],
       wrong: [
-        `A sleeve ${show(hanging.depth)} deep takes the rods shows hang from; a stitch that comes through shows on the front.`,
+        'A stitch that comes through is seen on the front.',
+        ...(hanging.depth < ofUnit(unit, 4, 10) - 1e-9
+          ? [
+              `Shows ask for ${show(ofUnit(unit, 4, 10))}: one ${show(hanging.depth)} deep may not take their rod.`,
+            ]
+          : []),
       ],
       cautions: [CAUTIONS.needle],
     },

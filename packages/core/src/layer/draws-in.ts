@@ -1,6 +1,6 @@
 import { FIBRES } from '../choice/battings.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
-import { formatExact, formatSize, formatWithUnit, formatWorking } from '../length/format.ts';
+import { formatExact, formatSize, formatWorking } from '../length/format.ts';
 import { rulerNearest } from '../length/rounding.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -37,8 +37,6 @@ function densityOf({
 interface SizeRange {
   readonly width: { readonly least: Figure; readonly most: Figure };
   readonly height: { readonly least: Figure; readonly most: Figure };
-  /** "67 7/8 to 69 1/4 × 79 to 80 3/4″" */
-  readonly says: string;
 }
 
 /** What a quilt is likely to come to, and what would have to be planned for it to come to its target. */
@@ -91,12 +89,7 @@ function rangeOf(
       `${formatWorking(size, unit)} × (1 − ${formatExact(by)}) that ${what} may take = ${formatExact(size * (1 - by))}, ${rulerNearest(unit).name}`,
     );
   const of = (size: number) => ({ least: less(size, share.most), most: less(size, share.least) });
-  const range = { width: of(width), height: of(height) };
-  const both = ({ least, most }: { least: Figure; most: Figure }) =>
-    least.value === most.value
-      ? formatWithUnit(least.value, unit)
-      : `${formatWithUnit(least.value, unit)} to ${formatWithUnit(most.value, unit)}`;
-  return { ...range, says: `${both(range.width)} wide, ${both(range.height)} high` };
+  return { width: of(width), height: of(height) };
 }
 
 /**

@@ -54,6 +54,7 @@ function FacingFields() {
 
 function SelfBindingFields() {
   const { edge, unit, change } = useEdge();
+  const { way } = useAppSelector(selectPlan).backing;
   return (
     <>
       <LengthField
@@ -62,7 +63,11 @@ function SelfBindingFields() {
         unit={unit}
         onCommit={(shows) => change({ selfBinding: { shows } })}
       />
-      <FabricChoice labelled use={{ what: 'backing' }} label="Cloth, the backing’s" />
+      <FabricChoice
+        labelled
+        use={{ what: way === 'wide' ? 'wide-back' : 'backing' }}
+        label="Cloth, the backing’s"
+      />
     </>
   );
 }

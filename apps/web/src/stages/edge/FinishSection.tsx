@@ -1,4 +1,4 @@
-import { EDGE_FINISHES, type EdgeFinish, FINISH_NAMES, type Plan } from '@lattice/core';
+import { EDGE_FINISHES, type EdgeFinish, FINISH_NAMES, finishOf, type Plan } from '@lattice/core';
 import { useState } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
@@ -81,12 +81,11 @@ const CARDS: readonly EdgeFinish[] = [
   ...(['binding', 'flange', 'prairie-points'] as const),
   ...(['facing', 'self-binding', 'turned-edge', 'piping'] as const),
 ];
-/** What is laid beside something that closes the edge. */
-const BESIDE: readonly EdgeFinish[] = ['flange', 'piping'];
 
 /** The finishes that go with one that was refused beside what there is: the way out. */
 function instead(finish: EdgeFinish): EdgeFinish[] {
-  return BESIDE.includes(finish) ? [finish, 'binding'] : [finish];
+  // What does not close the edge lies beside what does.
+  return finishOf(finish).closes ? [finish] : [finish, 'binding'];
 }
 
 /** What finishes the edge. Two go together where the trade puts them together; otherwise the reason is said, and the way out. */

@@ -4,8 +4,9 @@ import { countOf, type Figure, lengthOf } from '../../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../../length/format.ts';
 import { ofUnit, type Unit } from '../../length/unit.ts';
 import type { Plan } from '../../plan/shape.ts';
+import type { Refusal } from '../../refusal/refusal.ts';
 import type { FlangeWish } from '../flange.ts';
-import { closesBeside, type FinishRefusal, type WholeFinish } from './finish.ts';
+import { closesBeside, type WholeFinish } from './finish.ts';
 
 /** A facing: four folded strips turned wholly to the back; with corners lapped, or under a folded square. */
 export interface Facing {
@@ -118,10 +119,7 @@ export const facingLeast = ({ width, corners }: Pick<FacingWish, 'width' | 'corn
 
 const path = (key: string) => ['edge', 'facing', key];
 
-function refusals(
-  { edge: { facing }, unit, seam }: Plan,
-  top: { width: number; height: number },
-): FinishRefusal[] {
+function refusals({ edge: { facing }, unit, seam }: Plan, top: { width: number; height: number }): Refusal[] {
   const least = Math.max(leastStrip(unit), 2 * seam + ofUnit(unit, 1 / 2, 1));
   const shorter = Math.min(top.width, top.height);
   if (facing.width < least - 1e-9)

@@ -2,6 +2,7 @@ import { type EdgeFinish, type EdgeShape, FINISH_NAMES } from '../../choice/edge
 import type { Cut } from '../../cut/cut.ts';
 import type { Figure } from '../../figure/figure.ts';
 import type { Plan } from '../../plan/shape.ts';
+import type { Refusal } from '../../refusal/refusal.ts';
 import type { EdgeOutline } from '../outline.ts';
 import type { FlangeWish } from '../flange.ts';
 
@@ -47,20 +48,17 @@ export interface FinishedEdge {
   readonly bands: readonly EdgeBand[];
 }
 
-/** A step at the edge as it is told. */
+/** A step as it is told, without what only a step of the top has. */
 export interface EdgeStep {
   readonly id: string;
   readonly title: string;
+  /** What to pick up, and how it lies. */
   readonly pick: string;
   readonly does: readonly string[];
+  /** What usually goes wrong here, and what helps (common practice). */
   readonly wrong: readonly string[];
+  /** Where it can hurt; empty where it cannot. */
   readonly cautions: readonly string[];
-}
-
-/** A reason against a finish as a plan has it, and where. */
-export interface FinishRefusal {
-  readonly path: readonly string[];
-  readonly message: string;
 }
 
 /** How the quilted layers are trimmed before a finish is put on. */
@@ -89,7 +87,7 @@ export interface WholeFinish extends Finish {
   /** In a sentence, with when it has to be decided. */
   readonly describes: string;
   /** What of the plan stands against it, besides the shape of the edge. */
-  readonly refusals: (plan: Plan, top: FinishAsked['top']) => readonly FinishRefusal[];
+  readonly refusals: (plan: Plan, top: FinishAsked['top']) => readonly Refusal[];
   readonly plan: (asked: FinishAsked) => FinishedEdge;
   /** Where it needs the layers trimmed otherwise than even; null where it does not. */
   readonly trim: (plan: Plan) => Trim | null;

@@ -5,8 +5,9 @@ import { rulerUp } from '../../length/rounding.ts';
 import { ofUnit, type Unit } from '../../length/unit.ts';
 import { fabricById } from '../../plan/fabric-use.ts';
 import type { Plan } from '../../plan/shape.ts';
+import type { Refusal } from '../../refusal/refusal.ts';
 import { type BiasPlan, planBias } from '../bias-plan.ts';
-import type { FinishRefusal, WholeFinish } from './finish.ts';
+import type { WholeFinish } from './finish.ts';
 
 /** A cord in a bias strip, to lie in the seam that closes the edge. */
 export interface Piping {
@@ -52,7 +53,7 @@ export function planPiping({ around, cord, seam, usable, unit }: PipingWish): Pi
   };
 }
 
-function refusals({ edge: { piping }, unit, seam }: Plan): FinishRefusal[] {
+function refusals({ edge: { piping }, unit, seam }: Plan): Refusal[] {
   // A thicker cord than the seam takes lifts the binding off its seam.
   const most = 2 * seam;
   return piping.cord <= most + 1e-9

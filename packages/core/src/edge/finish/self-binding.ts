@@ -4,8 +4,9 @@ import { formatExact, formatWithUnit, formatWorking } from '../../length/format.
 import { atLeast } from '../../length/tolerance.ts';
 import { ofUnit } from '../../length/unit.ts';
 import type { Plan } from '../../plan/shape.ts';
+import type { Refusal } from '../../refusal/refusal.ts';
 import { settingOf } from '../../setting/registry.ts';
-import { closesBeside, type FinishRefusal, type WholeFinish } from './finish.ts';
+import { closesBeside, type WholeFinish } from './finish.ts';
 
 /** Backing that is trimmed away once it has been left beyond the top (from memory). */
 const toTrim = (plan: Pick<Plan, 'unit'>): number => ofUnit(plan.unit, 1 / 2, 1);
@@ -24,7 +25,7 @@ export function backingBeyond({ edge: { selfBinding }, unit }: Pick<Plan, 'edge'
   );
 }
 
-function refusals(plan: Plan): FinishRefusal[] {
+function refusals(plan: Plan): Refusal[] {
   const { unit, setting, backing } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
   if (settingOf(setting.kind).trimmed || settingOf(setting.kind).quilted)
@@ -74,7 +75,15 @@ export const selfBinding: WholeFinish = {
         { name: 'Self-binding, on the front', figure: lengthOf(shows, 'As chosen') },
       ],
       cuts: [],
-      bands: [{ name: 'backing', from: 0, wide: shows, fabric: backing.fabric, face: 'front' }],
+      bands: [
+        {
+          name: 'backing',
+          from: 0,
+          wide: shows,
+          fabric: backing.way === 'wide' ? backing.wide : backing.fabric,
+          face: 'front',
+        },
+      ],
     };
   },
 };
