@@ -1,12 +1,8 @@
 import { PassThrough } from 'node:stream';
 import { setImmediate } from 'node:timers/promises';
 import { unzipSync, zipSync } from 'fflate';
-import { type LogEntry, MAKER, type Plan, startPlan, writePlanJson } from '@lattice/core';
-import sharp from 'sharp';
+import { MAKER, type Plan, startPlan, writePlanJson } from '@lattice/core';
 import request from 'supertest';
-import { createApp } from '../src/app.ts';
-import { type Database, openDatabase } from '../src/database/open.ts';
-import type { LogPage } from '../src/log/repository.ts';
 import type { Arrived } from '../src/parcels/service.ts';
 import { shelfFiles, zipInto } from '../src/parcels/shelf.ts';
 import { LogRepository } from '../src/log/repository.ts';
@@ -15,103 +11,18 @@ import { PictureRepository } from '../src/pictures/repository.ts';
 import { QuiltRepository } from '../src/quilts/repository.ts';
 import { QuiltService } from '../src/quilts/service.ts';
 import { SnapshotRepository } from '../src/snapshots/repository.ts';
-import { Workshop } from '../src/pictures/workshop.ts';
-
-const workshop = new Workshop();
-afterAll(() => workshop.close());
-const open: Database[] = [];
-afterEach(async () => {
-  for (const database of open.splice(0)) await database.close();
-});
-
-/** A house of its own, with an empty shelf. */
-async function house() {
-  const database = await openDatabase(':memory:');
-  open.push(database);
-  let ids = 0;
-  const outside = {
-    now: () => new Date('2026-11-27T09:00:00Z'),
-    newId: () => `made-here-${open.length}-${ids++}`,
-    random: () => 0.5,
-  };
-  const app = createApp({ database, outside, workshop });
-  return { database, app, outside };
-}
-type House = Awaited<ReturnType<typeof house>>;
-
-const plan: Plan = {
-  ...startPlan('sashed-sampler'),
-  title: 'שמיכה <b>&</b> 🧵',
-  pile: [
-    { id: 'b1', name: '=cmd', width: 12.5, height: 12.5, picture: 'picture-0001' },
-    { id: 'b2', name: 'Two', width: 12.375, height: null },
-  ],
-};
-const log: LogEntry[] = [
-  {
-    id: 'start-0001',
-    quilt: 'quilt-0001',
-    at: '2026-11-26T09:00:00Z',
-    kind: 'clock-started',
-    body: { work: 'sew' },
-  },
-  {
-    id: 'stop-00001',
-    quilt: 'quilt-0001',
-    at: '2026-11-26T10:00:00Z',
-    kind: 'clock-stopped',
-    body: { start: 'start-0001', minutes: null },
-  },
-  {
-    id: 'note-00001',
-    quilt: 'quilt-0001',
-    at: '2026-11-26T11:00:00Z',
-    kind: 'noted',
-    body: { text: 'x', stage: '', about: {}, pictures: ['picture-0002'] },
-  },
-  {
-    id: 'other-0001',
-    quilt: 'another-01',
-    at: '2026-11-26T11:00:00Z',
-    kind: 'noted',
-    body: { text: 'not to go along', stage: '', about: {}, pictures: [] },
-  },
-];
-
-async function filled(): Promise<House> {
-  const here = await house();
-  const picture = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#c4532f' } })
-    .png()
-    .toBuffer();
-  for (const id of ['picture-0001', 'picture-0002'])
-    await request(here.app)
-      .post(`/api/pictures?id=${id}`)
-      .set('Content-Type', 'image/png')
-      .send(picture)
-      .expect(201);
-  await request(here.app).post('/api/quilts').send({ id: 'quilt-0001', plan }).expect(201);
-  await request(here.app).post('/api/log').send({ entries: log }).expect(200);
-  return here;
-}
-const taken = async ({ app }: House, address: string): Promise<Buffer> =>
-  (
-    await request(app)
-      .get(address)
-      .buffer(true)
-      .parse((response, done) => {
-        const chunks: Buffer[] = [];
-        response.on('data', (chunk: Buffer) => chunks.push(chunk));
-        response.on('end', () => done(null, Buffer.concat(chunks)));
-      })
-      .expect(200)
-  ).body as Buffer;
-const arrive = ({ app }: House, bytes: Uint8Array) =>
-  request(app).post('/api/parcels').set('Content-Type', 'application/octet-stream').send(Buffer.from(bytes));
-const logOf = async ({ app }: House) =>
-  ((await request(app).get('/api/log?since=0')).body as LogPage).entries;
-const shelfOf = async ({ app }: House) =>
-  ((await request(app).get('/api/quilts')).body as { quilts: { id: string; card: { title: string } }[] })
-    .quilts;
+import {
+  type House,
+  arrive,
+  filled,
+  house,
+  log,
+  logOf,
+  plan,
+  shelfOf,
+  taken,
+  workshop,
+} from './support/parcels.ts';
 
 describe('a whole quilt, carried from one house to another', () => {
   test('arrives as it was: plan, log and pictures, under its own ids', async () => {
@@ -367,141 +278,6 @@ describe('a large shelf', () => {
     expect((await arrive(none, parcel)).status).toBe(500);
     expect(await shelfOf(none)).toEqual([]);
   }, 60_000);
-});
-
-describe('a file that is no parcel, or means harm, is refused within a second and nothing is written', () => {
-  const good = { 'quilt.plan.json': Buffer.from(writePlanJson(plan)) };
-  /** A zip with one name in place of another of the same length, in both places a zip has it. */
-  const renamed = (zip: Uint8Array, from: string, to: string) =>
-    Buffer.from(Buffer.from(zip).toString('latin1').replaceAll(from, to), 'latin1');
-  /** The size a zip says its first file has, in the list at its end. */
-  const lying = (zip: Uint8Array, size: number) => {
-    const bytes = Buffer.from(zip);
-    const at = bytes.indexOf(Buffer.from([0x50, 0x4b, 1, 2]));
-    bytes.writeUInt32LE(size, at + 24);
-    return bytes;
-  };
-  /** A zip that says it lists so many files: as such lists end when 65,535 are not enough (published as ZIP64). */
-  const claiming = (zip: Uint8Array, files: number) => {
-    const [list, end] = [Buffer.from(zip.slice(0, -22)), Buffer.from(zip.slice(-22))];
-    const large = Buffer.alloc(56);
-    large.writeUInt32LE(0x06064b50, 0);
-    large.writeBigUInt64LE(44n, 4);
-    for (const at of [24, 32]) large.writeBigUInt64LE(BigInt(files), at);
-    large.writeBigUInt64LE(BigInt(end.readUInt32LE(12)), 40);
-    large.writeBigUInt64LE(BigInt(end.readUInt32LE(16)), 48);
-    const where = Buffer.alloc(20);
-    where.writeUInt32LE(0x07064b50, 0);
-    where.writeBigUInt64LE(BigInt(list.length), 8);
-    where.writeUInt32LE(1, 16);
-    for (const at of [8, 10]) end.writeUInt16LE(0xffff, at);
-    return Buffer.concat([list, large, where, end]);
-  };
-  /** As a zip program writes a link to another file: Unix says so in the file's attributes. */
-  const linked = () =>
-    zipSync({ 'quilt.plan.json': [Buffer.from('/etc/passwd'), { os: 3, attrs: (0o120777 << 16) >>> 0 }] });
-  let webp: Uint8Array = Buffer.alloc(0);
-  beforeAll(async () => {
-    webp = await sharp({ create: { width: 20, height: 20, channels: 3, background: '#36c' } })
-      .webp()
-      .toBuffer();
-  });
-  const cases: readonly [string, () => Uint8Array, RegExp][] = [
-    ['not a zip', () => Buffer.from('quilt'), /not a zip/],
-    ['cut short', () => zipSync(good).slice(0, -30), /not a zip, or it was cut short/],
-    ['empty', () => zipSync({}), /no quilt/],
-    ['without a quilt', () => zipSync({ 'x.txt': Buffer.from('x') }), /no quilt/],
-    ['a bomb', () => zipSync({ ...good, 'log.json': [new Uint8Array(59_000_000), { level: 9 }] }), /tighter/],
-    [
-      'a larger bomb',
-      () => zipSync({ ...good, 'log.json': [new Uint8Array(90_000_000), { level: 1 }] }),
-      /larger/,
-    ],
-    [
-      'a name that leads out',
-      () => renamed(zipSync({ ...good, 'aa/x.json': Buffer.from('x') }), 'aa/x.json', '../x.json'),
-      /leads out/,
-    ],
-    [
-      'a name from the root',
-      () => renamed(zipSync({ ...good, 'axx.json': Buffer.from('x') }), 'axx.json', '/xx.json'),
-      /leads out/,
-    ],
-    [
-      'one bit turned in what it holds',
-      () => {
-        const bytes = Buffer.from(zipSync(good, { level: 0 }));
-        // A letter of the title, large for small: still a plan that can be read, and not the one that was packed.
-        bytes[bytes.indexOf(plan.title)]! ^= 0x20;
-        return bytes;
-      },
-      /damaged/,
-    ],
-    [
-      // One bit of it, in the list only: the quilt would come without its journal, and nobody would say so.
-      'a name that is another one in the list',
-      () => {
-        const bytes = Buffer.from(zipSync({ ...good, 'log.json': Buffer.from('[]') }));
-        bytes[bytes.lastIndexOf('log.json')]! ^= 1;
-        return bytes;
-      },
-      /list of files in this zip is damaged/,
-    ],
-    [
-      'a list that counts fewer than it has',
-      () => {
-        const bytes = Buffer.from(zipSync({ ...good, 'log.json': Buffer.from('[]') }));
-        for (const at of [8, 10]) bytes.writeUInt16LE(1, bytes.length - 22 + at);
-        return bytes;
-      },
-      /more than it says/,
-    ],
-    ['a size that lies low', () => lying(zipSync(good), 10), /damaged/],
-    ['a size that lies high', () => lying(zipSync(good), 3_900_000), /damaged|tighter/],
-    ['a link', linked, /link/],
-    ['three hundred thousand files', () => claiming(zipSync(good), 300_000), /holds \d+ files/],
-    [
-      'a plan that is none',
-      () => zipSync({ 'quilt.plan.json': Buffer.from('{"title":1}') }),
-      /plan cannot be read/,
-    ],
-    ['a plan cut short', () => zipSync({ 'quilt.plan.json': Buffer.from('{"title":') }), /not JSON/],
-    ['a log with nonsense', () => zipSync({ ...good, 'log.json': Buffer.from('[{"id":"x"}]') }), /Entry 1/],
-    [
-      'a later kind',
-      () => zipSync({ ...good, 'about.json': Buffer.from('{"version":9,"id":"quilt-0009"}') }),
-      /later kind/,
-    ],
-    [
-      'a second quilt that is none, after one with a good picture',
-      () =>
-        zipSync({
-          ...Object.fromEntries(Object.entries(good).map(([name, bytes]) => [`one/${name}`, bytes])),
-          'one/pictures/picture-0009.webp': webp,
-          'two/quilt.plan.json': Buffer.from('{"title":1}'),
-        }),
-      /plan cannot be read/,
-    ],
-    [
-      'a picture that is none',
-      () => zipSync({ ...good, 'pictures/picture-0009.webp': Buffer.from('<svg/>') }),
-      /./,
-    ],
-  ];
-  test.each(cases)(
-    '%s',
-    async (_name, make, says) => {
-      const here = await house();
-      const bytes = make();
-      const { status, body } = (await arrive(here, bytes)) as { status: number; body: { message: string } };
-      expect([status >= 400 && status < 500, status !== 404]).toEqual([true, true]);
-      expect(body.message).toMatch(says);
-      expect(await shelfOf(here)).toEqual([]);
-      expect(await logOf(here)).toEqual([]);
-      expect(await here.database.knex('pictures').count({ n: '*' })).toEqual([{ n: 0 }]);
-    },
-    30_000,
-  );
 });
 
 test('anything else of a quilt, over HTTP: with its name, its type and its bytes', async () => {
