@@ -19,6 +19,19 @@ export { type Pile } from './pile/pile.ts';
 export { type RowScatter, type RowSpread, simulateRow } from './block/simulate.ts';
 export { type CutTo, type Verdict, VERDICT_NAMES, verdictOn } from './block/verdict.ts';
 export { BORDER_CORNERS, type BorderCorners, CORNER_NAMES } from './choice/border-corners.ts';
+export {
+  CHECKER_ROWS,
+  MADE_NAMES,
+  PIECED_CORNER_NAMES,
+  PIECED_CORNERS,
+  PIECED_KINDS,
+  PIECED_NAMES,
+  type PiecedCorner,
+  type PiecedKindId,
+  type UnitsMade,
+} from './choice/pieced-borders.ts';
+export { withPieced } from './border/pieced/choose.ts';
+export { piecedKind } from './border/pieced/registry.ts';
 export { isSpacerSewn, repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { isMeasured, isMeasuredBothWays, judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';

@@ -75,6 +75,7 @@ describe('batting', () => {
               cut: 'crosswise',
               joins: 'diagonal',
               repeat: null,
+              pieced: null,
               fabric: 'border',
               cornerFabric: 'border',
             },

@@ -137,6 +137,7 @@ const borderOf = (): Plan['borders'][number] => ({
   cut: 'crosswise',
   joins: 'diagonal',
   repeat: null,
+  pieced: null,
   fabric: 'border',
   cornerFabric: 'border',
 });

@@ -147,6 +147,7 @@ describe('every working adds up', () => {
           cut: 'crosswise',
           joins: 'straight',
           repeat: 4,
+          pieced: null,
           fabric: 'border',
           cornerFabric: 'accent',
         },

@@ -15,8 +15,12 @@ export const withoutBorder = (plan: Plan, index: number): Plan => ({
   measured: plan.measured.filter((m) => m.borders <= index),
 });
 
-/** The plan with a border's width changed. A border as wide at the ends as at the sides stays so all round. */
+/** The plan with a border's width changed. A border as wide at the ends as at the sides stays so all round; a pieced one is. */
 export function withBorderWidth(plan: Plan, index: number, side: 'sides' | 'ends', width: number): Plan {
-  const { sides, ends } = plan.borders[index]!;
-  return withBorder(plan, index, sides === ends ? { sides: width, ends: width } : { [side]: width });
+  const { sides, ends, pieced } = plan.borders[index]!;
+  return withBorder(
+    plan,
+    index,
+    sides === ends || pieced ? { sides: width, ends: width } : { [side]: width },
+  );
 }

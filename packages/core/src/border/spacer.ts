@@ -3,6 +3,8 @@ import { formatExact, formatWorking } from '../length/format.ts';
 import { isOnRuler, limitIn } from '../length/rounding.ts';
 import { near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
+import { isPieced } from './border.ts';
+import { piecedRepeat } from './pieced/fit.ts';
 import { addedBorder } from '../plan/start.ts';
 import { isMeasured, type TopSize } from './sizes.ts';
 
@@ -33,14 +35,19 @@ function runsOn({ corners, sides, ends }: Plan['borders'][number]): { top: numbe
   return { top: corners === 'sides-first' ? 2 * sides : 0, side: corners === 'top-first' ? 2 * ends : 0 };
 }
 
+/** Length a border repeats in: its units', or its print's; null where it has none. */
+export const repeatOf = (border: Plan['borders'][number]): number | null =>
+  isPieced(border) ? piecedRepeat(border) : border.repeat;
+
 /** Repeats along the border at `index`; null when its cloth has none. `sizes` are the layout's. */
 export function repeatsOf(plan: Plan, sizes: readonly TopSize[], index: number): Repeats | null {
   const border = plan.borders[index]!;
-  if (border.repeat === null) return null;
+  const repeat = repeatOf(border);
+  if (repeat === null) return null;
   const on = runsOn(border);
   const { width, height } = sizes[index]!.used;
-  const across = (width.value + on.top) / border.repeat;
-  const down = (height.value + on.side) / border.repeat;
+  const across = (width.value + on.top) / repeat;
+  const down = (height.value + on.side) / repeat;
   return { across, down, fits: near(across, Math.round(across)) && near(down, Math.round(down)) };
 }
 
@@ -56,7 +63,7 @@ export const isSpacerSewn = ({ measured }: Plan, index: number): boolean =>
  */
 export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number): SpacerFit[] {
   const border = plan.borders[index]!;
-  const { repeat } = border;
+  const repeat = repeatOf(border);
   if (repeat === null || isSpacerSewn(plan, index)) return [];
   const { unit } = plan;
   const show = (v: number) => formatWorking(v, unit);

@@ -13,7 +13,11 @@ import { rectangle } from '../geometry/shapes.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { Border } from './border.ts';
+import { type Border, isPieced, type PiecedBorder } from './border.ts';
+import type { CutBy } from './pieced/cut-by.ts';
+import { unitsRound } from './pieced/fit.ts';
+import { piecesRound, type Round } from './pieced/lie.ts';
+import { piecedParts } from './pieced/parts.ts';
 import type { BorderCorners } from '../choice/border-corners.ts';
 import type { TopSize } from './sizes.ts';
 
@@ -41,7 +45,8 @@ const MITRE_SPARE_INCHES = 4;
  * (rules BO-1, BO-2). The quilt's top left corner is the origin, so the centre starts at the stack's totals.
  * Drawn as planned; where the top has been measured, strips are cut by the `sizes` that follow from it.
  */
-export function borderStack(borders: readonly Border[], sizes: readonly TopSize[], unit: Unit): Bordered {
+export function borderStack(borders: readonly Border[], sizes: readonly TopSize[], by: CutBy): Bordered {
+  const { unit } = by;
   const parts: Part[] = [];
   const pieces: Piece[] = [];
   const across: Band[] = [];
@@ -64,6 +69,32 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
     const side = `${own}-side`;
     const end = `${own}-end`;
     const label = borders.length === 1 ? 'Border' : `Border ${index + 1}`;
+    const bandsOf = (sidePart: string, endPart: string) => {
+      const band = (key: string, from: number, width: number, which: 'sides' | 'ends'): Band => ({
+        role: 'border',
+        part: key,
+        from,
+        to: from + width,
+        moves: { what: 'border', index, side: which },
+      });
+      across.push(
+        band(sidePart, outer.x, border.sides, 'sides'),
+        band(sidePart, inner.x + inner.width, border.sides, 'sides'),
+      );
+      down.push(
+        band(endPart, outer.y, border.ends, 'ends'),
+        band(endPart, inner.y + inner.height, border.ends, 'ends'),
+      );
+    };
+    if (isPieced(border)) {
+      const round = roundOf(border, inner, sizes[index]!);
+      const own = piecesRound(border, round);
+      pieces.push(...own);
+      parts.push(...piecedParts(border, label, round, own, by));
+      bandsOf(`border-${border.id}-first`, `border-${border.id}-first`);
+      inner = outer;
+      return;
+    }
     const notes =
       border.corners === 'mitred' && !near(border.sides, border.ends)
         ? [crookedMitre(border, label, unit)]
@@ -112,21 +143,7 @@ export function borderStack(borders: readonly Border[], sizes: readonly TopSize[
       });
       squares.forEach((outline, i) => pieces.push({ id: `${corner}-${CORNERS[i]!}`, part: corner, outline }));
     }
-    const band = (key: string, from: number, width: number, which: 'sides' | 'ends'): Band => ({
-      role: 'border',
-      part: key,
-      from,
-      to: from + width,
-      moves: { what: 'border', index, side: which },
-    });
-    across.push(
-      band(side, outer.x, border.sides, 'sides'),
-      band(side, inner.x + inner.width, border.sides, 'sides'),
-    );
-    down.push(
-      band(end, outer.y, border.ends, 'ends'),
-      band(end, inner.y + inner.height, border.ends, 'ends'),
-    );
+    bandsOf(side, end);
     inner = outer;
   });
   return {
@@ -147,6 +164,12 @@ interface Box {
   readonly y: number;
   readonly width: number;
   readonly height: number;
+}
+
+/** What a pieced border lies round, with its units counted. */
+function roundOf(border: PiecedBorder, inner: Box, size: TopSize): Round {
+  const { across, down } = unitsRound(border, size);
+  return { inner, across: across.count, down: down.count };
 }
 
 /** Finished outlines of one border between two boxes. */

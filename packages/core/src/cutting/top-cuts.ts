@@ -75,14 +75,16 @@ function cutFor(
 ): Cut {
   const directed = directionOf(plan, cutFrom) !== 'none';
   const oblong = size.shape === 'rectangle' && !near(size.width.value, size.length.value);
-  const border = cutFrom.use.what === 'border' ? borderById(plan, cutFrom.use.border) : null;
+  // Patches of a pieced border are of its cloth, not of its strips.
+  const border =
+    part.role === 'border' && cutFrom.use.what === 'border' ? borderById(plan, cutFrom.use.border) : null;
   return cutOf({
     ...said,
     ...cutFrom,
     owner: 'top',
     role: part.role,
     size,
-    count: part.count,
+    count: part.cuts ?? part.count,
     grain: border?.cut === 'lengthwise' ? 'lengthwise' : 'crosswise',
     oneWay: directed && oblong ? lengthOnCloth(pieces[0]!, part, size) : null,
     lying: directed && size.shape !== 'rectangle' ? lyingOf(pieces, size.shape) : null,

@@ -17,7 +17,8 @@ export function applyFit(plan: Plan, fit: Fit, target: FitRequest['target'], new
   const borders = fit.borders.map(({ sides, ends }, i) => {
     const had = plan.borders[i];
     return had
-      ? { ...had, sides, ends }
+      ? // Units are square: a border of two widths is of whole strips.
+        { ...had, sides, ends, pieced: near(sides, ends) ? had.pieced : null }
       : { ...addedBorder({ ...plan, borders: plan.borders.slice(0, i) }, newId(), sides), ends };
   });
   return resetForNewTop({

@@ -134,7 +134,9 @@ function narrower(
 
 /** Straight joins take two seams where diagonal ones take a strip's width: the mildest way, for the quilt stays as it is. */
 function straightJoins(plan: Plan, cloth: string, length: number): Found[] {
-  const own = plan.borders.filter((border) => border.fabric === cloth && border.joins === 'diagonal');
+  const own = plan.borders.filter(
+    (border) => border.fabric === cloth && border.joins === 'diagonal' && !border.pieced,
+  );
   if (own.length === 0) return [];
   const ids = new Set(own.map(({ id }) => id));
   const borders = plan.borders.map((border) =>
@@ -151,7 +153,7 @@ function straightJoins(plan: Plan, cloth: string, length: number): Found[] {
 /** The sash narrower and the outermost border of another cloth wider by what that takes: the quilt keeps its size. */
 function sashIntoBorder(plan: Plan, cloth: string, length: number): Found[] {
   const { sash } = lengthsOf(plan.setting);
-  const outer = plan.borders.findLast((border) => border.fabric !== cloth);
+  const outer = plan.borders.findLast((border) => border.fabric !== cloth && !border.pieced);
   if (sash === undefined || !outer || plan.fabricFor.sash !== cloth) return [];
   const { width, height } = plannedSize(plan);
   const found = narrower(
@@ -281,7 +283,7 @@ function narrowerBorders(plan: Plan, cloth: string, length: number): Found[] {
 
 function otherDirection(plan: Plan, cloth: string, length: number): Found[] {
   return plan.borders.flatMap((border, i): Found[] => {
-    if (border.fabric !== cloth) return [];
+    if (border.fabric !== cloth || border.pieced) return [];
     const cut = border.cut === 'lengthwise' ? ('crosswise' as const) : ('lengthwise' as const);
     // A print that has a direction would lie on its side at top and bottom (rule CU-3).
     if (cut === 'lengthwise' && fabricById(plan, cloth).direction !== 'none') return [];

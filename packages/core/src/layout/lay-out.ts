@@ -6,6 +6,7 @@ import type { SettingPart } from '../setting/setting.ts';
 import { settingOf } from '../setting/registry.ts';
 import type { Band, CutFrom, FabricUse, Part, Piece, SettingFabric, Underlayer } from '../piece/piece.ts';
 import { ROLE_FABRIC } from '../piece/roles.ts';
+import { cutByOf } from './cut-by.ts';
 import { inTurns } from './rotation.ts';
 
 /** The whole quilt on its plane, origin at its top left corner: every piece, and what the tapes read. */
@@ -47,7 +48,7 @@ export function layOut(plan: Plan): Layout {
     seam,
     unit,
   );
-  const bordered = borderStack(plan.borders, sizes, unit);
+  const bordered = borderStack(plan.borders, sizes, cutByOf(plan));
   const from = (use: FabricUse): CutFrom => ({ use, fabric: fabricFor(plan, use) });
   const under = (layers: readonly Underlayer[]) =>
     layers.map((layer) => ({ ...layer, cutFrom: from({ what: layer.fabric satisfies SettingFabric }) }));

@@ -13,10 +13,11 @@ export type Role =
   | 'frame-triangle'
   | 'coping-strip'
   | 'border'
+  | 'border-patch'
   | 'border-corner';
 
 /** Roles a setting's own pieces can have. */
-export type SettingRole = Exclude<Role, 'border' | 'border-corner'>;
+export type SettingRole = Exclude<Role, 'border' | 'border-patch' | 'border-corner'>;
 
 /**
  * How the straight grain of a piece lies on the finished quilt: level and upright with the quilt's
@@ -49,7 +50,10 @@ export interface Spot {
 /** A job a fabric is chosen for. */
 export type FabricUse =
   | { readonly what: SettingFabric | LayerFabric }
-  | { readonly what: 'border' | 'border-corner'; /** Id of the border. */ readonly border: string }
+  | {
+      readonly what: 'border' | 'border-second' | 'border-corner';
+      /** Id of the border. */ readonly border: string;
+    }
   | { readonly what: 'point'; /** Its turn among the cloths of the points. */ readonly index: number };
 
 /** Jobs the layers and the edge have for fabric. */
@@ -159,6 +163,8 @@ export interface Part extends Cutting {
   readonly marks?: BlockMarks;
   /** How many, by the setting's formula. Equal to the pieces drawn: a test holds it. */
   readonly count: Figure;
+  /** How many are cut, where what is cut gives several pieces: a strip, or a square that is left whole. */
+  readonly cuts?: Figure;
 }
 
 /** One division of a tape laid along the top or the left edge. */

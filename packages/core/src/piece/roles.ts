@@ -12,8 +12,13 @@ export const ROLE_NAMES: Readonly<Record<Role, { readonly one: string; readonly 
   'frame-triangle': { one: 'Frame triangle', many: 'Frame triangles' },
   'coping-strip': { one: 'Coping strip', many: 'Coping strips' },
   border: { one: 'Border', many: 'Borders' },
+  'border-patch': { one: 'Border patch', many: 'Border patches' },
   'border-corner': { one: 'Border corner', many: 'Border corners' },
 };
+
+/** A strip, a corner or a patch of a border, not of the centre. */
+export const isOfBorder = (role: Role): boolean =>
+  role === 'border' || role === 'border-patch' || role === 'border-corner';
 
 /** Which fabric choice a role of a setting is cut from; null for blocks. A border knows its own, a part may too. */
 export const ROLE_FABRIC: Readonly<Record<SettingRole, FabricUse | null>> = {

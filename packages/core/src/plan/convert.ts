@@ -60,6 +60,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
       sides: length(border.sides),
       ends: length(border.ends),
       repeat: border.repeat === null ? null : length(border.repeat),
+      pieced: border.pieced && { ...border.pieced, key: length(border.pieced.key) },
     })),
     measured: plan.measured.map((m) => ({ ...m, width: three(m.width), height: three(m.height) })),
     target: plan.target && convertTarget(plan.target, length),

@@ -22,6 +22,7 @@ const isLayerFabric = (what: string): what is LayerFabric =>
 /** Where in the plan this choice stands. */
 export function fabricUsePath(plan: Pick<Plan, 'borders'>, use: FabricUse): Path {
   if (use.what === 'border') return ['borders', borderIndex(plan, use.border), 'fabric'];
+  if (use.what === 'border-second') return ['borders', borderIndex(plan, use.border), 'pieced', 'fabric'];
   if (use.what === 'border-corner') return ['borders', borderIndex(plan, use.border), 'cornerFabric'];
   if (use.what === 'point') return ['edge', 'points', 'fabrics', use.index];
   return isLayerFabric(use.what) ? LAYER_PATHS[use.what] : ['fabricFor', use.what];
@@ -56,8 +57,9 @@ function withAt(at: unknown, [key, ...rest]: Path, value: unknown): unknown {
 export function fabricUses(plan: Plan): FabricUse[] {
   return [
     ...SETTING_FABRICS.map((what): FabricUse => ({ what })),
-    ...plan.borders.flatMap(({ id }): FabricUse[] => [
+    ...plan.borders.flatMap(({ id, pieced }): FabricUse[] => [
       { what: 'border', border: id },
+      ...(pieced ? [{ what: 'border-second', border: id } as const] : []),
       { what: 'border-corner', border: id },
     ]),
     ...LAYER_FABRICS.filter((what) => what !== 'binding-flange' || plan.binding.flange !== null).map(

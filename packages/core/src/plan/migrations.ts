@@ -272,6 +272,14 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     const hanging = { as: 'none', depth: plan['unit'] === 'cm' ? 10 : 4, fabric: backing['fabric'] };
     return { hanging, ...plan };
   },
+
+  // A border may be pieced of units.
+  14: (plan) => ({
+    ...plan,
+    borders: Array.isArray(plan['borders'])
+      ? plan['borders'].map((border: Fields) => ({ pieced: null, ...border }))
+      : plan['borders'],
+  }),
 };
 
 /** What a table says of a name it has itself: a document may name anything, and every object has a “constructor”. */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CLOTH_DIRECTIONS } from '../cloth/direction.ts';
 import { FACE_NAMES } from '../face/face.ts';
 import { BORDER_CORNERS } from '../choice/border-corners.ts';
+import { CHECKER_ROWS, PIECED_CORNERS, PIECED_KINDS, UNITS_MADE } from '../choice/pieced-borders.ts';
 import { SETTING_FABRICS, type SettingFabric } from '../piece/piece.ts';
 import { overLongSchema, pictureId, rotationSchema, stockSchema } from './cloth-shape.ts';
 import { settingOptionsSchema } from '../setting/registry.ts';
@@ -12,7 +13,7 @@ import { colour, fabricId, length, name, oneOf, wholeNumber } from './fields.ts'
 import { backingSchema, battingSchema, quiltingSchema } from './layer-shape.ts';
 
 /** The version this program writes. Older ones are brought up by `migrations.ts`; newer ones are refused. */
-export const SCHEMA_VERSION = 14;
+export const SCHEMA_VERSION = 15;
 
 /** How light a block is, squinting. */
 export const BLOCK_VALUES = ['light', 'medium', 'dark'] as const;
@@ -102,6 +103,22 @@ const fabricSchema = z.strictObject({
   picture: pictureId.optional(),
 });
 
+/** What a border is pieced of; its first cloth is the border's own. */
+const piecedSchema = z.strictObject({
+  kind: oneOf('What a border is pieced of', PIECED_KINDS),
+  /** The second of its two cloths. */
+  fabric: fabricId,
+  made: oneOf('How units are made', UNITS_MADE),
+  corner: oneOf('A pieced border’s corner', PIECED_CORNERS),
+  /** Of checkers. */
+  rows: z.union(
+    CHECKER_ROWS.map((rows) => z.literal(rows)),
+    `Checkers have ${CHECKER_ROWS.join(', ')} rows.`,
+  ),
+  /** How wide a piano key finishes. */
+  key: length('The piano key’s width'),
+});
+
 /** One border of the stack. `sides` is its finished width left and right, `ends` top and bottom. */
 const borderSchema = z.strictObject({
   id: name('The border’s id', 40),
@@ -114,6 +131,8 @@ const borderSchema = z.strictObject({
   /** Length its print or piecing repeats in; null for plain cloth. What lies inside it should be a whole number of them. */
   repeat: length('The repeat').nullable(),
   fabric: fabricId,
+  /** Units it is pieced of; null where its strips are of one cloth. */
+  pieced: piecedSchema.nullable(),
   /** For the squares of a border with corner squares. */
   cornerFabric: fabricId,
 });

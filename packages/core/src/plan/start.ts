@@ -45,6 +45,7 @@ export const startBorder = (id: string, width: number, fabric: string): Plan['bo
   joins: 'diagonal',
   repeat: null,
   fabric,
+  pieced: null,
   cornerFabric: fabric,
 });
 

@@ -1,4 +1,5 @@
 import type { Refusal } from '../refusal/refusal.ts';
+import { piecedAdvice } from '../border/pieced/advice.ts';
 import { pileAdvice, type Pile, sizeAdvice } from '../pile/pile.ts';
 import type { TopSize } from '../border/sizes.ts';
 import type { Placed } from '../cutting/placed.ts';
@@ -53,7 +54,7 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, laye
   // A print laid along the selvage stands at the sides, and lies at top and bottom (rule CU-3).
   plan.borders.forEach((border, i) => {
     const { name, direction } = fabricById(plan, border.fabric);
-    if (border.cut === 'lengthwise' && direction !== 'none')
+    if (border.cut === 'lengthwise' && direction !== 'none' && !border.pieced)
       say(
         ['borders', i, 'cut'],
         `${name} has a print with a direction. Cut along the selvage it stands up at the sides and lies on its side at top and bottom; cut across it stands up all round.`,
@@ -63,6 +64,7 @@ export function adviseOn(plan: Plan, { pile, pieces, fabrics, lies, layout, laye
     const index = plan.fabrics.findIndex((f) => f.id === fabric.id);
     for (const message of tooNarrow) say(['fabrics', index, 'usableWidth'], message);
   }
+  said.push(...piecedAdvice(plan, layout.sizes));
   if (plan.places.swap !== 'none')
     say(['places', 'swap'], `${lies.swapped.working[0]}: make that many so, and the rest as usual.`);
   say(['measured'], measuredOtherwise(plan, layout.sizes));

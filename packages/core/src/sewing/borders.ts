@@ -1,4 +1,6 @@
+import { isPieced } from '../border/border.ts';
 import type { Plan } from '../plan/shape.ts';
+import { sewUnits, type SewnStrips } from './pieced-border.ts';
 import type { Assembly, SeamLedger } from './seam-ledger.ts';
 
 type Border = Plan['borders'][number];
@@ -10,7 +12,8 @@ export function sewBorders(bench: SeamLedger, borders: readonly Border[], centre
   borders.forEach((border, i) => {
     const own = `border-${border.id}`;
     const name = borders.length === 1 ? 'the border' : `border ${i + 1}`;
-    const piece = (which: string) => index.get(`${own}-${which}`)!;
+    const made = isPieced(border) ? sewUnits(bench, border, name) : null;
+    const piece = (which: keyof SewnStrips) => made?.[which] ?? index.get(`${own}-${which}`)!;
     const [left, right] = [piece('side-left'), piece('side-right')];
     const [top, bottom] = [piece('end-top'), piece('end-bottom')];
     const on = (id: string, title: string, strips: readonly number[], slits = false) => {

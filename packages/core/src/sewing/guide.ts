@@ -10,6 +10,7 @@ import { finishing } from './finishing.ts';
 import { goesWrong, type KindOfStep } from './goes-wrong.ts';
 import type { GuideStep } from './guide-step.ts';
 import { capital, listed, manyOf } from '../figure/many.ts';
+import { unitStep } from './pieced-steps.ts';
 import { partSizes } from './part-sizes.ts';
 import { seamParts, type SewnPart } from './parts.ts';
 import { pressedTo } from './pressed-to.ts';
@@ -33,7 +34,7 @@ export function guideOf(
 ): GuideStep[] {
   const parts = seamParts(sewing.top, way);
   const words = seamWords(sewing, way);
-  const told: Told = { plan, sewing, way, pressing, parts, words };
+  const told: Told = { plan, sizes: quilt.layout.sizes, sewing, way, pressing, parts, words };
   return [...way.steps.map((step) => sewingStep(told, step)), ...finishing(plan, quilt)];
 }
 
@@ -46,6 +47,7 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
   const triangles = [...roles].some((role) => role.endsWith('triangle'));
   const isBorder = step.id.startsWith('border');
   const long = !isBorder && step.seams.some((number) => seams[number]!.beside.length > LONG);
+  const units = isBorder ? unitStep(told, step) : null;
   const covered = method.id === 'covered' && !isBorder;
   const isWeb = step.id === 'web';
   const kind = { id: step.id, triangles, long: long && !isWeb };
@@ -53,13 +55,15 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
     id: step.id,
     title: step.title,
     seams: step.seams,
-    pick: isWeb ? 'The units of a column in a stack, row 1 on top.' : pickedUp(told, step),
-    does: covered
-      ? [...COVERED_STEPS[step.id.startsWith('pairs') ? 'strip' : 'sash']]
-      : sewn(told, step, kind),
-    measures: partSizes(told, step),
+    pick: isWeb ? 'The units of a column in a stack, row 1 on top.' : (units?.pick ?? pickedUp(told, step)),
+    does: units
+      ? [...units.does]
+      : covered
+        ? [...COVERED_STEPS[step.id.startsWith('pairs') ? 'strip' : 'sash']]
+        : sewn(told, step, kind),
+    measures: units?.measures ?? partSizes(told, step),
     wrong: [
-      ...goesWrong(kind),
+      ...(units?.wrong ?? goesWrong(kind)),
       // Strips stretch: what runs past several blocks is trimmed when it is on.
       ...(method.id === 'columns' && roles.has('sash') ? [TRIMMED] : []),
       ...(step.id === 'corners' ? stayStitched(plan) : []),

@@ -1,17 +1,11 @@
 import type { Role } from '../piece/piece.ts';
-import { ROLE_NAMES } from '../piece/roles.ts';
+import { isOfBorder, ROLE_NAMES } from '../piece/roles.ts';
+import { borderNames } from './border-words.ts';
 import { isBlock } from './method.ts';
+import type { PartName } from './part-name.ts';
 import type { SewnPart } from './parts.ts';
 import type { BlockPlace } from './places.ts';
 import type { Top } from './top.ts';
-
-/** What a part of the top is called. */
-export interface PartName {
-  /** "the sash row below row 1" */
-  readonly the: string;
-  /** What it is one of: "sash row"; parts of one kind may be of several sizes. */
-  readonly kind: string;
-}
 
 /** What the words of parts are looked up in. */
 interface Known {
@@ -23,7 +17,6 @@ interface Known {
 }
 
 const named = (kind: string, the = `the ${kind}`): PartName => ({ the, kind });
-const isOfBorder = (role: Role): boolean => role === 'border' || role === 'border-corner';
 
 /** Names parts of one top by what they are made of: a piece, a unit, a row, rows, the centre, the quilt. */
 export function partNames(known: Known): (part: SewnPart) => PartName {
@@ -37,20 +30,11 @@ export function partNames(known: Known): (part: SewnPart) => PartName {
   };
   const inRows = blocksIn('row');
   const inColumns = blocksIn('column');
-  const border = borderWords(top);
+  const border = borderNames(top);
 
   return ({ pieces, hull }) => {
     const roles = pieces.map(roleOf);
-    if (roles.every(isOfBorder)) {
-      const strip = pieces.find((piece) => roleOf(piece) === 'border') ?? pieces[0]!;
-      const name = border(strip);
-      return pieces.length === 1
-        ? name
-        : named(
-            'strip with its corner squares',
-            `${name.the} with ${pieces.length === 2 ? 'its corner square' : 'its corner squares'}`,
-          );
-    }
+    if (roles.every(isOfBorder)) return border(pieces);
     if (pieces.length === top.pieces.length) return named('top');
     if (roles.some(isOfBorder)) return named('quilt');
     if (pieces.length === ofCentre) return named('centre');
@@ -121,23 +105,6 @@ export function partNames(known: Known): (part: SewnPart) => PartName {
       ? named('unit', `${numbered} with its ${sashes === 1 ? 'sash' : 'sashes'}`)
       : named('unit', `${numbered} with what is sewn to it`);
   }
-}
-
-/** Strips and corner squares of the borders: by their side, and by which border where there are several. */
-function borderWords({ pieces }: Top): (piece: number) => PartName {
-  const ownerOf = (id: string) => id.replace(/-(side|end|corner)-[a-z-]+$/, '');
-  const owners = [...new Set(pieces.flatMap(({ role, id }) => (isOfBorder(role) ? [ownerOf(id)] : [])))];
-  return (piece) => {
-    const { id, role } = pieces[piece]!;
-    const owner = ownerOf(id);
-    const side = id
-      .slice(owner.length + 1)
-      .replace(/^(side|end|corner)-/, '')
-      .replace('-', ' ');
-    const what = role === 'border' ? 'strip' : 'corner square';
-    const of = owners.length > 1 ? ` of border ${owners.indexOf(owner) + 1}` : '';
-    return named(`border ${what}`, `the ${side} ${of === '' ? 'border ' : ''}${what}${of}`);
-  };
 }
 
 function spanOf(hull: SewnPart['hull']): { width: number; height: number } {

@@ -1,5 +1,7 @@
 import { valueOf } from '../colour/colour.ts';
+import { areaOf } from '../geometry/outline.ts';
 import type { Role } from '../piece/piece.ts';
+import { isOfBorder } from '../piece/roles.ts';
 import type { Seam } from './seam-ledger.ts';
 import type { BlockPlace } from './places.ts';
 import type { Top } from './top.ts';
@@ -34,7 +36,7 @@ export const PRESS_RULES: readonly PressRule[] = [
     name: 'Toward the sash',
     weight: 8,
     prefers: (seam, { top }) =>
-      toward(seam, top, ['sash', 'coping-strip'], ['cornerstone', 'border', 'border-corner']),
+      toward(seam, top, ['sash', 'coping-strip'], ['cornerstone', 'border', 'border-patch', 'border-corner']),
   },
   {
     id: 'from-cornerstone',
@@ -47,6 +49,18 @@ export const PRESS_RULES: readonly PressRule[] = [
     name: 'Toward the border',
     weight: 6,
     prefers: (seam, { top }) => toward(seam, top, ['border']) ?? outward(seam, top),
+  },
+  {
+    id: 'from-patches',
+    name: 'Away from the patches of a pieced border',
+    weight: 6,
+    prefers: (seam, { top }) => opposite(toward(seam, top, ['border-patch'])),
+  },
+  {
+    id: 'patches',
+    name: 'Between patches toward the smaller, or the darker',
+    weight: 5,
+    prefers: betweenPatches,
   },
   {
     id: 'toward-triangle',
@@ -83,11 +97,30 @@ export const PRESS_RULES: readonly PressRule[] = [
 /** Of a border sewn on to a border the strip that goes on last: outward, away from the quilt it is sewn to. */
 function outward({ mitre, pieces: [ofA, ofB], beside }: Seam, { pieces }: Top): 'a' | 'b' | null {
   if (mitre || ofA === ofB) return null;
-  const all = beside.every(({ piece }) => ['border', 'border-corner'].includes(pieces[piece]!.role));
+  const all = beside.every(({ piece }) => isOfBorder(pieces[piece]!.role));
   // Corner squares are sewn to their own strip, not to a border within.
   const own =
     beside.filter(({ piece }) => pieces[piece]!.role === 'border-corner').length > 0 && ofA + ofB <= 3;
-  return all && !own ? (ofA < ofB ? 'a' : 'b') : null;
+  const pieced = beside.some(({ piece }) => pieces[piece]!.role === 'border-patch');
+  return all && !own && !pieced ? (ofA < ofB ? 'a' : 'b') : null;
+}
+
+/**
+ * Of two patches of a pieced border the smaller, as a goose's wing; of two as large the darker; where units are joined, the side
+ * on which fewer pieces lie, as the base of a goose.
+ */
+function betweenPatches({ beside }: Seam, { top: { pieces }, colourOf }: PressContext): 'a' | 'b' | null {
+  if (!beside.every(({ piece }) => pieces[piece]!.role === 'border-patch')) return null;
+  const of = (side: 'a' | 'b') => beside.filter((one) => one.side === side).map(({ piece }) => piece);
+  const [a, b] = [of('a'), of('b')];
+  if (a.length !== b.length) return a.length < b.length ? 'a' : 'b';
+  if (a.length > 1) return null;
+  const size = ([piece]: readonly number[]) => areaOf(pieces[piece!]!.outline);
+  const [ofA, ofB] = [size(a), size(b)];
+  if (Math.abs(ofA - ofB) > 1e-3 * Math.max(ofA, ofB)) return ofA < ofB ? 'a' : 'b';
+  const light = ([piece]: readonly number[]) => valueOf(colourOf(piece!) ?? '#ffffff');
+  const [lightA, lightB] = [light(a), light(b)];
+  return Math.abs(lightA - lightB) < 0.02 ? null : lightA < lightB ? 'a' : 'b';
 }
 
 /** The side on which most of the seam lies along pieces of these roles, unless the other side is of them too, or of `never`. */

@@ -3,6 +3,7 @@ import { type Crossed, seamsOn, taken } from '../block/seams-crossed.ts';
 import type { Point } from '../geometry/point.ts';
 import { formatFine } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
+import { isOfBorder } from '../piece/roles.ts';
 import type { Plan } from '../plan/shape.ts';
 import { isBlock } from './method.ts';
 import { ACROSS, type Across, slabs } from './tree.ts';
@@ -35,9 +36,7 @@ export interface SeamError {
  */
 export function centreWithSeamError(plan: Plan, top: Top, fat: number, times = 1): SeamError {
   const { unit } = plan;
-  const centre = top.pieces.flatMap(({ role }, piece) =>
-    role === 'border' || role === 'border-corner' ? [] : [piece],
-  );
+  const centre = top.pieces.flatMap(({ role }, piece) => (isOfBorder(role) ? [] : [piece]));
   const { lines, down, along } = waysOf(top, centre);
   const rows = slabs(top, centre, down).map((row) => {
     const crossed = seamsOn(

@@ -1,6 +1,7 @@
 import { formatWithUnit } from '../length/format.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import { fabricById } from '../plan/fabric-use.ts';
+import { isOfBorder } from '../piece/roles.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { SeamLedger, NotSewable, type Seam, type SewnStep } from './seam-ledger.ts';
@@ -36,9 +37,7 @@ const LEFT_TO_RIGHT: SewingHabits = { fromRight: false, alternate: false };
 /** Every way of sewing a layout together. The plan has passed `planProblems`, and the layout is its own. */
 export function sewingOf(plan: Plan, layout: Layout, habits: SewingHabits = LEFT_TO_RIGHT): Sewing {
   const top = topOf(layout);
-  const centre = top.pieces.flatMap(({ role }, piece) =>
-    role === 'border' || role === 'border-corner' ? [] : [piece],
-  );
+  const centre = top.pieces.flatMap(({ role }, piece) => (isOfBorder(role) ? [] : [piece]));
   const quilted = settingOf(plan.setting.kind).quilted ?? false;
   const refusals: string[] = [];
   const ways = METHODS.filter((method) => (method.quilted ?? false) === quilted).flatMap(

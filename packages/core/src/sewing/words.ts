@@ -1,10 +1,11 @@
 import { group } from 'd3-array';
 import type { Role } from '../piece/piece.ts';
-import { ROLE_NAMES } from '../piece/roles.ts';
+import { isOfBorder, ROLE_NAMES } from '../piece/roles.ts';
 import type { Seam } from './seam-ledger.ts';
 import { capital } from '../figure/many.ts';
 import { isBlock } from './method.ts';
-import { type PartName, partNames } from './part-words.ts';
+import type { PartName } from './part-name.ts';
+import { partNames } from './part-words.ts';
 import { type SeamParts, seamParts, type SewnPart } from './parts.ts';
 import type { Sewing, SewingWay } from './sewing.ts';
 import type { Top } from './top.ts';
@@ -26,7 +27,6 @@ export interface SeamWords {
   readonly seam: (seam: Seam) => string;
 }
 
-const BORDERS: readonly Role[] = ['border', 'border-corner'];
 /** Longer than so many blocks a seam is one between rows. */
 const LONG = 1.7;
 
@@ -54,7 +54,7 @@ export function seamWords(
     }
     return parts.get(seam)!;
   };
-  const isBorder = (piece: number) => BORDERS.includes(top.pieces[piece]!.role);
+  const isBorder = (piece: number) => isOfBorder(top.pieces[piece]!.role);
   const piece = (at: number): string => {
     const { role, outline } = top.pieces[at]!;
     const { column, where } = near(at);

@@ -4,6 +4,7 @@ import { leastIn, limitIn, mostIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import { settingOf } from '../setting/registry.ts';
 import { targetSize } from '../target/size.ts';
+import { patchRefusals, piecedRefusals } from './pieced-borders.ts';
 import { finishRefusals, shapeRefusals } from '../edge/together.ts';
 import { fabricFor, fabricUsePath, fabricUses } from '../plan/fabric-use.ts';
 import { plannedSize } from './planned-size.ts';
@@ -59,6 +60,7 @@ export function planProblems(plan: Plan): Problem[] {
     within(['borders', i, 'sides'], border.sides, RANGES.border);
     within(['borders', i, 'ends'], border.ends, RANGES.border);
     if (border.repeat !== null) within(['borders', i, 'repeat'], border.repeat, RANGES.repeat);
+    if (border.pieced) within(['borders', i, 'pieced', 'key'], border.pieced.key, RANGES.key);
   });
   plan.measured.forEach((measured, i) => {
     if (measured.borders < 0 || measured.borders > plan.borders.length)
@@ -101,9 +103,11 @@ export function planProblems(plan: Plan): Problem[] {
         seam: plan.seam,
       }),
       ...finishRefusals(plan),
+      ...piecedRefusals(plan),
     );
   }
   if (problems.length === 0) problems.push(...sizeProblems(plan));
+  if (problems.length === 0) problems.push(...patchRefusals(plan, plannedSize({ ...plan, borders: [] })));
   // An edge is judged against a size that there is.
   if (problems.length === 0) problems.push(...shapeRefusals(plan, plannedSize(plan)));
   return problems;

@@ -19,6 +19,7 @@ export const RANGES = {
   /** Five metres a side: no quilt is (common practice; the largest beds ask for three). */
   finished: { what: 'A quilt', least: 1, most: 200 },
   border: { what: 'A border', least: 1 / 4, most: 30 },
+  key: { what: 'A piano key', least: 1 / 2, most: 12 },
   repeat: { what: 'A repeat', least: 1 / 2, most: 40 },
   top: { what: 'A measured top', least: 2, most: 220 },
   drop: { what: 'A drop or tuck', least: 0, most: 40 },

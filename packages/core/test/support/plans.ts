@@ -106,6 +106,7 @@ const anyBorder: fc.Arbitrary<Plan['borders'][number]> = fc.record({
   cut: fc.constantFrom('crosswise' as const, 'lengthwise' as const),
   joins: fc.constantFrom('diagonal' as const, 'straight' as const),
   repeat: fc.constant(null),
+  pieced: fc.constant(null),
   fabric: fc.constantFrom('border', 'accent'),
   cornerFabric: fc.constantFrom('border', 'accent'),
 });
