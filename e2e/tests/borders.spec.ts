@@ -103,6 +103,34 @@ test('a border that repeats: a spacer is solved and one press sets it', async ({
   await expect(page.getByText(/15.25 repeats across/)).toBeVisible();
 });
 
+test('a border of units: chosen, brought out by a spacer, cut, sewn and taken back', async ({
+  page,
+  server,
+}) => {
+  await openCopy(page, server);
+  await page.getByRole('link', { name: 'Borders' }).click();
+  await choose(page, /Made of/, 'Sawtooth', 1);
+  // 61 × 72 ½ inside 4 ½": no whole number of teeth.
+  await expect(page.getByText(/half-square units come to .* than the side\./)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Use a spacer/ })
+    .first()
+    .click();
+  await expect(page.getByText(/Comes out even: \d+ half-square units across, \d+ down/)).toBeVisible();
+  await expect(page.getByText(/than the side\./)).toBeHidden();
+  await choose(page, /Half-square units made/, 'Eight at a time');
+  await tab(page, 'Pieces');
+  // 2 × 4 ½ + 1 ¾, left whole (common practice).
+  await expect(page.getByText('10 3/4″').or(page.getByText('10¾')).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Sew', exact: true }).click();
+  await expect(page.getByText('Make the half-square units of border 2').first()).toBeVisible();
+  await expect(page.getByText('Join the half-square units of border 2 to strips').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Borders' }).click();
+  await choose(page, /Made of/, 'One cloth', 1);
+  await expect(page.getByText(/Comes out even/)).toBeHidden();
+  await saved(page);
+});
+
 test('joins are drawn and can run straight', async ({ page, server }) => {
   await openCopy(page, server);
   await page.getByRole('link', { name: 'Borders' }).click();

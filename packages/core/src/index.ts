@@ -30,6 +30,7 @@ export {
   type PiecedKindId,
   type UnitsMade,
 } from './choice/pieced-borders.ts';
+export { piecedSays } from './border/words.ts';
 export { withPieced } from './border/pieced/choose.ts';
 export { piecedKind } from './border/pieced/registry.ts';
 export { isSpacerSewn, repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';

@@ -160,6 +160,8 @@ describe('asked wrongly', () => {
       piping: QUILT,
       sleeve: QUILT,
       precut: {},
+      units: { of: 'geese', finished: '4', units: '23' },
+      'pieced-border': { ...QUILT, of: 'sawtooth', depth: '4' },
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };
@@ -235,6 +237,8 @@ describe('asked wrongly', () => {
       piping: QUILT,
       sleeve: QUILT,
       precut: {},
+      units: { of: 'geese', finished: '4', units: '23' },
+      'pieced-border': { ...QUILT, of: 'sawtooth', depth: '4' },
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

@@ -7,6 +7,7 @@ import {
   type Plan,
   planChangesBetween,
   startPlan,
+  withPieced,
 } from '../src/index.ts';
 import { notesIn } from '../src/journal/notes.ts';
 import { entriesOf } from './support/entries.ts';
@@ -19,6 +20,28 @@ describe('what changed in a plan, in words', () => {
   const words = (to: (p: Plan) => Plan, from = plan) =>
     planChangesBetween(from, to(from)).map(({ what, from: a, to: b }) => `${what}: ${a} → ${b}`);
 
+  test('what a border is made of: of one cloth, of units, and units of another kind', () => {
+    const pieced = withPieced(plan, 0, 'geese');
+    expect(words((p) => withPieced(p, 0, 'geese'))).toContain(
+      'The borders: border 1, what it is made of: none → Flying geese',
+    );
+    expect(words((p) => withPieced(p, 0, null), pieced)).toEqual([
+      'The borders: border 1, what it is made of: Flying geese → taken away',
+    ]);
+    expect(words((p) => withPieced(p, 0, 'checkers'), pieced)).toEqual([
+      'The borders: border 1, what it is made of, units: Flying geese → Checkers',
+      'The borders: border 1, what it is made of, how its units are made: Four at a time → From strips',
+    ]);
+    // What was not said before is none, not taken away.
+    const repeat = (p: Plan, to: number | null): Plan => ({
+      ...p,
+      borders: p.borders.map((border, i) => (i === 0 ? { ...border, repeat: to } : border)),
+    });
+    expect(words((p) => repeat(p, 4))).toEqual(['The borders: border 1, repeat: none → 4″']);
+    expect(words((p) => repeat(p, null), repeat(plan, 4))).toEqual([
+      'The borders: border 1, repeat: 4″ → taken away',
+    ]);
+  });
   test('a length is told with what it was and what it is', () => {
     expect(words((p) => ({ ...p, setting: { ...p.setting, sash: 1.75 } as Plan['setting'] }))).toEqual([
       'The setting: Sash, finished: 1 1/2″ → 1 3/4″',

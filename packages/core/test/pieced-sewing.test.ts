@@ -104,7 +104,7 @@ describe('sewing a pieced border (rule PB-5)', () => {
     );
     const three = piecedPlan('checkers', [24, 36], 6, { rows: 3, corner: 'unit' });
     expect(stepFor(three, 'units').does).toEqual([
-      'Sew 6 sets of 3 strips, cloth by turns, at 1/4″: 3 sets with Border outside, 3 sets with Accent.',
+      'Sew 6 sets of 3 strips, cloths in turn, at 1/4″: 3 sets with Border outside, 3 sets with Accent.',
       'Press every seam toward the darker, the whole length, without pulling. Square one end.',
       'Crosscut every 2 1/2″: 72 columns.',
     ]);

@@ -173,6 +173,8 @@ describe('every working adds up', () => {
       piping: { width: '63', height: '74' },
       sleeve: { width: '64', height: '75' },
       precut: { pieces: '40' },
+      units: { of: 'geese', finished: '4', units: '23' },
+      'pieced-border': { ...{ width: '65', height: '76' }, of: 'sawtooth', depth: '4' },
       'quilted-blocks': { block: '12.25', across: '3', down: '4' },
       'bound-by': {},
     };

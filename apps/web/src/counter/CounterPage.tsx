@@ -186,6 +186,8 @@ const QUESTIONS: readonly {
   { name: 'Piping', topic: 'piping' },
   { name: 'Sleeve', topic: 'sleeve' },
   { name: 'Precuts', topic: 'precut' },
+  { name: 'Pieced units', topic: 'units' },
+  { name: 'Pieced border', topic: 'pieced-border' },
   { name: 'Quilted blocks', topic: 'quilted-blocks' },
 ];
 type Question = (typeof QUESTIONS)[number];
@@ -220,6 +222,7 @@ const TO: Readonly<Record<string, string>> = {
   piping: 'edge',
   sleeve: 'edge',
   backing: 'layers',
+  'pieced-border': 'borders',
 };
 
 /** Everyday figures to begin with where a topic has none of its own, so that there is always an answer to change. */

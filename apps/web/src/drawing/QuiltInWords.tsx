@@ -1,4 +1,12 @@
-import { formatSize, formatWithUnit, numberOf, type Plan, type Quilt, settingOf } from '@lattice/core';
+import {
+  formatSize,
+  formatWithUnit,
+  numberOf,
+  piecedSays,
+  type Plan,
+  type Quilt,
+  settingOf,
+} from '@lattice/core';
 import { VisuallyHidden } from 'react-aria';
 import { useAppSelector } from '../app/store.ts';
 import { selectPlan, selectQuilt } from '../quilt/selectors.ts';
@@ -11,9 +19,9 @@ function quiltInWords(plan: Plan, { layout: { centre: planned, sizes } }: Quilt)
   // What is drawn is the plan; what a tape said of it is said beside it.
   const { used, measured } = sizes[0]!;
   const centre = measured ? `planned ${sized(planned)} and measured ${sized(used)}` : sized(planned);
-  const round = borders.map(({ sides, ends }) =>
+  const round = borders.map(({ sides, ends, pieced }) =>
     sides === ends
-      ? formatWithUnit(sides, unit)
+      ? `${formatWithUnit(sides, unit)}${piecedSays({ pieced })}`
       : `${formatWithUnit(sides, unit)} at the sides and ${formatWithUnit(ends, unit)} at top and bottom`,
   );
   const laid = whole ? name : `${name}, ${grid.across} across and ${grid.down} down`;

@@ -66,6 +66,17 @@ export const TERMS: readonly Term[] = [
   { term: 'cornerstone', means: 'The square where sashes meet.', rule: 'ST-2' },
   { term: 'bias', means: 'At 45° to the threads, where cloth stretches.', rule: 'BI-1' },
   { term: 'selvage', means: 'The woven edge along a cloth’s sides.', not: ['selvedge'] },
+  { term: 'pieced border', means: 'A border sewn of units instead of whole strips.', rule: 'PB-1' },
+  { term: 'sawtooth', means: 'Half-square units all turned one way.', rule: 'PB-1' },
+  {
+    term: 'flying geese',
+    means: 'Triangles half as high as they are wide, one behind the other.',
+    rule: 'PB-1',
+  },
+  { term: 'piano keys', means: 'Bars in turn, as deep as the border.', rule: 'PB-1' },
+  { term: 'half-square unit', means: 'A square of two triangles.', rule: 'PB-3' },
+  { term: 'quarter-square unit', means: 'A square of four triangles.', rule: 'PB-3' },
+  { term: 'crosscut', means: 'Cut across strips that are sewn together.', rule: 'PB-4' },
   { term: 'spacer', means: 'A border so wide that the next one’s repeat comes out even.', rule: 'BO-7' },
   {
     term: 'web',

@@ -1,8 +1,7 @@
 import { sum } from 'd3-array';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import type { Role } from '../piece/piece.ts';
-import type { CutLine } from '../cut/line.ts';
-import { formatLength, formatSize, formatWithUnit } from '../length/format.ts';
+import { formatLength, formatSize } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import { startBorder } from '../plan/start.ts';
 import { USUAL } from '../usual/lengths.ts';
@@ -13,10 +12,8 @@ import {
   type SettingOptions,
   SETTINGS,
 } from '../setting/registry.ts';
-import type { Plan } from '../plan/shape.ts';
-import { computeQuilt } from '../quilt/compute.ts';
-import { planProblems } from '../soundness/problems.ts';
-import { type AnswerLine, blankQuilt, lengthIn, type Question, type Topic, wrongFlag } from './topic.ts';
+import { toCut } from './to-cut.ts';
+import { blankQuilt, lengthIn, type Question, type Topic, wrongFlag } from './topic.ts';
 
 /** Settings that are asked about at the counter: each knows how. */
 const KINDS = SETTINGS.filter((s: AnySetting) => s.atCounter !== undefined).map((s) => s.kind);
@@ -105,31 +102,6 @@ export const setting: Topic = {
     });
   },
 };
-
-/** Cut sizes, whole strips and what to ask the shop for of everything but the blocks; nothing where it is not a quilt that can be cut. */
-function toCut(plan: Plan): AnswerLine[] {
-  if (planProblems(plan).length > 0) return [];
-  const { pieces, fabrics } = computeQuilt(plan);
-  const used = fabrics.filter(({ fabric }) => pieces.some((line) => line.fabric === fabric.id));
-  const sized = ({ name, cut }: CutLine): AnswerLine[] =>
-    cut.shape === 'rectangle'
-      ? [
-          { what: `${name}, cut wide`, figure: cut.width },
-          { what: `${name}, cut long`, figure: cut.length },
-        ]
-      : [{ what: `${name}, squares to cut`, figure: cut.side }];
-  return [
-    ...pieces.flatMap(sized),
-    ...used.flatMap(({ fabric, strips, buy }) => [
-      ...strips.flatMap(({ width, strips: count, along }) =>
-        along
-          ? []
-          : [{ what: `${fabric.name}, strips of ${formatWithUnit(width, plan.unit)}`, figure: count }],
-      ),
-      { what: `${fabric.name}, ask for ${buy.text}`, figure: buy.length },
-    ]),
-  ];
-}
 
 const gridOf = ({ given }: Question) => ({
   across: given['across'] as number,

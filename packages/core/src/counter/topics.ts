@@ -7,6 +7,7 @@ import { binding } from './binding.ts';
 import { boundBy } from './bound-by.ts';
 import { flange, prairiePoints } from './edges.ts';
 import { facing } from './facing.ts';
+import { piecedBorder } from './pieced-border.ts';
 import { piping } from './piping.ts';
 import { precut } from './precut.ts';
 import { quiltedBlocks } from './quilted-blocks.ts';
@@ -23,6 +24,7 @@ import {
   wrongFlag,
 } from './topic.ts';
 import { triangles } from './triangles.ts';
+import { units } from './units.ts';
 
 /** Everything that can be asked at the counter. A new topic is its own file and one name here. */
 export const TOPICS: readonly Topic[] = [
@@ -37,6 +39,8 @@ export const TOPICS: readonly Topic[] = [
   piping,
   sleeve,
   precut,
+  units,
+  piecedBorder,
   quiltedBlocks,
 ];
 

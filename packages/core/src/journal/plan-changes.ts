@@ -91,15 +91,15 @@ function fieldChange(before: Plan, after: Plan, { path, from, to }: Difference):
   const named = to === undefined ? before : after;
   const both = { path, base: from, mine: to, theirs: to };
   const said = (plan: Plan, value: unknown) =>
-    value === undefined ? 'none' : sayValue(plan, { ...both, base: value }, value);
+    value === undefined || value === null ? 'none' : sayValue(plan, { ...both, base: value }, value);
   const change = plain(
     path.join('/'),
     STAGE_OF[part] ?? 'setting',
     nameOfField(named, { path }),
     said(before, from),
-    to === undefined
+    to === undefined || to === null
       ? 'taken away'
-      : from === undefined && typeof to === 'object'
+      : from === undefined && typeof to === 'object' && path.at(-1) !== 'pieced'
         ? 'added'
         : said(after, to),
   );

@@ -1,3 +1,4 @@
+import { MADE_NAMES, PIECED_CORNER_NAMES, PIECED_NAMES } from '../choice/pieced-borders.ts';
 import { formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
@@ -50,6 +51,24 @@ const FIELDS: Readonly<Record<string, string>> = {
   by: 'who quilts',
   way: 'where it comes from',
   made: 'as it was made',
+  pieced: 'what it is made of',
+};
+
+/** Fields of a pieced border, which are called as those of other parts are. */
+const PIECED_FIELDS: Readonly<Record<string, string>> = {
+  kind: 'units',
+  fabric: 'second cloth',
+  made: 'how its units are made',
+  corner: 'what stands at its corners',
+  rows: 'rows of checkers',
+  key: 'width of a piano key',
+};
+
+/** What a pieced border was given, in words. */
+const PIECED_VALUES: Readonly<Record<string, string>> = {
+  ...PIECED_NAMES,
+  ...MADE_NAMES,
+  ...PIECED_CORNER_NAMES,
 };
 
 /**
@@ -64,6 +83,7 @@ export function nameOfField(plan: Plan, { path }: Pick<BothChanged, 'path'>): st
     if (i === 0 && Array.isArray(list)) return entryName(part, list as { id: string; name?: string }[], step);
     if (part === 'setting')
       return settingOf(plan.setting.kind).fields.find((f) => f.key === step)?.label ?? step;
+    if (rest[i - 1] === 'pieced') return PIECED_FIELDS[step] ?? step;
     return FIELDS[step] ?? step.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
   });
   return [PARTS[part], words.join(', ')].filter((word) => word !== '').join(': ');
@@ -76,7 +96,15 @@ function entryName(part: keyof Plan, list: readonly { id: string; name?: string 
 }
 
 /** Numbers of a plan that are no lengths. */
-const PLAIN_NUMBERS: ReadonlySet<string> = new Set(['across', 'down', 'seed', 'price', 'shrinkage', 'turn']);
+const PLAIN_NUMBERS: ReadonlySet<string> = new Set([
+  'across',
+  'down',
+  'seed',
+  'price',
+  'shrinkage',
+  'turn',
+  'rows',
+]);
 
 /** What a field was given, in words: a length with its unit, a fabric by its name; of a whole part, what became of it. */
 export function sayValue({ unit, fabrics }: Plan, { path, base }: BothChanged, value: unknown): string {
@@ -85,6 +113,10 @@ export function sayValue({ unit, fabrics }: Plan, { path, base }: BothChanged, v
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number')
     return PLAIN_NUMBERS.has(field) ? String(value) : formatWithUnit(value, unit);
+  if (path.includes('pieced')) {
+    const said = typeof value === 'object' && 'kind' in value ? value.kind : value;
+    if (typeof said === 'string' && PIECED_VALUES[said] !== undefined) return PIECED_VALUES[said];
+  }
   if (typeof value === 'string') return fabrics.find(({ id }) => id === value)?.name ?? value;
   return base === undefined ? 'added' : 'changed as a whole';
 }

@@ -1,3 +1,4 @@
+import { piecedSays } from '../border/words.ts';
 import { measuredAfter, measuredSays } from './measured-after.ts';
 import { group } from 'd3-array';
 import { giverKey } from '../group/group.ts';
@@ -123,8 +124,9 @@ export function recordCard(plan: Plan, quilt: Quilt, log: readonly LogEntry[], i
       ...line(
         'Borders',
         plan.borders
-          .map(({ sides, ends }) =>
-            sides === ends ? formatWithUnit(sides, unit) : formatSize(sides, ends, unit),
+          .map(
+            ({ sides, ends, pieced }) =>
+              `${sides === ends ? formatWithUnit(sides, unit) : formatSize(sides, ends, unit)}${piecedSays({ pieced })}`,
           )
           .join(', '),
       ),

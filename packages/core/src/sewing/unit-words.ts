@@ -168,14 +168,14 @@ function checkerWords({ border, making: { sets }, first, second, seam, show, pre
   if (!sets)
     return {
       pick: `The squares of ${first} and of ${second}.`,
-      does: [`Sew ${rows} squares to a column, cloth by turns, at ${seam}, chained.`, pressed],
+      does: [`Sew ${rows} squares to a column, cloths in turn, at ${seam}, chained.`, pressed],
       wrong: ['Every other column begins with the other cloth.'],
     };
   const even = rows % 2 === 0;
   return {
     pick: `The strips of ${first} and of ${second}.`,
     does: [
-      `Sew ${numberOf(sets.sets, 'set')} of ${rows} strips, cloth by turns, at ${seam}${even ? '' : `: ${numberOf(sets.beginFirst, 'set')} with ${first} outside, ${numberOf(sets.sets - sets.beginFirst, 'set')} with ${second}`}.`,
+      `Sew ${numberOf(sets.sets, 'set')} of ${rows} strips, cloths in turn, at ${seam}${even ? '' : `: ${numberOf(sets.beginFirst, 'set')} with ${first} outside, ${numberOf(sets.sets - sets.beginFirst, 'set')} with ${second}`}.`,
       'Press every seam toward the darker, the whole length, without pulling. Square one end.',
       `Crosscut every ${show(sets.crosscut.value)}: ${numberOf(sets.pieces, 'column')}${even ? '; every other one is turned end for end' : ''}.`,
     ],

@@ -1,11 +1,4 @@
-import {
-  BORDER_CORNERS,
-  BORDER_LIMIT,
-  type BorderCorners,
-  CORNER_NAMES,
-  type Plan,
-  addedBorder,
-} from '@lattice/core';
+import { addedBorder, BORDER_LIMIT, piecedKind, type Plan, settingOf, withFabric } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import styled from 'styled-components';
 import { useAppSelector } from '../../app/store.ts';
@@ -19,7 +12,8 @@ import { selectPlan } from '../../quilt/selectors.ts';
 import { useEdit } from '../../quilt/useEdit.ts';
 import { AdviceFor } from '../../figures/AdviceFor.tsx';
 import { Section } from '../../figures/Section.tsx';
-import { RepeatFields } from './RepeatFields.tsx';
+import { PiecedFields } from './PiecedFields.tsx';
+import { StripFields } from './StripFields.tsx';
 
 const Row = styled.li`
   & + &[data-whole] {
@@ -34,19 +28,13 @@ const Row = styled.li`
   }
 `;
 
-const corners = BORDER_CORNERS.map((id) => ({ id, name: CORNER_NAMES[id] }));
-const joins = [
-  { id: 'diagonal', name: 'On the diagonal' },
-  { id: 'straight', name: 'Straight across' },
-];
-const directions = [
-  { id: 'crosswise', name: 'Across, joined' },
-  { id: 'lengthwise', name: 'Along the selvage' },
-];
+/** Plain squares stand at its corners. */
+const hasCornerSquares = ({ corners, pieced }: Plan['borders'][number]): boolean =>
+  corners === 'squares' && !(pieced?.corner === 'unit' && piecedKind(pieced.kind).turnsCorner);
 
 /**
- * The stack of borders from the centre out. Beside the setting only width and cloth; `whole` adds how
- * the corners turn, how strips are cut and joined, another width at top and bottom, and a repeat to fit.
+ * The stack of borders from the centre out. Beside the setting only width and cloth; `whole` adds what
+ * it is made of, how its corners turn, how strips are cut and joined, and what repeats in it.
  */
 export function BordersSection({ whole = false }: { whole?: boolean }) {
   const plan = useAppSelector(selectPlan);
@@ -100,50 +88,26 @@ export function BordersSection({ whole = false }: { whole?: boolean }) {
                     onCommit={(width) => edit((p) => withBorderWidth(p, i, 'ends', width))}
                   />
                 )}
-                {whole && (
-                  <>
-                    {even && (
-                      <LengthField
-                        label={`${name}, top and bottom`}
-                        value={border.ends}
-                        unit={unit}
-                        onCommit={(ends) => change(i, { ends })}
-                      />
-                    )}
-                    <ChoiceField
-                      label="Corners"
-                      labelled
-                      value={border.corners}
-                      choices={corners}
-                      onChange={(id) => change(i, { corners: id as BorderCorners })}
-                    />
-                    <ChoiceField
-                      label="Cut"
-                      labelled
-                      value={border.cut}
-                      choices={directions}
-                      onChange={(id) => change(i, { cut: id as 'crosswise' | 'lengthwise' })}
-                    />
-                    {border.cut === 'crosswise' && (
-                      <ChoiceField
-                        label="Joined"
-                        labelled
-                        value={border.joins}
-                        choices={joins}
-                        onChange={(id) => change(i, { joins: id as 'diagonal' | 'straight' })}
-                      />
-                    )}
-                    <RepeatFields index={i} />
-                  </>
-                )}
+                {whole && !settingOf(plan.setting.kind).quilted && <PiecedFields index={i} />}
+                {whole && !border.pieced && <StripFields index={i} />}
                 <div className="cloth">
                   <ChoiceField
-                    label={`Cloth of border ${i + 1}`}
+                    label={border.pieced ? `First cloth of border ${i + 1}` : `Cloth of border ${i + 1}`}
                     value={border.fabric}
                     choices={fabrics}
                     onChange={(fabric) => change(i, { fabric })}
                   />
-                  {whole && border.corners === 'squares' && (
+                  {whole && border.pieced && (
+                    <ChoiceField
+                      label={`Second cloth of border ${i + 1}`}
+                      value={border.pieced.fabric}
+                      choices={fabrics}
+                      onChange={(fabric) =>
+                        edit((p) => withFabric(p, { what: 'border-second', border: border.id }, fabric))
+                      }
+                    />
+                  )}
+                  {whole && hasCornerSquares(border) && (
                     <ChoiceField
                       label={`Cloth of the corner squares of border ${i + 1}`}
                       value={border.cornerFabric}

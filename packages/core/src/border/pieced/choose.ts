@@ -1,4 +1,7 @@
 import type { PiecedKindId } from '../../choice/pieced-borders.ts';
+import { valueOf } from '../../colour/colour.ts';
+import { type FabricUse, TURN_FABRICS } from '../../piece/piece.ts';
+import { clothsFor, fabricById, fabricUses } from '../../plan/fabric-use.ts';
 import type { Plan } from '../../plan/shape.ts';
 import { piecedKind } from './registry.ts';
 
@@ -32,13 +35,26 @@ export function withPieced(plan: Plan, index: number, kind: PiecedKindId | null)
   });
 }
 
-/** A second cloth beside a border's own: the sash's, where that is another; else any other there is. */
-function secondCloth({ fabrics, fabricFor, borders }: Plan, first: string): string {
-  const others = [
-    borders.at(-2)?.fabric,
-    fabricFor.cornerstone,
-    fabricFor.sash,
-    ...fabrics.map(({ id }) => id),
-  ];
-  return others.find((id) => id !== undefined && id !== first && id !== 'batting') ?? first;
+/**
+ * A second cloth beside a border's own: of those that are seen on the top the one that stands out most against it, so
+ * that the units can be told apart.
+ */
+function secondCloth(plan: Plan, first: string): string {
+  const own = valueOf(fabricById(plan, first).colour);
+  const seen = new Set(fabricUses(plan).flatMap((use) => (isSeen(use.what) ? clothsFor(plan, use) : [])));
+  const others = plan.fabrics.filter(({ id }) => id !== first && seen.has(id));
+  const apart = ({ colour }: Plan['fabrics'][number]) => Math.abs(valueOf(colour) - own);
+  return (
+    others.reduce<Plan['fabrics'][number] | null>(
+      (best, cloth) => (best && apart(best) >= apart(cloth) ? best : cloth),
+      null,
+    )?.id ?? first
+  );
 }
+
+/** Layers are not; what closes the edge is of the top's cloths. */
+const isSeen = (what: FabricUse['what']): boolean =>
+  what === 'border' ||
+  what === 'border-corner' ||
+  what === 'binding' ||
+  (TURN_FABRICS as readonly string[]).includes(what);
