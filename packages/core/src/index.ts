@@ -69,6 +69,7 @@ export {
   afterPiece,
   type AtMachine,
   atMachine,
+  actsWith,
   placedBefore,
   type Placing,
   rowsOf,

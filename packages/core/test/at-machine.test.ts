@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import {
+  actsWith,
   afterPiece,
   type AtMachine,
   atMachine,
   computeQuilt,
+  easeSays,
   centreWithSeamError,
   guideOf,
   judgePart,
@@ -16,6 +18,7 @@ import {
   sewingOf,
   sewRecord,
   startBorder,
+  withPieced,
 } from '../src/index.ts';
 import { inchPlan, wholeSetting } from './support/plans.ts';
 
@@ -65,6 +68,67 @@ class Machine {
     return true;
   }
 }
+
+describe('units that are sewn in one go', () => {
+  test('a unit that was measured is trimmed or made again, never eased', () => {
+    const unit = { meant: 4.5, other: 4.5, ease: 0 };
+    expect(judgePart(unit, 4.5625, 'in').kind).toBe('true');
+    expect(judgePart(unit, 4.75, 'in')).toEqual({ kind: 'again', text: '1/4″ too large: trim it.' });
+    expect(judgePart(unit, 4.375, 'in').text).toBe('1/8″ too small: its seams are fat. Make it again.');
+    expect(easeSays({ width: 0, height: 0 }, 'in')).toBe('trimmed to that');
+  });
+  const pieced = (kind: 'half-square' | 'keys' | 'checkers') => {
+    const machine = new Machine(withPieced(sampler(), 0, kind));
+    const { at, guide } = machine.now();
+    const step = guide.findIndex(({ id }) => id.endsWith(kind === 'keys' ? '-joined' : '-units'));
+    const first = at.acts.findIndex((act) => act.step === step);
+    machine.done(at.acts.slice(0, first));
+    return { machine, step };
+  };
+  test.each(['half-square', 'keys', 'checkers'] as const)(
+    '%s: one press sews them all, one takes them all back',
+    (kind) => {
+      const { machine, step } = pieced(kind);
+      const seams = machine.now().guide[step]!.seams.length;
+      const state = () => {
+        const { at } = machine.now();
+        return [at.steps[step]!.done, at.next !== null && at.acts[at.next]!.kind];
+      };
+      expect(seams).toBeGreaterThan(20);
+      const { at, guide } = machine.now();
+      machine.done(actsWith(at, guide, at.acts[at.next!]!));
+      expect(state()).toEqual([seams, 'press']);
+      const then = machine.now();
+      machine.undone(
+        actsWith(
+          then.at,
+          then.guide,
+          then.at.acts.findLast(({ done }) => done)!,
+        ),
+      );
+      expect(state()).toEqual([0, 'seam']);
+    },
+  );
+  test('one by one they are acts of their own, as the press is', () => {
+    const machine = new Machine(
+      (() => {
+        const plan = withPieced(sampler(), 0, 'half-square');
+        return {
+          ...plan,
+          borders: plan.borders.map((b) => ({
+            ...b,
+            pieced: b.pieced && { ...b.pieced, made: 'one' as const },
+          })),
+        };
+      })(),
+    );
+    const { at, guide } = machine.now();
+    for (const act of at.acts) expect(actsWith(at, guide, act)).toEqual([act]);
+    const whole = new Machine(withPieced(sampler(), 0, 'half-square')).now();
+    const press = whole.at.acts.find(({ key }) => key.endsWith('-units'))!;
+    expect(actsWith(whole.at, whole.guide, press)).toEqual([press]);
+  });
+});
 
 describe('at the machine', () => {
   test('seams in their order, the iron after each step, then layers, quilting and edge; all is done at last', () => {

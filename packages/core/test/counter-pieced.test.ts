@@ -39,6 +39,11 @@ describe('a pieced border round a top (rules PB-2 and BO-7)', () => {
       headline: 'Spacer 1 1/2″, then 70 half-square units',
       json: { across: 16, down: 19, spacer: { sides: 1.5, ends: 1.5 } },
     });
+    const { said } = answerTo('pieced-border', asked);
+    // 70 units, two at a time.
+    expect(said.filter(({ what }) => /how many/.test(what)).map(({ figure }) => figure.value)).toEqual([
+      35, 35,
+    ]);
     const made = quiltFromCounter('pieced-border', asked, 'in');
     if (!made.ok) throw new Error(made.line);
     const quilt = computeQuilt(made.plan);

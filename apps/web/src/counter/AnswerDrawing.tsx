@@ -20,7 +20,7 @@ interface AnswerDrawingProps {
 /** Stands for whatever cloth was asked about, by day and in the evening. */
 const CLOTH = '#d8a13a';
 /** Topics whose answer is the quilt it begins. */
-const QUILTS = ['triangles', 'setting', 'quilted-blocks'];
+const QUILTS = ['triangles', 'setting', 'quilted-blocks', 'pieced-border'];
 
 /** The answer drawn to scale, where that helps to believe it; nothing otherwise. */
 export function AnswerDrawing({ topic, asked, unit, answer: { drawn } }: AnswerDrawingProps) {

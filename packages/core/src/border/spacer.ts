@@ -36,7 +36,7 @@ function runsOn({ corners, sides, ends }: Plan['borders'][number]): { top: numbe
 }
 
 /** Length a border repeats in: its units', or its print's; null where it has none. */
-export const repeatOf = (border: Plan['borders'][number]): number | null =>
+const repeatOf = (border: Plan['borders'][number]): number | null =>
   isPieced(border) ? piecedRepeat(border) : border.repeat;
 
 /** Repeats along the border at `index`; null when its cloth has none. `sizes` are the layout's. */

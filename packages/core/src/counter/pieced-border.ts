@@ -4,6 +4,7 @@ import { type UnitsAlong, unitLength, unitsRound } from '../border/pieced/fit.ts
 import { piecedKind } from '../border/pieced/registry.ts';
 import { spacerFits, withSpacer } from '../border/spacer.ts';
 import { PIECED_KINDS, PIECED_NAMES, type PiecedKindId } from '../choice/pieced-borders.ts';
+import { cutsOfTop, cuttingList } from '../cutting/top-cuts.ts';
 import { countOf, numberOf } from '../figure/figure.ts';
 import { layOut } from '../layout/lay-out.ts';
 import { formatLength, formatSize, formatWithUnit, formatWorking } from '../length/format.ts';
@@ -62,6 +63,10 @@ export const piecedBorder: Topic = {
         ...(fit ? [{ what: 'Spacer, finished, top and bottom', figure: fit.ends }] : []),
         along('Along top and bottom, each', across, border, unit),
         along('At the sides, each', down, border, unit),
+        ...patchesOf(plan).map(({ name, squares, count }) => ({
+          what: `${name}, how many${squares ? ' squares' : ''}`,
+          figure: squares?.count ?? count,
+        })),
         ...patches,
       ],
     };
@@ -98,6 +103,10 @@ function bareOf(question: Question): Plan {
   const border = startBorder('1', lengthIn(question, 'depth'), 'border');
   return withPieced({ ...top, borders: [border] }, 0, given['of'] as PiecedKindId);
 }
+
+/** What is cut for the units. */
+const patchesOf = (plan: Plan) =>
+  cuttingList(plan, cutsOfTop(plan, layOut(plan))).filter(({ role }) => role === 'border-patch');
 
 /** That top with the spacer that makes its units come out, where they do not by themselves. */
 function spaced(plan: Plan): Plan {

@@ -5,6 +5,8 @@ import type { PartSize } from './part-sizes.ts';
 export interface GuideStep extends EdgeStep {
   /** Its seams by their numbers; none for what comes after the top. */
   readonly seams: readonly number[];
+  /** Its seams are sewn in one go and cut apart, not one by one: units of squares left whole, or of strips. */
+  readonly inOneGo?: true;
   /** What the parts it makes should measure when it is done, raw edge to raw edge; empty where that says nothing. */
   readonly measures: readonly PartSize[];
 }

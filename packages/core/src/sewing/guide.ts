@@ -61,6 +61,7 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
       : covered
         ? [...COVERED_STEPS[step.id.startsWith('pairs') ? 'strip' : 'sash']]
         : sewn(told, step, kind),
+    ...(units?.inOneGo ? { inOneGo: true as const } : {}),
     measures: units?.measures ?? partSizes(told, step),
     wrong: [
       ...(units?.wrong ?? goesWrong(kind)),

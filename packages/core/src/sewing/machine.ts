@@ -82,6 +82,15 @@ export function atMachine(
   };
 }
 
+/**
+ * The acts that are done, or taken back, with this one: of a step whose seams are sewn in one go all of them that stand as it
+ * does; otherwise it alone.
+ */
+export const actsWith = ({ acts }: AtMachine, guide: readonly GuideStep[], act: Act): Act[] =>
+  act.kind === 'seam' && guide[act.step]!.inOneGo
+    ? acts.filter(({ kind, step, done }) => kind === 'seam' && step === act.step && done === act.done)
+    : [act];
+
 /** What puts the place before an act: what then counts as sewn or done, and what as not. */
 export interface Placing {
   readonly sewn: readonly Act[];

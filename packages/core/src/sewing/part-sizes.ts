@@ -42,6 +42,7 @@ function easeOf(blocks: number, { width, height }: RawSize, unit: Unit): Ease {
 /** "⅜″ can be eased", or how much across and how much down. */
 export function easeSays({ width, height }: Ease, unit: Unit): string {
   const show = (length: number) => formatWithUnit(length, unit);
+  if (near(width, 0) && near(height, 0)) return 'trimmed to that';
   return near(width, height)
     ? `${show(width)} either way can be eased`
     : `${show(width)} across and ${show(height)} down can be eased`;
@@ -108,6 +109,12 @@ export function judgePart(
   const which = off > 0 ? 'long' : 'short';
   if (Math.abs(off) <= fromInches(1 / 16, unit) + 1e-9)
     return { kind: 'true', text: 'As it should be: go on.' };
+  // What is trimmed is not eased.
+  if (near(ease, 0))
+    return {
+      kind: 'again',
+      text: off > 0 ? `${show} too large: trim it.` : `${show} too small: its seams are fat. Make it again.`,
+    };
   if (Math.abs(off) <= ease + 1e-9)
     return { kind: 'ease', text: `${show} too ${which}: ease it in, the longer one underneath, pins close.` };
   if (Math.abs(measured - other) <= ease + 1e-9)

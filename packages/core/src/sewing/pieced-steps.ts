@@ -43,7 +43,10 @@ export interface UnitFacts {
 }
 
 /** What is said of a step at which the units of a pieced border are made or joined; null for every other. */
-export function unitStep(told: Told, step: SewnStep): (UnitStep & Pick<GuideStep, 'measures'>) | null {
+export function unitStep(
+  told: Told,
+  step: SewnStep,
+): (UnitStep & Pick<GuideStep, 'measures' | 'inOneGo'>) | null {
   const { plan } = told;
   const at = plan.borders.findIndex(
     (border) => isPieced(border) && step.id.startsWith(`border-${border.id}-`),
@@ -52,11 +55,22 @@ export function unitStep(told: Told, step: SewnStep): (UnitStep & Pick<GuideStep
   if (!border || !isPieced(border)) return null;
   const which = step.id.slice(`border-${border.id}-`.length);
   const { seams } = piecedKind(border.pieced.kind);
-  if (which === 'joined') return joined(factsOf(told, border, at, ARROWS), step);
+  if (which === 'joined')
+    return {
+      ...joined(factsOf(told, border, at, ARROWS), step),
+      // Keys of strips are sewn before they are cut.
+      ...(border.pieced.kind === 'keys' && border.pieced.made === 'strips' ? { inOneGo: true as const } : {}),
+    };
   if (!seams(border.pieced).some(({ id }) => id === which)) return null;
   const facts = factsOf(told, border, at, pressedTo(told, step, border));
   const said = UNIT_WORDS[border.pieced.kind](facts, which);
-  return said && { ...said, measures: which === 'units' ? [unitSize(facts, step)] : [] };
+  return (
+    said && {
+      ...said,
+      measures: which === 'units' ? [unitSize(facts, step)] : [],
+      ...(border.pieced.made === 'one' ? {} : { inOneGo: true as const }),
+    }
+  );
 }
 
 const ARROWS = 'Press them as the arrows show.';
@@ -81,13 +95,13 @@ function pressedTo(
 }
 
 /** What a unit should measure: it is trimmed to that, so nothing of it is eased. */
-const unitSize = ({ border, making, unit }: UnitFacts, step: SewnStep): PartSize => ({
+const unitSize = ({ border, making }: UnitFacts, step: SewnStep): PartSize => ({
   id: step.id,
   what: `Each ${piecedKind(border.pieced.kind).one}`,
   count: making.units.value,
   width: making.raw.along.value,
   height: making.raw.depth.value,
-  ease: { width: fromInches(TAKEN_IN_INCHES, unit), height: fromInches(TAKEN_IN_INCHES, unit) },
+  ease: { width: 0, height: 0 },
 });
 
 function factsOf({ plan, sizes }: Told, border: PiecedBorder, at: number, pressed: string): UnitFacts {

@@ -5,6 +5,7 @@ import { useAppDispatch } from '../../app/store.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
+import { actTitle, lowered } from './actTitle.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { placePut } from './sewing.ts';
 import type { AtSewing } from './useSewing.ts';
@@ -64,6 +65,8 @@ export function LostPlace({
   const row = rowAt(Math.min(found, at.acts.length - 1));
   const inRow = own.filter(({ act }) => words.row(way.seams[act.seam!]!.b) === row);
   const next = at.acts[found];
+  // What is sewn in one go has no first seam of its own.
+  const whole = guide[step]!.inOneGo ?? false;
   return (
     <Sheet title="Where was I?" width={720} isOpen onClose={onClose}>
       <Halves>
@@ -78,7 +81,7 @@ export function LostPlace({
               setFound(firstIn(at.acts.flatMap((act, i) => (act.step === Number(to) ? [{ act, i }] : []))))
             }
           />
-          {rows.length > 1 && (
+          {rows.length > 1 && !whole && (
             <ChoiceField
               label="The row"
               labelled
@@ -89,7 +92,7 @@ export function LostPlace({
               }
             />
           )}
-          {inRow.length > 0 && (
+          {inRow.length > 0 && !whole && (
             <ChoiceField
               label="The first seam not fully sewn"
               labelled
@@ -103,7 +106,7 @@ export function LostPlace({
           )}
           <p className="found" role="status">
             {next
-              ? `Then the next is: ${next.seam === null ? (next.kind === 'press' ? 'press what was sewn' : guide[next.step]!.title) : words.seam(way.seams[next.seam]!)}.`
+              ? `Then the next is: ${next.seam === null ? lowered(actTitle(next, sewing)) : actTitle(next, sewing)}.`
               : 'Then all is done.'}
           </p>
           <Button

@@ -1,4 +1,5 @@
 import {
+  actsWith,
   formatSize,
   easeSays,
   howSidesLie,
@@ -22,6 +23,7 @@ import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { LostPlace } from './LostPlace.tsx';
 import { actsDone, actsUndone } from './sewing.ts';
 import { type AtSewing, useSewing } from './useSewing.ts';
+import { actTitle, lowered } from './actTitle.ts';
 import { TwoSides } from './TwoSides.tsx';
 import { useWorkAfter } from '../useWorkAfter.ts';
 import { useAwake } from './useAwake.ts';
@@ -156,19 +158,21 @@ function Machine({ sewing }: { sewing: AtSewing }) {
   const { at, way, guide, words, parts } = sewing;
   const act = at.next === null ? null : at.acts[at.next]!;
   const last = at.acts.findLast(({ done }) => done) ?? null;
-  const after = at.next === null ? null : (at.acts[at.next + 1] ?? null);
+  const now = act ? actsWith(at, guide, act) : [];
+  const after = act ? (at.acts[at.acts.indexOf(now.at(-1)!) + 1] ?? null) : null;
   const done = () => {
     if (!act) return;
-    void dispatch(actsDone(sewing, [act]));
+    void dispatch(actsDone(sewing, now));
     if (after) void dispatch(clockMoved('sew', guide[after.step]!.title));
   };
-  const back = () => last && void dispatch(actsUndone([last]));
+  const back = () => last && void dispatch(actsUndone(actsWith(at, guide, last)));
   useKeys(lost.open !== null ? null : done, lost.open !== null ? null : back);
   const step = act ? guide[act.step]! : null;
-  const hand = act?.seam ?? null;
+  // What is sewn in one go is told and drawn as a step.
+  const hand = step?.inOneGo ? null : (act?.seam ?? null);
   const seam = hand === null ? null : way.seams[hand]!;
   const inHand = sizesInHand(sewing, plan, hand, step);
-  const title = act ? titleOf(act, sewing) : 'All is done';
+  const title = act ? actTitle(act, sewing) : 'All is done';
   return (
     <Page>
       <div className="bar">
@@ -237,7 +241,7 @@ function Machine({ sewing }: { sewing: AtSewing }) {
           <Button look="main" isDisabled={act === null} onPress={done}>
             {act === null
               ? 'Nothing more to do'
-              : `${act.kind === 'seam' ? 'Sewn' : act.kind === 'press' ? 'Pressed' : 'Done'}.${after ? ` Next: ${lower(titleOf(after, sewing))}` : ''}`}
+              : `${act.kind === 'seam' ? 'Sewn' : act.kind === 'press' ? 'Pressed' : 'Done'}.${after ? ` Next: ${lowered(actTitle(after, sewing))}` : ''}`}
             <kbd>space or pedal</kbd>
           </Button>
         </span>
@@ -263,19 +267,11 @@ function sizesInHand(
   return [{ id: the, what: `${the[0]!.toUpperCase()}${the.slice(1)}`, ...rawSizeOf(made, seam), ease: null }];
 }
 
-const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1);
-
-function titleOf(
-  { kind, seam, step }: AtSewing['at']['acts'][number],
-  { way, guide, words }: AtSewing,
-): string {
-  if (seam !== null) return words.seam(way.seams[seam]!);
-  return kind === 'press' ? 'Press what was sewn' : guide[step]!.title;
-}
-
 function saysOf(act: AtSewing['at']['acts'][number] | null, step: AtSewing['guide'][number] | null): string {
   if (!act || !step) return 'Every seam is sewn and every step done. Put your feet up.';
-  if (act.kind === 'press') return `${step.does.at(-1) ?? ''}`;
+  // From the iron on: a unit is trimmed when it is pressed.
+  if (act.kind === 'press')
+    return step.does.slice(step.does.findLastIndex((does) => /^(Press|Set) /.test(does))).join(' ');
   return [step.pick, ...step.does].join(' ');
 }
 

@@ -30,6 +30,7 @@ import { StageGrid, StageSide } from '../stageLayout.ts';
 import { FatSeam } from './FatSeam.tsx';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { actsDone, actsUndone, partMeasured } from './sewing.ts';
+import { actTitle, lowered } from './actTitle.ts';
 import { TwoSides } from './TwoSides.tsx';
 import { type AtSewing, useSewing } from './useSewing.ts';
 import { WaysToSew } from './WaysToSew.tsx';
@@ -168,7 +169,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
   const plan = useAppSelector(selectPlan);
   const { layout } = useAppSelector(selectQuilt);
   const id = useAppSelector((s) => s.saving.id)!;
-  const { at, guide, way, pressing, words } = sewing;
+  const { at, guide, way, pressing } = sewing;
   const here = at.next === null ? guide.length - 1 : at.acts[at.next]!.step;
   const [open, setOpen] = useState<number | null>(null);
   const shown = open ?? here;
@@ -178,9 +179,7 @@ function Sewing({ sewing }: { sewing: AtSewing }) {
   const told =
     at.next === null
       ? 'All is sewn.'
-      : hand === null
-        ? `Next: ${at.acts[at.next]!.kind === 'press' ? 'press what was sewn' : guide[here]!.title.toLowerCase()}`
-        : `Next: ${words.seam(way.seams[hand]!)}`;
+      : `Next: ${hand === null ? lowered(actTitle(at.acts[at.next]!, sewing)) : actTitle(at.acts[at.next]!, sewing)}`;
   return (
     <StageGrid>
       <Board>
@@ -283,7 +282,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
       <p>
         <Lengths text={pick} />
       </p>
-      {first !== null && (
+      {first !== null && !step.inOneGo && (
         <div className="lies">
           <TwoSides {...{ plan, layout, sewing }} seam={first} />
         </div>
@@ -299,7 +298,7 @@ function StepBody({ step, number, sewing }: { step: GuideStep; number: number; s
       {measuredHere(guide, number) && <MeasureSection />}
       {wrong.map((line) => (
         <p className="wrong" key={line}>
-          {line}
+          <Lengths text={line} />
         </p>
       ))}
       {cautions.length > 0 && <Caution>{cautions.join(' ')}</Caution>}

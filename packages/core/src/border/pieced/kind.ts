@@ -12,7 +12,7 @@ export interface Patch {
 }
 
 /** Where a unit stands along its side. */
-export interface UnitPlace {
+interface UnitPlace {
   /** From 0, clockwise. */
   readonly index: number;
   /** What of a checkered ground its first square would be, counted round the whole border: 0 or 1. */
@@ -26,12 +26,12 @@ export interface UnitBox {
 }
 
 /** What a patch is cut as, before seams: by its finished size. */
-export type PatchCut =
+type PatchCut =
   | { readonly shape: 'half-square' | 'quarter-square'; readonly side: number }
   | { readonly shape: 'rectangle'; readonly width: number; readonly length: number };
 
 /** Patches of a unit that are joined at one sitting: pairs by their numbers. */
-export interface UnitSeams {
+interface UnitSeams {
   readonly id: string;
   /** "Make the half-square units of border 2", by what the border is called. */
   readonly title: (border: string) => string;
