@@ -30,6 +30,21 @@ test('made for a bed: what it asks, what hangs over, and where the target lies',
   await expect(page.getByText(/cannot be right/).first()).toBeVisible();
   await choose(page, /Made for/, 'None');
   await expect(page.getByText('than the target')).toHaveCount(0);
+  // What it does as it stands, said and drawn; its corners at the foot cut out for posts from the same drops.
+  await choose(page, /Made for/, 'A bed');
+  await expect(page.getByTestId('target-size')).toContainText('As it stands it hangs');
+  await page.getByText('On the bed', { exact: true }).click();
+  await expect(
+    page
+      .locator('svg text')
+      .filter({ hasText: /^\d.*″$/ })
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Edge' }).click();
+  await page.getByRole('button', { name: /Cut the foot out for bed posts/ }).click();
+  await expect(page.getByRole('button', { name: /Cut out for bed posts/ })).toBeVisible();
+  await expect(page.getByText('Cut the foot out for bed posts')).toBeHidden();
+  await saved(page);
 });
 
 test('on point with a float: set in the panel, dragged on its tape; the exact rule', async ({

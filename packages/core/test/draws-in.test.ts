@@ -1,4 +1,4 @@
-import { footRadius, measuredAfter, measuredSays, recordCard, startBed } from '../src/index.ts';
+import { footRadius, measuredAfter, measuredSays, postCutOut, recordCard, startBed } from '../src/index.ts';
 import { computeQuilt, type LogEntry, type Plan } from '../src/index.ts';
 import { drawsIn, plannedFor } from '../src/layer/draws-in.ts';
 import { markTop } from '../src/layer/marking.ts';
@@ -87,4 +87,13 @@ test('the foot is rounded by the drop, the lesser where they differ', () => {
     footRadius({ ...bed, drop: { left, right, foot } });
   expect([hanging(12, 12, 12), hanging(10, 12, 14), hanging(12, 12, 0)]).toEqual([12, 10, null]);
   expect([footRadius(null), footRadius({ of: 'size', width: 60, height: 70 })]).toEqual([null, null]);
+});
+
+// Rule TG-4: the drop at the side by the drop at the foot, of two sides that differ the lesser.
+test('corners for the posts of a bed are cut out by the drops', () => {
+  const bed = startBed('us-queen', 'in');
+  const hanging = (left: number, right: number, foot: number) =>
+    postCutOut({ ...bed, drop: { left, right, foot } });
+  expect(hanging(14, 15, 11)).toEqual({ across: 14, down: 11 });
+  expect([hanging(0, 12, 11), hanging(12, 12, 0), postCutOut(null)]).toEqual([null, null, null]);
 });

@@ -22,9 +22,10 @@ const anyEdge = fc
   .record({
     width: eighths(30, 100),
     height: eighths(30, 100),
-    shape: fc.constantFrom('square', 'rounded', 'clipped', 'scalloped'),
+    shape: fc.constantFrom('square', 'rounded', 'clipped', 'posts', 'scalloped'),
     corners: fc.constantFrom('all', 'foot'),
     radius: eighths(1, 12),
+    cutOut: fc.record({ across: eighths(1, 12), down: eighths(1, 14) }),
     sides: fc.subarray([...SIDES], { minLength: 1 }),
     scallopWidth: eighths(4, 9),
     depth: fc.integer({ min: 2, max: 16 }).map((n) => n / 8),
@@ -51,6 +52,29 @@ describe('the edge of a quilt', () => {
     const outline = edgeOutline(quilt, form({ shape: 'clipped', radius: 10 }));
     expect(outline.length).toBeCloseTo(2 * (40 + 52) + 4 * 10 * Math.SQRT2, 9);
     expect(outline.turns.map((t) => Math.round(t.angle))).toEqual(Array.from({ length: 8 }, () => 135));
+  });
+  // Rule TG-4, geometry: what is cut out of two sides lies inside, so the way round is as long; each corner is three.
+  test('corners cut out for posts at the foot: as long all round, 14 × 11 gone at each, three turns for one', () => {
+    const outline = edgeOutline(
+      quilt,
+      form({ shape: 'posts', corners: 'foot', cutOut: { across: 14, down: 11 } }),
+    );
+    expect(outline.length).toBeCloseTo(2 * (60 + 72), 9);
+    const polygon = edgePolygon(outline, 1);
+    expect(areaOf(polygon)).toBeCloseTo(60 * 72 - 2 * 14 * 11, 9);
+    // The corner of the bed lies on the inner corner: 14 in from the side, 11 up from the foot.
+    expect(polygon).toContainEqual({ x: 46, y: 61 });
+    expect(polygon).toContainEqual({ x: 14, y: 61 });
+    expect(outline.turns.map(({ angle, kind }) => [Math.round(angle), kind])).toEqual([
+      [90, 'corner'],
+      [90, 'corner'],
+      [90, 'corner'],
+      [270, 'valley'],
+      [90, 'corner'],
+      [90, 'corner'],
+      [270, 'valley'],
+      [90, 'corner'],
+    ]);
   });
   test('a square edge has four corners, each at the end of its side', () => {
     const { turns, length } = edgeOutline(quilt);

@@ -67,6 +67,7 @@ const anyEdgedPlan: fc.Arbitrary<Plan> = fc
       shape: fc.constantFrom(...EDGE_SHAPES),
       corners: fc.constantFrom('all' as const, 'foot' as const),
       radius: eighths(1, 8),
+      cutOut: fc.record({ across: eighths(2, 10), down: eighths(2, 10) }),
       scallop: fc.record({
         width: eighths(3, 10),
         depth: eighths(1, 2),

@@ -1,5 +1,6 @@
 import { chosenSewing } from '../src/sewing/chosen.ts';
 import {
+  planProblems,
   CAUTIONS,
   cautionsOf,
   computeQuilt,
@@ -78,6 +79,32 @@ describe('a binding', () => {
     expect(told(edged({ shape: 'rounded' }))).not.toContain('fold the strip straight up');
     expect(told(edged({ shape: 'scalloped' }))).toContain('stop with the needle down');
     expect(told(sampler())).toContain('fold the strip straight up');
+  });
+});
+
+describe('the edge gets its shape when it is trimmed', () => {
+  const shaped = (edge: Partial<Plan['edge']>) => step(edged(edge), 'trim').does.join(' ');
+  test('each shape in its own words, with its own figures; a square one keeps its corners', () => {
+    expect(shaped({ shape: 'rounded', radius: 7, corners: 'foot' })).toContain(
+      'Round the two corners at the foot: from a point 7″ in from both edges',
+    );
+    expect(shaped({ shape: 'clipped', radius: 5 })).toContain(
+      'Cut all four corners off: mark 5″ from the corner',
+    );
+    expect(shaped({ shape: 'posts', corners: 'foot', cutOut: { across: 9, down: 6 } })).toContain(
+      'mark 9″ from the side and 6″ from the foot',
+    );
+    expect(shaped({ shape: 'scalloped' })).toContain('Mark the scallops with their templates');
+    expect(shaped({})).not.toMatch(/Round|Cut .* (off|out)|Mark/);
+  });
+  test('a binding in a corner for a post is pivoted in; a facing, a flange and points cannot follow it', () => {
+    expect(step(edged({ shape: 'posts' }), 'binding').does.join(' ')).toContain('In each inner corner clip');
+    for (const finishes of [['facing'], ['flange', 'binding'], ['prairie-points'], ['self-binding']] as const)
+      expect(planProblems(edged({ shape: 'posts', finishes: [...finishes] })).length).toBeGreaterThan(0);
+    for (const finishes of [['binding'], ['turned-edge'], ['piping', 'binding']] as const)
+      expect(planProblems(edged({ shape: 'posts', finishes: [...finishes] }))).toEqual([]);
+    const wide = edged({ shape: 'posts', corners: 'foot', cutOut: { across: 39, down: 6 } });
+    expect(planProblems(wide).map(({ path }) => path.join('.'))).toEqual(['edge.cutOut.across']);
   });
 });
 

@@ -1,7 +1,16 @@
-import { type BandHandle, fabricById, formatSize, fromInches, type Layout, type Plan } from '@lattice/core';
-import { memo, useDeferredValue, useMemo } from 'react';
+import {
+  type BandHandle,
+  fabricById,
+  formatSize,
+  fromInches,
+  type Layout,
+  onBed,
+  type Plan,
+} from '@lattice/core';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { Lengths } from '../design/Lengths.tsx';
 import type { Drawn } from '../quilt/selectors.ts';
+import { BedUnder } from './BedUnder.tsx';
 import { LitParts } from './litParts.ts';
 import { GrainMarks } from './marks.tsx';
 import { partPath } from './paths.ts';
@@ -70,6 +79,8 @@ export function QuiltBoard({
   const answering = useDeferredValue(layout);
   const target = quilt.target && { width: quilt.target.width.value, height: quilt.target.height.value };
   const size = { width: layout.finished.width.value, height: layout.finished.height.value };
+  const [lying, setLying] = useState(false);
+  const bed = onBed(plan.target, size, unit);
   const shown = {
     width: Math.max(size.width, target?.width ?? 0),
     height: Math.max(size.height, target?.height ?? 0),
@@ -84,14 +95,15 @@ export function QuiltBoard({
     return cut ? fabricById(plan, cut.fabric).colour : null;
   };
   const partsOf = (handle: BandHandle) => {
-    // A border's own strips; for a length of the setting, whatever has the role of the divisions it moves.
+    // A border's own strips, or its patches; for a length of the setting, whatever has the role of the divisions it moves.
     const roles = [...layout.bands.across, ...layout.bands.down].flatMap(({ role, moves }) =>
       moves?.what === 'setting' && handle.what === 'setting' && moves.key === handle.key ? [role] : [],
     );
     return Object.values(layout.parts)
       .filter(({ cutFrom, role }) =>
         handle.what === 'border'
-          ? cutFrom?.use.what === 'border' && cutFrom.use.border === plan.borders[handle.index]?.id
+          ? (cutFrom?.use.what === 'border' || cutFrom?.use.what === 'border-second') &&
+            cutFrom.use.border === plan.borders[handle.index]?.id
           : roles.includes(role),
       )
       .map((part) => part.key);
@@ -110,9 +122,16 @@ export function QuiltBoard({
         )
       }
       marks={
-        <Mark isSelected={grain} onChange={onGrain}>
-          Straight grain
-        </Mark>
+        <>
+          {bed && (
+            <Mark isSelected={lying} onChange={setLying}>
+              On the bed
+            </Mark>
+          )}
+          <Mark isSelected={grain} onChange={onGrain}>
+            Straight grain
+          </Mark>
+        </>
       }
     >
       {({ scale }) => (
@@ -124,6 +143,7 @@ export function QuiltBoard({
           {grain && <GrainMarks layout={layout} most={fromInches(4, unit)} />}
           <HitAreas layout={answering} onPoint={onPoint} />
           {over && <Lit path={over} />}
+          {bed && lying && <BedUnder {...{ bed, size, unit }} />}
           {target && <TargetLine {...{ target, shown, scale }} />}
         </>
       )}

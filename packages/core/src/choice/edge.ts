@@ -1,5 +1,5 @@
 /** Shapes a quilt's edge can have. */
-export const EDGE_SHAPES = ['square', 'rounded', 'clipped', 'scalloped'] as const;
+export const EDGE_SHAPES = ['square', 'rounded', 'clipped', 'posts', 'scalloped'] as const;
 export type EdgeShape = (typeof EDGE_SHAPES)[number];
 
 /** As they read on a card. */
@@ -7,6 +7,7 @@ export const EDGE_SHAPE_NAMES: Readonly<Record<EdgeShape, string>> = {
   square: 'Square corners',
   rounded: 'Rounded corners',
   clipped: 'Corners cut off',
+  posts: 'Cut out for bed posts',
   scalloped: 'Scallops',
 };
 

@@ -91,7 +91,8 @@ function bottomSpan({ runs, width, height, scallops }: EdgeOutline): [number, nu
     const low = Math.min(run.from.y, run.to.y) > height / 2 && run.to.x < run.from.x - TOLERANCE;
     const side =
       run.kind === 'line'
-        ? Math.abs(run.from.y - run.to.y) < 1e-9
+        ? // A corner that is cut out runs level too, a drop above it.
+          run.side === 'bottom'
         : scallops !== null && run.from.x <= width - insetAt('right') && run.to.x >= insetAt('left');
     if (low && side) span = [span?.[0] ?? along, along + run.length];
     along += run.length;

@@ -38,6 +38,12 @@ export function lengthAround(
       straight,
       `− ${2 * shaped} × ${show(radius)} + ${shaped} × π × ${show(radius)} ÷ 2 = ${formatExact(length)}`,
     );
+  if (shape === 'posts')
+    return lengthOf(
+      length,
+      straight,
+      'Corners cut out change nothing: what they take from two sides lies inside them',
+    );
   if (shape === 'clipped')
     return lengthOf(
       length,

@@ -30,6 +30,8 @@ const CORNERS: Readonly<Record<Plan['edge']['shape'], (seam: string) => string>>
     `At each corner stop ${seam} before the edge and backstitch; fold the strip straight up, then down along the next side, and begin again at the edge.`,
   clipped: (seam) =>
     `At each corner stop ${seam} before the edge and backstitch; fold the strip away along the next side’s line, then down along it, and begin again at the edge.`,
+  posts: (seam) =>
+    `At each outer corner stop ${seam} before the edge and backstitch; fold the strip straight up, then down along the next side, and begin again at the edge. In each inner corner clip the quilt’s edge to within a thread of the seam, stop with the needle down, pull the edge straight and go on; its fold is laid to a mitre when it is turned.`,
   rounded: () => 'Ease it round the corners without stretching it.',
   scalloped: () =>
     'Ease it round the scallops without stretching it; where two meet stop with the needle down, turn the quilt, and go on without a fold.',

@@ -15,6 +15,10 @@ export interface Mitre {
   readonly says: string;
 }
 
+/** A square corner that turns inward, as where a quilt is cut out for a post (common practice). */
+const INNER =
+  'An inner corner: clip the quilt’s edge to within a thread of the seam. Sew to it, needle down, pull the edge straight and go on; lay a mitre in the fold on both sides when it is turned.';
+
 /** Angles nearer than this are one kind to a quilter: 2° (from memory). */
 const ALIKE_DEGREES = 2;
 
@@ -41,7 +45,10 @@ export function mitresOf({ turns }: EdgeOutline, seam: number, unit: Unit): Mitr
         count,
         kind: 'valley',
         stop: lengthOf(0, 'A valley is pivoted in, needle down'),
-        says: 'Clip the seam allowance in the valley to within a thread of the seam. Sew to it, needle down, straighten the valley and go on; no pleat.',
+        says:
+          angle === 270
+            ? INNER
+            : 'Clip the seam allowance in the valley to within a thread of the seam. Sew to it, needle down, straighten the valley and go on; no pleat.',
       };
     }
     const stop = seam / Math.tan((angle * Math.PI) / 360);

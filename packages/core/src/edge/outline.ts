@@ -47,6 +47,8 @@ export interface EdgeForm {
   readonly shape: EdgeShape;
   readonly corners: 'all' | 'foot';
   readonly radius: number;
+  /** Of a corner that is cut out for a bed post; asked of that shape alone. */
+  readonly cutOut?: { readonly across: number; readonly down: number };
   /** `sides` are those that have them; all where it does not say. */
   readonly scallop: { readonly width: number; readonly depth: number; readonly sides?: readonly Side[] };
 }
@@ -75,17 +77,19 @@ export function edgeOutline(
       ? solveScallops({ width, height }, form.scallop.width, form.scallop.depth, form.scallop.sides)
       : null;
   const shaped = SIDES.map(
-    (side) =>
-      (form.shape === 'rounded' || form.shape === 'clipped') &&
-      (form.corners === 'all' || side === 'right' || side === 'bottom'),
+    (side) => isCornered(form.shape) && (form.corners === 'all' || side === 'right' || side === 'bottom'),
   );
   const radius = Math.min(form.radius, width / 2, height / 2);
+  const { across, down } = form.cutOut ?? { across: 0, down: 0 };
   const runs = SIDES.flatMap((side, i): EdgeRun[] => {
-    const long = side === 'top' || side === 'bottom' ? width : height;
+    const level = side === 'top' || side === 'bottom';
+    const long = level ? width : height;
+    // What a shaped corner takes of this side, and of the next.
+    const [own, next] = form.shape !== 'posts' ? [radius, radius] : level ? [across, down] : [down, across];
     // The corner before this side is the one the side before it ends at.
     const local = scallops
       ? scalloped(long, scallops, side)
-      : plain(long, shaped[(i + 3) % 4]! ? radius : 0, shaped[i]! ? radius : 0, form.shape);
+      : plain(long, shaped[(i + 3) % 4]! ? own : 0, shaped[i]! ? [own, next] : null, form.shape);
     return local.map((run) => placed(run, i, width, height)).filter((run) => run.length > 1e-9);
   });
   return {
@@ -100,10 +104,26 @@ export function edgeOutline(
 
 const at = (x: number, y: number): Point => ({ x, y });
 
-/** A straight side and the corner at its end: square, rounded, or cut off. */
-function plain(long: number, before: number, after: number, shape: EdgeShape): Local[] {
+/** Shapes that are of the corners alone. */
+export const isCornered = (shape: EdgeShape): boolean =>
+  shape === 'rounded' || shape === 'clipped' || shape === 'posts';
+
+/** A straight side and the corner at its end: square, rounded, cut off, or cut out. */
+function plain(
+  long: number,
+  before: number,
+  corner: readonly [after: number, next: number] | null,
+  shape: EdgeShape,
+): Local[] {
+  const [after, next] = corner ?? [0, 0];
   const side: Local = { kind: 'line', from: at(before, 0), to: at(long - after, 0) };
   if (after === 0) return [side];
+  if (shape === 'posts')
+    return [
+      side,
+      { turns: true, kind: 'line', from: at(long - after, 0), to: at(long - after, next) },
+      { turns: true, kind: 'line', from: at(long - after, next), to: at(long, next) },
+    ];
   return shape === 'rounded'
     ? [
         side,

@@ -50,6 +50,18 @@ export function shapeRefusals(plan: Plan, quilt: { width: number; height: number
       message: `A corner of ${show(edge.radius)} is more than half of the quilt’s shorter side: at most ${show(shorter / 2)}.`,
     });
   }
+  if (edge.shape === 'posts') {
+    const { across, down } = edge.cutOut;
+    const most = { across: quilt.width / 2, down: (edge.corners === 'all' ? 0.5 : 1) * quilt.height };
+    for (const way of ['across', 'down'] as const) {
+      const value = way === 'across' ? across : down;
+      if (value < most[way] - 1e-6) continue;
+      said.push({
+        path: ['edge', 'cutOut', way],
+        message: `Corners cut out ${show(value)} ${way} leave nothing of this quilt: less than ${show(most[way])}.`,
+      });
+    }
+  }
   if (edge.shape === 'scalloped') {
     const { width, depth, sides } = edge.scallop;
     const refusal = scallopRefusal(quilt, width, depth, sides);

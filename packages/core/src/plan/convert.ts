@@ -116,6 +116,7 @@ function convertEdge({ edge, binding }: Plan, length: Convert): Pick<Plan, 'edge
     edge: {
       ...edge,
       radius: length(edge.radius),
+      cutOut: { across: length(edge.cutOut.across), down: length(edge.cutOut.down) },
       around: edge.around === null ? null : length(edge.around),
       scallop: { ...scallop, width: length(scallop.width), depth: length(scallop.depth) },
       flange: { ...flange, visible: length(flange.visible) },

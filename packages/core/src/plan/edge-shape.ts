@@ -19,6 +19,8 @@ export const edgeSchema = z.strictObject({
   corners: oneOf('The shaped corners', ['all', 'foot']),
   /** Of a rounded corner; along each side of one that is cut off. */
   radius: length('The corner'),
+  /** What is cut out of a corner for a bed post: along the top or bottom, and along the side. */
+  cutOut: z.strictObject({ across: length('The cut-out across'), down: length('The cut-out down') }),
   scallop: z.strictObject({
     width: length('The scallop’s width'),
     depth: length('The scallop’s depth'),

@@ -273,13 +273,17 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     return { hanging, ...plan };
   },
 
-  // A border may be pieced of units.
-  14: (plan) => ({
-    ...plan,
-    borders: Array.isArray(plan['borders'])
-      ? plan['borders'].map((border: Fields) => ({ pieced: null, ...border }))
-      : plan['borders'],
-  }),
+  // A border may be pieced of units; corners may be cut out for the posts of a bed.
+  14: (plan) => {
+    const cut = plan['unit'] === 'cm' ? 30 : 12;
+    return {
+      ...plan,
+      borders: Array.isArray(plan['borders'])
+        ? plan['borders'].map((border: Fields) => ({ pieced: null, ...border }))
+        : plan['borders'],
+      edge: isFields(plan['edge']) ? { cutOut: { across: cut, down: cut }, ...plan['edge'] } : plan['edge'],
+    };
+  },
 };
 
 /** What a table says of a name it has itself: a document may name anything, and every object has a “constructor”. */

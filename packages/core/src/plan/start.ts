@@ -104,6 +104,7 @@ export const startEdge = (unit: Unit, fabric: string, accent: string): Pick<Plan
     shape: 'square',
     corners: 'all',
     radius: USUAL.cornerRadius[unit],
+    cutOut: { across: USUAL.cutOut[unit], down: USUAL.cutOut[unit] },
     scallop: { width: USUAL.scallopWidth[unit], depth: USUAL.scallopDepth[unit], sides: [...SIDES] },
     around: null,
     finishes: ['binding'],

@@ -1,6 +1,7 @@
 import { CLOSING_NAMES } from '../choice/edge.ts';
 import { bindingSteps } from '../edge/binding-steps.ts';
 import { allowanceBeyond } from '../edge/edge.ts';
+import { shapeSteps } from '../edge/shape-steps.ts';
 import { finishSteps } from '../edge/finish/steps.ts';
 import { hangingSteps } from '../edge/hanging-steps.ts';
 import { wholeFinish } from '../edge/finish/registry.ts';
@@ -139,7 +140,7 @@ const measureRound = (plan: Plan, quilt: Quilt): GuideStep => ({
   id: 'measure-round',
   title: 'Measure round',
   pick: `${quilt.layers ? 'The top' : 'The quilt as it is trimmed'}, ${sizeOf(quilt, plan, quilt.layers ? allowanceBeyond(plan) : 0)}, flat on a table.`,
-  does: [ROUND],
+  does: [...shapeSteps(plan), ROUND],
   wrong: SQUARE,
 });
 
@@ -157,6 +158,7 @@ function trimmed(plan: Plan, quilt: Quilt): GuideStep {
     does: [
       `Trim ${even}, corners first and square, then the sides to them.`,
       `Planned was ${sizeOf(quilt, plan, beyond)}. Quilting usually draws in 1 to 3 in a hundred, dense quilting 3 to 5: the edge is made to what it measures now.`,
+      ...shapeSteps(plan),
       ROUND,
     ],
     wrong: SQUARE,

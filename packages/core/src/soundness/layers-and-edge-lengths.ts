@@ -34,6 +34,8 @@ export function edgeLengths({ edge, binding, hanging }: Plan): Checked[] {
     : [];
   return [
     [['edge', 'radius'], edge.radius, RANGES.radius],
+    [['edge', 'cutOut', 'across'], edge.cutOut.across, RANGES.cutOut],
+    [['edge', 'cutOut', 'down'], edge.cutOut.down, RANGES.cutOut],
     [['edge', 'scallop', 'width'], scallop.width, RANGES.scallopWidth],
     [['edge', 'scallop', 'depth'], scallop.depth, RANGES.scallopDepth],
     ...(edge.around === null ? [] : [[['edge', 'around'], edge.around, RANGES.around] satisfies Checked]),

@@ -31,6 +31,7 @@ export const RANGES = {
   made: { what: 'A measured backing', least: 4, most: 300 },
   spacing: { what: 'The distance of quilting lines', least: 1 / 4, most: 20 },
   radius: { what: 'A shaped corner', least: 1 / 2, most: 60 },
+  cutOut: { what: 'A corner that is cut out', least: 1, most: 40 },
   scallopWidth: { what: 'A scallop', least: 2, most: 24 },
   scallopDepth: { what: 'A scallop’s depth', least: 1 / 4, most: 8 },
   around: { what: 'A measured edge', least: 8, most: 900 },

@@ -100,3 +100,14 @@ export function footRadius(target: Target | null): number | null {
   const radius = Math.min(left, right, foot);
   return radius > 0 ? radius : null;
 }
+
+/**
+ * What is cut out of the two corners at the foot so that a quilt hangs beside the posts of a bed (rule TG-4): the drop at the
+ * side by the drop at the foot; of two sides that differ the lesser. Null where nothing hangs there.
+ */
+export function postCutOut(target: Target | null): { readonly across: number; readonly down: number } | null {
+  if (target?.of !== 'bed') return null;
+  const { left, right, foot } = target.drop;
+  const across = Math.min(left, right);
+  return across > 0 && foot > 0 ? { across, down: foot } : null;
+}

@@ -39,6 +39,8 @@ export const USUAL = {
   pointOverlap: { in: 0.25, cm: 0.5 },
   pointOpening: { in: 6, cm: 15 },
   cornerRadius: { in: 6, cm: 15 },
+  /** Of a corner cut out for a bed post: the usual drop. */
+  cutOut: { in: 12, cm: 30 },
   scallopWidth: { in: 6, cm: 15 },
   scallopDepth: { in: 1, cm: 2.5 },
   /** Taken off to square a cloth's end before the first cut. */

@@ -13,11 +13,13 @@ function reachOf({ edge: form, unit, borders }: Plan, { edge, layout }: Quilt): 
   const stack = borders.reduce((sum, b) => sum + Math.max(b.sides, b.ends), 0);
   const wanted = scallops
     ? (scallops.corner?.inset ?? 0) + 1.3 * Math.max(scallops.across?.width ?? 0, scallops.down?.width ?? 0)
-    : form.shape !== 'square'
-      ? form.radius * 1.5 + least / 2
-      : edge.points
-        ? form.points.square * 3.2
-        : Math.min(2 * least, Math.max(least, 1.3 * stack));
+    : form.shape === 'posts'
+      ? Math.max(form.cutOut.across, form.cutOut.down) * 1.4 + least / 2
+      : form.shape !== 'square'
+        ? form.radius * 1.5 + least / 2
+        : edge.points
+          ? form.points.square * 3.2
+          : Math.min(2 * least, Math.max(least, 1.3 * stack));
   return Math.min(wanted, layout.finished.width.value, layout.finished.height.value);
 }
 

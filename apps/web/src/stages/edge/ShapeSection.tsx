@@ -4,6 +4,9 @@ import {
   EDGE_SHAPES,
   type EdgeShape,
   footRadius,
+  formatSize,
+  isCornered,
+  postCutOut,
   formatWithUnit,
   type Plan,
   type Scallops,
@@ -91,7 +94,7 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const [refused, setRefused] = useState<{ why: string; of: Plan['edge'] } | null>(null);
   const problem = refused?.of === plan.edge ? refused.why : null;
   const { unit } = plan;
-  const { shape, corners, radius, scallop, around } = plan.edge;
+  const { shape, corners, radius, cutOut, scallop, around } = plan.edge;
   const foot = footRadius(plan.target);
   const change = (part: Partial<Plan['edge']>) => edit((p) => ({ ...p, edge: { ...p.edge, ...part } }));
   /** Scallops of the width asked for cannot always be divided; the next narrower ones that can be are taken, to be changed. */
@@ -104,7 +107,8 @@ export function ShapeSection({ edge }: { edge: Edge }) {
     return false;
   };
   const { scallops } = edge.outline;
-  const sided = shape === 'rounded' || shape === 'clipped';
+  const posts = postCutOut(plan.target);
+  const cornered = isCornered(shape);
   return (
     <Section title="Shape">
       <ChoiceField
@@ -113,7 +117,10 @@ export function ShapeSection({ edge }: { edge: Edge }) {
         value={shape}
         choices={shapes}
         onChange={(to) => {
-          const why = answered(change({ shape: to as EdgeShape }));
+          const why = answered(
+            // A bed has its posts at the foot; the head lies behind the pillows.
+            change({ shape: to as EdgeShape, ...(to === 'posts' ? { corners: 'foot' } : {}) }),
+          );
           const fits = why !== null && to === 'scalloped' && scallopsThatFit();
           setRefused(why === null || fits ? null : { why, of: plan.edge });
         }}
@@ -128,7 +135,18 @@ export function ShapeSection({ edge }: { edge: Edge }) {
           Round the foot by the drop, <Lengths text={formatWithUnit(foot, unit)} />
         </Button>
       )}
-      {sided && (
+      {posts !== null &&
+        !(
+          shape === 'posts' &&
+          corners === 'foot' &&
+          cutOut.across === posts.across &&
+          cutOut.down === posts.down
+        ) && (
+          <Button onPress={() => void change({ shape: 'posts', corners: 'foot', cutOut: posts })}>
+            Cut the foot out for bed posts, <Lengths text={formatSize(posts.across, posts.down, unit)} />
+          </Button>
+        )}
+      {cornered && (
         <ChoiceField
           labelled
           label="Which corners"
@@ -137,7 +155,25 @@ export function ShapeSection({ edge }: { edge: Edge }) {
           onChange={(to) => change({ corners: to as 'all' })}
         />
       )}
-      {sided && (
+      {shape === 'posts' && (
+        <>
+          <LengthField
+            label="Cut out, across"
+            value={cutOut.across}
+            unit={unit}
+            step={unit === 'in' ? 0.5 : 1}
+            onCommit={(across) => change({ cutOut: { ...cutOut, across } })}
+          />
+          <LengthField
+            label="Cut out, down"
+            value={cutOut.down}
+            unit={unit}
+            step={unit === 'in' ? 0.5 : 1}
+            onCommit={(down) => change({ cutOut: { ...cutOut, down } })}
+          />
+        </>
+      )}
+      {(shape === 'rounded' || shape === 'clipped') && (
         <LengthField
           label={shape === 'rounded' ? 'Radius' : 'Cut off along each side'}
           value={radius}

@@ -1,4 +1,5 @@
 import {
+  isCornered,
   edgeBeyond,
   type EdgePoints,
   formatFine,
@@ -26,7 +27,7 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
     outline: { scallops },
   } = edge;
   const bound = binding?.seam ?? 0;
-  const { shape, radius } = plan.edge;
+  const { shape, radius, cutOut } = plan.edge;
   const lengths: Dimension[] = [];
   if (binding) {
     // Across the left side; of a scallop, down from its top.
@@ -61,6 +62,20 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
       to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)),
       text: `radius ${show(radius)}`,
     });
+  if (shape === 'posts')
+    lengths.push(
+      {
+        from: at(0, cutOut.down * 0.5),
+        to: at(cutOut.across, cutOut.down * 0.5),
+        text: `cut out ${show(cutOut.across)}`,
+      },
+      {
+        from: at(cutOut.across * 0.5, 0),
+        to: at(cutOut.across * 0.5, cutOut.down),
+        text: show(cutOut.down),
+        beside: 'right',
+      },
+    );
   if (shape === 'clipped')
     lengths.push({
       from: at(0, reach * 0.02),
@@ -136,8 +151,7 @@ export function cornerShown({ edge }: Plan): {
     corners,
     scallop: { sides },
   } = edge;
-  if (shape === 'rounded' || shape === 'clipped')
-    return { end: corners === 'foot' ? 'bottom' : 'top', side: 'left' };
+  if (isCornered(shape)) return { end: corners === 'foot' ? 'bottom' : 'top', side: 'left' };
   if (shape !== 'scalloped') return { end: 'top', side: 'left' };
   return {
     end: sides.includes('bottom') && !sides.includes('top') ? 'bottom' : 'top',

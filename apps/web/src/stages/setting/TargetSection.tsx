@@ -6,6 +6,7 @@ import {
   formatWithUnit,
   isForBaby,
   mattress,
+  onBed,
   startBed,
   type Target,
   type Unit,
@@ -68,7 +69,8 @@ function startTarget(kind: string, unit: Unit): Target | null {
 export function TargetSection() {
   const finder = useSheet('fit');
   const { target, unit } = useAppSelector(selectPlan);
-  const { target: asked } = useAppSelector(selectQuilt);
+  const { target: asked, finished } = useAppSelector(selectQuilt);
+  const lies = onBed(target, { width: finished.width.value, height: finished.height.value }, unit);
   const edit = useEdit();
   const set = (next: Target | null) => edit((p) => ({ ...p, target: next }));
   return (
@@ -135,6 +137,11 @@ export function TargetSection() {
           {asked.says && (
             <span className="says">
               <Lengths text={asked.says} />
+            </span>
+          )}
+          {lies && (
+            <span className="says">
+              <Lengths text={lies.says} />
             </span>
           )}
         </Asked>

@@ -129,7 +129,8 @@ function refusals({ edge: { facing }, unit, seam }: Plan, top: { width: number; 
         message: `A facing cut ${formatWithUnit(facing.width, unit)} leaves too little to turn: at least ${formatWithUnit(least, unit)}.`,
       },
     ];
-  if (facingLeast(facing, unit) > shorter)
+  // What it is said as in the other unit may be a mark shorter.
+  if (facingLeast(facing, unit) > shorter + ofUnit(unit, 1 / 16, 0.2))
     return [
       {
         path: path('width'),

@@ -16,7 +16,12 @@ export const flange: Finish = {
   against: () => null,
   around: (shape) => {
     if (shape === 'square') return null;
-    const what = shape === 'clipped' ? 'corners that are cut off without eight pieces' : 'a curve';
+    const what =
+      shape === 'clipped'
+        ? 'corners that are cut off without eight pieces'
+        : shape === 'posts'
+          ? 'corners that are cut out without eight pieces'
+          : 'a curve';
     return `A flange is a folded straight strip and cannot follow ${what}. Choose square corners, or a binding with a flange built in.`;
   },
 };

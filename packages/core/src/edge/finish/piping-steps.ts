@@ -18,7 +18,7 @@ export function pipingSteps(plan: Plan): EdgeStep[] {
         TIPS.starch,
         'Lay the cord in the strip, wrong side in, raw edges even, and sew along it with a zip or piping foot, not quite close.',
         `Baste it to the front, raw edges even, ${show(seam)} from the edge, close to the cord; begin in the middle of a side.`,
-        edge.shape === 'square' || edge.shape === 'clipped'
+        edge.shape === 'square' || edge.shape === 'clipped' || edge.shape === 'posts'
           ? 'At a corner snip the strip’s edge to the stitches so that it bends; never the cord.'
           : 'On curves snip the strip’s edge to the stitches every little way; ease it, do not stretch it.',
         `Where it meets itself cut the cord so that its ends butt, fold the strip’s end under, and lap it by ${show(ofUnit(unit, 1, 2.5))}.`,
