@@ -42,6 +42,12 @@ test('made for a bed: what it asks, what hangs over, and where the target lies',
   ).toBeVisible();
   await page.getByRole('link', { name: 'Edge' }).click();
   await page.getByRole('button', { name: /Cut the foot out for bed posts/ }).click();
+  // Its flange cannot follow, and that is said; without it the corners are cut out.
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'A flange is a folded straight strip' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Flange', exact: true }).click();
+  await page.getByRole('button', { name: /Cut the foot out for bed posts/ }).click();
   await expect(page.getByRole('button', { name: /Cut out for bed posts/ })).toBeVisible();
   await expect(page.getByText('Cut the foot out for bed posts')).toBeHidden();
   await saved(page);

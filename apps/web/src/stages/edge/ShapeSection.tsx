@@ -97,6 +97,11 @@ export function ShapeSection({ edge }: { edge: Edge }) {
   const { shape, corners, radius, cutOut, scallop, around } = plan.edge;
   const foot = footRadius(plan.target);
   const change = (part: Partial<Plan['edge']>) => edit((p) => ({ ...p, edge: { ...p.edge, ...part } }));
+  /** A change that may be refused: why is said here. */
+  const ask = (part: Partial<Plan['edge']>) => {
+    const why = answered(change(part));
+    setRefused(why === null ? null : { why, of: plan.edge });
+  };
   /** Scallops of the width asked for cannot always be divided; the next narrower ones that can be are taken, to be changed. */
   const scallopsThatFit = (): boolean => {
     const step = unit === 'in' ? 0.5 : 1;
@@ -131,7 +136,7 @@ export function ShapeSection({ edge }: { edge: Edge }) {
         </Verdict>
       )}
       {foot !== null && !(shape === 'rounded' && corners === 'foot' && radius === foot) && (
-        <Button onPress={() => void change({ shape: 'rounded', corners: 'foot', radius: foot })}>
+        <Button onPress={() => ask({ shape: 'rounded', corners: 'foot', radius: foot })}>
           Round the foot by the drop, <Lengths text={formatWithUnit(foot, unit)} />
         </Button>
       )}
@@ -142,7 +147,7 @@ export function ShapeSection({ edge }: { edge: Edge }) {
           cutOut.across === posts.across &&
           cutOut.down === posts.down
         ) && (
-          <Button onPress={() => void change({ shape: 'posts', corners: 'foot', cutOut: posts })}>
+          <Button onPress={() => ask({ shape: 'posts', corners: 'foot', cutOut: posts })}>
             Cut the foot out for bed posts, <Lengths text={formatSize(posts.across, posts.down, unit)} />
           </Button>
         )}
