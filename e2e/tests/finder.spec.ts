@@ -96,6 +96,13 @@ test('as large as the blocks allow, and with only so much cloth in hand', async 
   await dialog.getByRole('button', { name: 'Leave out sashes' }).click();
   await expect(cloth).toHaveCount(0);
   await expect(designs).toHaveCount(20);
+  // Pieces that are sold cut: so many strips for the sashes, and each design says what it takes of them.
+  await dialog.getByRole('button', { name: /Add cloth/ }).click();
+  await dialog.getByRole('button', { name: /Sashes as/ }).click();
+  await page.getByRole('option', { name: 'Strip, 2½″' }).click();
+  await dialog.getByRole('textbox', { name: 'How many for sashes' }).fill('40');
+  await dialog.getByRole('textbox', { name: 'How many for sashes' }).press('Enter');
+  await expect(dialog.getByText(/sashes: \d+ of 40 \(strip, 2½″\)/).first()).toBeVisible();
 });
 
 test('the outer sash is said, no grid is there twice, and the keyboard leaves from a field to where it came from', async ({

@@ -2,7 +2,8 @@ import {
   findFits,
   type Fit,
   type FitRequest,
-  fitRequestSchema,
+  clothUse,
+  PRECUT_IDS,
   formatLength,
   formatSize,
   lengthsOf,
@@ -88,12 +89,16 @@ function targetOf(text: string, { unit }: Plan): FitRequest['target'] | string {
   return { width: width.value, height: height.value };
 }
 
+/** Cloth for a job: an amount, or so many pieces that are sold cut. */
 function clothOf(text: string, { unit }: Plan): FitRequest['inHand'][number] | string {
   const [use = '', amount = ''] = text.split('=');
-  const known = fitRequestSchema.shape.inHand.element.shape.use.safeParse(use.trim());
-  const length = parseLength(amount, unit);
+  const known = clothUse.safeParse(use.trim());
   if (!known.success)
-    return `--have ${text}: cloth for one of ${fitRequestSchema.shape.inHand.element.shape.use.options.join(', ')}, like "sash=1 1/4 yd".`;
+    return `--have ${text}: cloth for one of ${clothUse.options.join(', ')}, like "sash=1 1/4 yd" or "sash=12 fat-quarter".`;
+  const [, count, precut] = /^\s*(\d+)\s+([a-z]+(?:-[a-z0-9]+)?)\s*$/.exec(amount) ?? [];
+  const cut = PRECUT_IDS.find((id) => id === precut?.replace(/s$/, '') || id === precut);
+  if (cut && Number(count) > 0) return { use: known.data, precut: cut, count: Number(count) };
+  const length = parseLength(amount, unit);
   if (!length.ok || length.value <= 0)
     return `--have ${text}: ${length.ok ? 'an amount of cloth is missing.' : length.message}`;
   return { use: known.data, length: length.value };

@@ -83,7 +83,7 @@ program
   .option('--sash <width>', 'a sash that is fixed')
   .option('--borders <count>', 'borders in the stack, 0 to 3')
   .option('--even', 'borders as wide at top and bottom as at the sides')
-  .option('--have <cloth...>', 'cloth in hand, like "sash=1 1/4 yd"')
+  .option('--have <cloth...>', 'cloth in hand, like "sash=1 1/4 yd" or "sash=12 fat-quarter"')
   .option('--json', 'the best designs as JSON')
   .action((file: string, options: Omit<FitFlags, 'json'> & { json?: boolean }) => {
     process.exitCode = fit(file, { ...options, json: options.json ?? false }, around);

@@ -154,6 +154,12 @@ describe('fit', () => {
   test('as large as the blocks allow; only so much cloth', () => {
     expect(flagged({ target: 'largest', blocks: '30' }).found!.best.every((f) => f.over! >= 0)).toBe(true);
     expect(flagged({ have: ['sash=1 1/4 yd'] }).found!.request.inHand).toEqual([{ use: 'sash', length: 45 }]);
+    expect(
+      flagged({ have: ['sash=12 fat-quarters', 'cornerstone=4 square-5'] }).found!.request.inHand,
+    ).toEqual([
+      { use: 'sash', precut: 'fat-quarter', count: 12 },
+      { use: 'cornerstone', precut: 'square-5', count: 4 },
+    ]);
   });
   test.each<[Partial<FitFlags>, RegExp]>([
     [{ target: 'largest' }, /^--target largest: say how many blocks/],

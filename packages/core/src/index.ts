@@ -245,7 +245,15 @@ export { isEnough, waysToUseLessCloth, type WayToUseLess } from './finder/less-c
 export { applyFit } from './finder/apply.ts';
 export { BEDS, type BedId } from './choice/beds.ts';
 export { findFits, type Fit } from './finder/find.ts';
-export { type FitRequest, fitRequestSchema, kindsFor, startRequest, type Weights } from './finder/request.ts';
+export {
+  clothUse,
+  type FitRequest,
+  fitRequestSchema,
+  kindsFor,
+  startRequest,
+  type Weights,
+} from './finder/request.ts';
+export { precutsSay } from './finder/cloth.ts';
 export { type OnBed, onBed } from './target/on-bed.ts';
 export { footRadius, isForBaby, mattress, postCutOut, startBed, targetSize } from './target/size.ts';
 export { type Split, splitCounts, splitQuilt } from './finder/split.ts';

@@ -1,6 +1,6 @@
 import {
+  clothUse,
   FLOAT_SAYS,
-  fitRequestSchema,
   type FitRequest,
   formatWithUnit,
   fromInches,
@@ -8,8 +8,11 @@ import {
   lengthsOf,
   limitIn,
   type Plan,
+  PRECUT_IDS,
+  PRECUTS,
   settingOf,
   startRequest,
+  type Unit,
   type Weights,
 } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
@@ -96,6 +99,9 @@ const CLOTHS = [
   { id: 'plain', name: 'Plain blocks' },
   { id: 'frame', name: 'Frame triangles' },
 ] as const;
+/** Cloth as it lies there. */
+const AS = [{ id: 'length', name: 'A length' }, ...PRECUT_IDS.map((id) => ({ id, name: PRECUTS[id].name }))];
+const startLength = (unit: Unit): number => (unit === 'in' ? 45 : 110);
 type ClothUse = FitRequest['inHand'][number]['use'];
 
 interface AskingProps {
@@ -299,8 +305,8 @@ function Widths({ plan, request, ask }: AskingProps) {
 /** Cloth there is: designs that need more of it are left out. */
 function InHand({ plan: { unit }, request: { inHand }, ask }: AskingProps) {
   const free = CLOTHS.filter((c) => !inHand.some((held) => held.use === c.id));
-  const change = (at: number, held: Partial<FitRequest['inHand'][number]>) =>
-    ask({ inHand: inHand.map((had, i) => (i === at ? { ...had, ...held } : had)) });
+  const change = (at: number, held: FitRequest['inHand'][number]) =>
+    ask({ inHand: inHand.map((had, i) => (i === at ? held : had)) });
   const most = limitIn(36 * 20, unit);
   const stash = useAppSelector((s) => selectStash(s, unit));
   const yardage = stash
@@ -323,9 +329,7 @@ function InHand({ plan: { unit }, request: { inHand }, ask }: AskingProps) {
                 labelled
                 value={held.use}
                 choices={CLOTHS.filter((c) => c.id === held.use || free.includes(c))}
-                onChange={(use) =>
-                  change(i, { use: fitRequestSchema.shape.inHand.element.shape.use.parse(use) as ClothUse })
-                }
+                onChange={(use) => change(i, { ...held, use: clothUse.parse(use) as ClothUse })}
               />
               <Button
                 look="quiet"
@@ -343,28 +347,55 @@ function InHand({ plan: { unit }, request: { inHand }, ask }: AskingProps) {
                 choices={[{ id: '', name: 'From the stash…' }, ...yardage]}
                 onChange={(id) => {
                   const piece = stash.find((one) => one.id === id);
-                  if (piece) change(i, { length: Math.min(most, piece.length * piece.free) });
+                  if (piece) change(i, { use: held.use, length: Math.min(most, piece.length * piece.free) });
                 }}
               />
             )}
-            <LengthField
-              label={`Length for ${name.toLowerCase()}`}
-              value={held.length}
-              unit={unit}
-              step={unit === 'in' ? 4.5 : 10}
-              onCommit={(length) =>
-                length > 0 && length <= most
-                  ? change(i, { length })
-                  : `${formatWithUnit(length, unit)} of cloth cannot be right.`
-              }
+            <ChoiceField
+              label={`${name} as`}
+              labelled
+              value={'precut' in held ? held.precut : 'length'}
+              choices={AS}
+              onChange={(id) => {
+                const precut = PRECUT_IDS.find((one) => one === id);
+                change(
+                  i,
+                  precut
+                    ? { use: held.use, precut, count: 12 }
+                    : { use: held.use, length: startLength(unit) },
+                );
+              }}
             />
+            {'precut' in held ? (
+              <CountField
+                label={`How many for ${name.toLowerCase()}`}
+                value={held.count}
+                onCommit={(count) =>
+                  count >= 1 && count <= 500
+                    ? change(i, { ...held, count })
+                    : 'Between 1 and 500 pieces can be in hand.'
+                }
+              />
+            ) : (
+              <LengthField
+                label={`Length for ${name.toLowerCase()}`}
+                value={held.length}
+                unit={unit}
+                step={unit === 'in' ? 4.5 : 10}
+                onCommit={(length) =>
+                  length > 0 && length <= most
+                    ? change(i, { use: held.use, length })
+                    : `${formatWithUnit(length, unit)} of cloth cannot be right.`
+                }
+              />
+            )}
           </div>
         );
       })}
       {free.length > 0 && (
         <Button
           look="quiet"
-          onPress={() => ask({ inHand: [...inHand, { use: free[0]!.id, length: unit === 'in' ? 45 : 110 }] })}
+          onPress={() => ask({ inHand: [...inHand, { use: free[0]!.id, length: startLength(unit) }] })}
         >
           <Plus size={15} aria-hidden />
           Add cloth, like 1 1/4 yd

@@ -10,8 +10,8 @@ import {
 } from '@lattice/core';
 import { Lengths } from '../design/Lengths.tsx';
 
-/** A design in words. */
-export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
+/** A design in words, with what it takes of the cloth in hand. */
+export function DesignWords({ fit, unit, takes = [] }: { fit: Fit; unit: Unit; takes?: readonly string[] }) {
   const { setting, grid, borders, finished, over } = fit;
   const { sash, float = 0 } = lengthsOf(setting);
   const besides = settingOf(setting.kind).besides?.(setting, grid);
@@ -34,6 +34,7 @@ export function DesignWords({ fit, unit }: { fit: Fit; unit: Unit }) {
           ? `${-over} to make`
           : 'uses every block',
     besides ?? '',
+    ...takes,
   ];
   return (
     <span>

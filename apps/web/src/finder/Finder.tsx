@@ -1,4 +1,4 @@
-import { applyFit, type FitRequest, type Plan, startRequest } from '@lattice/core';
+import { applyFit, precutsSay, type FitRequest, type Plan, startRequest } from '@lattice/core';
 import { lazy, useState } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
@@ -163,25 +163,26 @@ export function Finder({ onClose }: { onClose: () => void }) {
             </ChartFrame>
           )}
           <Grid aria-label="Designs found">
-            {best.map((fit, i) => (
-              <li
-                key={`${fit.setting.kind}-${JSON.stringify(fit.setting)}-${fit.grid.across}-${fit.grid.down}`}
-              >
-                <button type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
-                  <span className="art">
-                    <Thumbnail
-                      plan={applyFit(
-                        { ...plan, pile: plan.pile.slice(0, fit.blocks) },
-                        fit,
-                        request.target,
-                        newId,
-                      )}
-                    />
-                  </span>
-                  <DesignWords fit={fit} unit={plan.unit} />
-                </button>
-              </li>
-            ))}
+            {best.map((fit, i) => {
+              const design = applyFit(
+                { ...plan, pile: plan.pile.slice(0, fit.blocks) },
+                fit,
+                request.target,
+                newId,
+              );
+              return (
+                <li
+                  key={`${fit.setting.kind}-${JSON.stringify(fit.setting)}-${fit.grid.across}-${fit.grid.down}`}
+                >
+                  <button type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
+                    <span className="art">
+                      <Thumbnail plan={design} />
+                    </span>
+                    <DesignWords fit={fit} unit={plan.unit} takes={precutsSay(design, request)} />
+                  </button>
+                </li>
+              );
+            })}
           </Grid>
         </div>
         <Ways>

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PRECUT_IDS } from '../cloth/precuts.ts';
 import { SETTING_FABRICS } from '../piece/piece.ts';
 import { rulerStep, type Unit } from '../length/unit.ts';
 import { GRID_LIMIT } from '../soundness/problems.ts';
@@ -29,6 +30,15 @@ export type Weights = z.infer<typeof weightsSchema>;
 /** The mix that ranks when nobody shifts it. */
 const START_WEIGHTS: Weights = { size: 1, blocks: 0.5, proportion: 2, fabric: 0.25, seams: 0.25 };
 
+/** A job one may have cloth in hand for. */
+export const clothUse = z.enum(SETTING_FABRICS);
+
+/** Cloth in hand for a job: a length of it, or so many pieces that are sold cut. */
+const inHandSchema = z.union([
+  z.strictObject({ use: clothUse, length }),
+  z.strictObject({ use: clothUse, precut: z.enum(PRECUT_IDS), count: z.int().min(1).max(500) }),
+]);
+
 /** A search for designs that come to a size. Lengths in the unit of the plan searched for. */
 export const fitRequestSchema = z
   .strictObject({
@@ -49,7 +59,7 @@ export const fitRequestSchema = z
      */
     borders: z.strictObject({ count: z.int().min(0).max(3), least: length, most: length, even: z.boolean() }),
     /** Cloth there is: designs that need more of it for its job are left out. Usable width as in the plan. */
-    inHand: z.array(z.strictObject({ use: z.enum(SETTING_FABRICS), length })).max(SETTING_FABRICS.length),
+    inHand: z.array(inHandSchema).max(SETTING_FABRICS.length),
     weights: weightsSchema,
   })
   .refine(

@@ -7,8 +7,8 @@ import { allowanceFor } from '../shopping/buy.ts';
 import { atTable } from './at-table.ts';
 import { setAsideFor } from './set-aside.ts';
 
-/** More of a piece than this are not tried. */
-const MOST_TRIED = 4;
+/** More of a piece than this are not tried: a roll of strips has some forty. */
+const MOST_TRIED = 48;
 const NOTHING_CUT = cutRecord([], '', '', 'in');
 
 /** What is known of a piece of the stash that could serve. */
@@ -23,13 +23,20 @@ export function enoughOf(piece: Offered, plan: Plan, quilt: Quilt, fabric: strin
   const { shrinkage } = allowanceFor(plan, { ...job.fabric, washed: piece.washed });
   const length = piece.length * (1 - shrinkage / 100);
   const { id, name, width, free } = piece;
-  for (let count = 1; count <= Math.min(free, MOST_TRIED); count++) {
+  const serve = (count: number): boolean => {
     const aside = [{ quilt: 'this', cloth: fabric, count }];
     const stash = setAsideFor([{ id, name, width, length, aside }], 'this', fabric);
     const { needed, tooNarrow } = atTable(job, NOTHING_CUT, { stash }).placed;
-    if (tooNarrow.length === 0 && needed.value <= 0) return count;
+    return tooNarrow.length === 0 && needed.value <= 0;
+  };
+  let [least, most] = [1, Math.min(free, MOST_TRIED)];
+  if (most < 1 || !serve(most)) return null;
+  while (least < most) {
+    const half = Math.floor((least + most) / 2);
+    if (serve(half)) most = half;
+    else least = half + 1;
   }
-  return null;
+  return most;
 }
 
 /** What is cut of a cloth as it is cut from this piece: by the way its own print runs. */
