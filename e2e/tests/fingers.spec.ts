@@ -107,7 +107,7 @@ test('the focus stays where something was removed, renamed or put back; keys hav
   await expect.poll(onPage).toBe(false);
   await page.getByRole('link', { name: 'Setting' }).focus();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Turn a quarter');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Rotate a quarter');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.goto(server.address);

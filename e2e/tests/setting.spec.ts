@@ -100,7 +100,7 @@ test('every other block turned, its background swapped: drawn so, and how many t
         (all) => new Set(all.map((u) => u.getAttribute('transform')!.replace(/ [^ ]+ [^ ]+\)$/, ''))).size,
       );
   expect(await turns()).toBe(1);
-  await choose(page, /Turned/, 'Every other, a quarter');
+  await choose(page, /Rotated/, 'Every other, a quarter');
   await expect.poll(turns).toBe(2);
   await choose(page, /Background/, 'Swapped on every other');
   await expect(page.getByText('15 of 30 blocks with the background swapped')).toBeVisible();

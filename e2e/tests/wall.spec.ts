@@ -36,8 +36,8 @@ test('by mouse: exchange, turn, lock, park, put back, several at once; undo; sti
   expect(await nameAt(page, 0)).toBe(last);
 
   await place(page, 5).click();
-  await page.getByRole('button', { name: 'Turn', exact: true }).click();
-  await expect(place(page, 5)).toHaveAttribute('aria-label', /turned a quarter/);
+  await page.getByRole('button', { name: 'Rotate', exact: true }).click();
+  await expect(place(page, 5)).toHaveAttribute('aria-label', /rotated a quarter/);
   await page.getByRole('button', { name: 'Lock' }).click();
   await expect(place(page, 5)).toHaveAttribute('aria-label', /locked/);
   const locked = await nameAt(page, 5);
@@ -83,7 +83,7 @@ test('by keyboard alone: go to a block, take it up, lay it elsewhere, turn, lock
   await page.keyboard.press('Enter');
   await expect.poll(() => nameAt(page, 6)).toBe(first);
   await page.keyboard.press('r');
-  await expect(place(page, 6)).toHaveAttribute('aria-label', /turned a quarter/);
+  await expect(place(page, 6)).toHaveAttribute('aria-label', /rotated a quarter/);
   await page.keyboard.press('l');
   await expect(place(page, 6)).toHaveAttribute('aria-label', /locked/);
   await page.keyboard.press('Control+z');
@@ -176,8 +176,8 @@ test.describe('by touch', () => {
     await openCopy(page, server);
     await toWall(page);
     await place(page, 7).tap();
-    await page.getByRole('button', { name: 'Turn', exact: true }).tap();
-    await expect(place(page, 7)).toHaveAttribute('aria-label', /turned a quarter/);
+    await page.getByRole('button', { name: 'Rotate', exact: true }).tap();
+    await expect(place(page, 7)).toHaveAttribute('aria-label', /rotated a quarter/);
     const name = await nameAt(page, 7);
     await page.getByRole('button', { name: 'Park' }).tap();
     await page.getByRole('button', { name: `${name.replace(/,.*$/, '')}, beside the wall` }).tap();

@@ -128,7 +128,7 @@ describe('what the quilt is for', () => {
 describe('how the blocks lie', () => {
   test('turned and swapped on odd and even places', async () => {
     const { now } = show(<LieSection />);
-    await choose(/Turned/, /Round, in fours/);
+    await choose(/Rotated/, /Round, in fours/);
     await choose(/Background/, /Swapped/);
     expect(now().places).toEqual({ turn: 'round', swap: 'odd' });
     expect(screen.getByRole('note').textContent).toContain('6 of 12 blocks with the background swapped');

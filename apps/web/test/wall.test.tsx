@@ -48,7 +48,7 @@ const job = wallJob(plan, layout, rules);
 test('what is read out of a place', () => {
   expect(placeWords(places[2]!, labels[2]!)).toBe('Row 2, place 1: Block c by Ada');
   expect(placeWords({ ...places[0]!, turn: 2, locked: true }, labels[0]!)).toBe(
-    'Row 1, place 1: Block a by Ada, turned half round, locked',
+    'Row 1, place 1: Block a by Ada, rotated half round, locked',
   );
   expect(placeWords({ block: null, turn: 0, locked: false }, labels[3]!)).toBe('Row 2, place 2: empty');
 });

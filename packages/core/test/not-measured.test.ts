@@ -106,7 +106,7 @@ describe('nothing typed is nothing measured', () => {
     const { verdict } = computeQuilt(one).layout.sizes[0]!.measured!;
     expect(verdict).toEqual({
       kind: 'part',
-      text: 'One width says how long top and bottom are, not whether the edges lie true: measure the other two places. No height is measured yet: the side strips are still as planned.',
+      text: 'One width says how long top and bottom are, not whether the edges lie true: take the other two readings. No height is measured yet: the side strips are still as planned.',
     });
     expect(planChangesBetween(plan, one).map(({ from, to }) => [from, to])).toEqual([
       ['not measured', `${raw - (raw % 1)} 3/4″ wide, its height not measured`],

@@ -36,13 +36,13 @@ export const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {
 /** Why a photo cannot be measured, and what to do. */
 export const REFUSED_WORDS: Readonly<Record<PhotoRefused, string>> = {
   'no-reference':
-    'No four black squares are seen. Lay the printed sheet flat beside the block, all of it in the photo and none of its squares covered or in glare; or point at four places whose distances you know.',
+    'No four black squares are seen. Lay the printed sheet flat beside the block, all of it in the photo and none of its squares covered or in glare; or choose four points whose distances you know.',
   'other-rectangle':
     'Four squares are seen, but they do not lie as a rectangle with the sides that were told. Measure both sides again, or lay the cards anew.',
   'no-block':
     'The squares are seen, but no block beside them. Lay it flat on a ground of another colour, with some table showing all round; or point at its corners.',
   'not-flat':
-    'No rectangle on a table looks like this in a photo. Check the order of the four places and their distances.',
+    'No rectangle on a table looks like this in a photo. Check the order of the four points and their distances.',
 };
 
 /** What a file of bytes is that should be a photo. */

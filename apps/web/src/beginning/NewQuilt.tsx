@@ -381,7 +381,7 @@ export function NewQuilt() {
               : have === 'blocks' && !said.line
                 ? 'Say how many blocks there are and how large, and the quilt is drawn here.'
                 : have === 'whole' && !begun
-                  ? 'Measure it both ways, and it is drawn here. Three places each way come to their average: 64 7/8, 65, 65 1/8.'
+                  ? 'Measure it both ways, and it is drawn here. Three readings each way come to their average: 64 7/8, 65, 65 1/8.'
                   : null
           }
           onMake={() => void make()}

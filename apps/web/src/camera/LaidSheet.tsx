@@ -249,7 +249,7 @@ export function LaidSheet({ plan, layout, onTake, onClose }: LaidSheetProps) {
                           onChange={(block) => choose(i, block)}
                         />
                       ) : place.block === was ? (
-                        `${where}: ${name(place.block)} is turned differently`
+                        `${where}: ${name(place.block)} is rotated differently`
                       ) : (
                         `${where}: ${name(place.block)}, on the wall ${name(was)}`
                       )}

@@ -80,10 +80,10 @@ const Table = styled.table`
 `;
 
 const PLACES = [
-  'First place, top left',
-  'Second place, top right',
-  'Third place, bottom right',
-  'Fourth place, bottom left',
+  'First point, top left',
+  'Second point, top right',
+  'Third point, bottom right',
+  'Fourth point, bottom left',
 ];
 const CORNERS = ['Top left corner', 'Top right corner', 'Bottom right corner', 'Bottom left corner'];
 /** What a photo is read to: as a tape's marks, a sixteenth of an inch or a millimetre. */
@@ -198,7 +198,7 @@ export function PhotoSheet({ plan, cut, onMeasured, onClose }: PhotoSheetProps) 
               />
               <div className="acts">
                 <Button look="main" onPress={measurePointed}>
-                  {pointsAtBlock ? 'Measure between these corners' : 'Measure by these four places'}
+                  {pointsAtBlock ? 'Measure between these corners' : 'Measure by these four points'}
                 </Button>
               </div>
             </>

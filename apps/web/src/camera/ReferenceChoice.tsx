@@ -22,7 +22,7 @@ const KINDS = [
   { id: 'letter', name: 'Printed sheet, Letter' },
   { id: 'a4', name: 'Printed sheet, A4' },
   { id: 'cards', name: 'Four cards round the block' },
-  { id: 'places', name: 'Four places I point at' },
+  { id: 'places', name: 'Four points of my own' },
 ] as const;
 
 const SAYS: Readonly<Record<MeasuredBy['kind'], string>> = {

@@ -116,7 +116,7 @@ export function GroupPage() {
       </div>
       <p className="says" role="status">
         {givers.length === 0
-          ? 'Nobody yet. Name who made a block in its sheet under Blocks, or ask somebody for some here. Names stay with your own app.'
+          ? 'Nobody yet. Name who made a block under Blocks, or ask somebody for some here. Names stay with your own app.'
           : `${numberOf(givers.length, 'person', 'people')}; ${missing === 0 ? 'every block that was asked for is here' : `${numberOf(missing, 'block')} still to come`}; ${unthanked === 0 ? 'everyone is thanked' : `${unthanked} still to be thanked`}.`}
       </p>
       <People aria-label="By maker">

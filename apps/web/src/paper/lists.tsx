@@ -201,7 +201,7 @@ export function WallLines() {
     places.map(({ row, number, says, turn }) => ({
       what: `${row}·${number}`,
       figures: says,
-      rest: turn === 0 ? undefined : `turned ${numberOf(turn, 'quarter')} to the right`,
+      rest: turn === 0 ? undefined : `rotated ${numberOf(turn, 'quarter')} to the right`,
     })),
   );
   return <Lines title="Rows and places" lines={plan.pile.length === 0 ? [] : lines} />;

@@ -30,7 +30,7 @@ const KEYS: readonly {
       [['Ctrl', 'Shift', 'Z'], 'Redo'],
       [['F6'], 'The next part of the page; with Shift, the one before'],
       [['?'], 'These keys'],
-      [['Esc'], 'Close a sheet, or leave what was typed'],
+      [['Esc'], 'Close what lies over the page, or leave what was typed'],
     ],
   },
   {
@@ -58,7 +58,7 @@ const KEYS: readonly {
       [['←', '→', '↑', '↓'], 'Go from block to block'],
       [['Enter'], 'Take a block up, and lay it down'],
       [['Space'], 'Choose a block besides'],
-      [['R'], 'Turn a quarter; with Shift, back'],
+      [['R'], 'Rotate a quarter; with Shift, back'],
       [['L'], 'Lock, or let go'],
       [['P'], 'Park beside the wall'],
       [['Esc'], 'Leave it where it was'],

@@ -20,7 +20,7 @@ export function readMeasurements(
     .split(/\s*[;,]\s+|\s*;\s*|\s+and\s+|,(?=\S+\s+\d+\/|\d{2,})/i)
     .map((part) => part.trim())
     .filter(Boolean);
-  if (parts.length > MOST_PLACES) return refused(`Measure it in at most ${MOST_PLACES} places.`);
+  if (parts.length > MOST_PLACES) return refused(`Take at most ${MOST_PLACES} readings each way.`);
   const lengths: number[] = [];
   for (const part of parts.length === 0 ? [text] : parts) {
     const read = parseLength(part, unit);

@@ -110,7 +110,7 @@ export function measuredBy(places: Measured['width'], by: 'middle' | 'average', 
   if (by === 'middle' && middle !== null)
     return lengthOf(middle, `Measured across the middle: ${show(middle)}`);
   const average = rulerNearest(unit).apply(sum(there) / there.length);
-  if (there.length === 1) return lengthOf(average, `Measured in one place of three: ${show(average)}`);
+  if (there.length === 1) return lengthOf(average, `One reading of three: ${show(average)}`);
   const [last, ...others] = there.map(show).reverse();
   return lengthOf(
     average,
@@ -166,7 +166,7 @@ function missingOf(raw: Measured): string | null {
     const strips = side === 'width' ? 'top and bottom' : 'the side strips';
     if (there === 0) return `No ${side} is measured yet: ${strips} are still as planned.`;
     if (there === 1)
-      return `One ${side} says how long ${strips} are, not whether the edges lie true: measure the other two places.`;
+      return `One ${side} says how long ${strips} are, not whether the edges lie true: take the other two readings.`;
     return `Two of three ${side}s are measured, and agree.`;
   };
   const said = [of('width'), of('height')].filter((text) => text !== null);

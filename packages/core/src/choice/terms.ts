@@ -77,6 +77,16 @@ export const TERMS: readonly Term[] = [
   { term: 'half-square unit', means: 'A square of two triangles.', rule: 'PB-3' },
   { term: 'quarter-square unit', means: 'A square of four triangles.', rule: 'PB-3' },
   { term: 'crosscut', means: 'Cut across strips that are sewn together.', rule: 'PB-4' },
+  {
+    term: 'rotate',
+    means: 'What a block does on the wall, by quarters. A fold or an edge is turned.',
+    not: ['turn a quarter', 'turned a quarter', 'turned half round', 'turned differently'],
+  },
+  {
+    term: 'reading',
+    means: 'What a tape or a ruler said once.',
+    not: ['measured places'],
+  },
   { term: 'spacer', means: 'A border so wide that the next one’s repeat comes out even.', rule: 'BO-7' },
   {
     term: 'web',

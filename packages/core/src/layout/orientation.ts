@@ -53,9 +53,9 @@ export function countRotations(plan: Plan, layout: Layout): RotationCounts {
     countOf(count, `${count} of ${numberOf(tally.blocks, 'block')} ${name}`);
   return {
     turned: [
-      counted('turned a quarter', tally.turned[1]!),
-      counted('turned half round', tally.turned[2]!),
-      counted('turned three quarters', tally.turned[3]!),
+      counted('rotated a quarter', tally.turned[1]!),
+      counted('rotated half round', tally.turned[2]!),
+      counted('rotated three quarters', tally.turned[3]!),
     ],
     swapped: counted('with the background swapped', tally.swapped),
   };

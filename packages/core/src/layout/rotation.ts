@@ -51,7 +51,7 @@ function dealt({ parts, pieces }: Laid, { for: job, fabrics, order, seed }: Plan
             count: countOf(
               count,
               ...part.count.working,
-              `${cloths.length} cloths in turns: ${count} of this one`,
+              `${cloths.length} cloths in turn: ${count} of this one`,
             ),
           },
         ];

@@ -20,7 +20,7 @@ export const stockSchema = z.strictObject({
 
 /** Cloths that take turns with the first in one job of the setting. */
 export const rotationSchema = z.strictObject({
-  for: oneOf('A job with cloths in turns', TURN_FABRICS),
+  for: oneOf('A job with cloths in turn', TURN_FABRICS),
   fabrics: z
     .array(fabricId)
     .min(1, 'One more cloth at least takes turns.')

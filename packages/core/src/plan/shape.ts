@@ -69,7 +69,7 @@ const wallPlaceSchema = z.strictObject({
   block: z.string().max(64).nullable(),
   turn: z.union(
     [z.literal(0), z.literal(1), z.literal(2), z.literal(3)],
-    'A block is turned by 0, 1, 2 or 3 quarters.',
+    'A block is rotated by 0, 1, 2 or 3 quarters.',
   ),
   locked: z.boolean(),
 });
@@ -210,7 +210,10 @@ export const planShape = z.strictObject({
   borders: z.array(borderSchema).max(BORDER_LIMIT, `A plan holds at most ${BORDER_LIMIT} borders.`),
   /** How blocks lie in their places: turned by quarters, backgrounds swapped, on odd and even places. */
   places: z.strictObject({
-    turn: z.enum(['none', 'odd', 'round'], 'Blocks are turned "none", on "odd" places, or "round" in fours.'),
+    turn: z.enum(
+      ['none', 'odd', 'round'],
+      'Blocks are rotated "none", on "odd" places, or "round" in fours.',
+    ),
     swap: z.enum(['none', 'odd'], 'Backgrounds swap on "none" or "odd" places.'),
   }),
   /** Latest last; one for each number of borders on. */
@@ -244,7 +247,7 @@ export const planShape = z.strictObject({
   /** Jobs that several cloths take in turns; the first of them is the one in `fabricFor`. */
   rotations: z
     .array(rotationSchema)
-    .max(SETTING_FABRICS.length, 'Each job has its cloths in turns once at most.'),
+    .max(SETTING_FABRICS.length, 'Each job has its cloths in turn once at most.'),
   /** What is cut longer than it has to be, and trimmed once it is sewn. */
   overLong: overLongSchema,
   /** Pieces in hand that were taken along with the plan: what is in the maker's stash is the log's. */

@@ -42,10 +42,7 @@ export function sewUnits(
   }));
   const strips = prepared.flatMap(({ left, below, right, above }) => [...left, ...below, ...right, ...above]);
   sewByHeight(bench, strips, (height) =>
-    bench.step(
-      `strips-${height}`,
-      height === 1 ? 'Sew cornerstones to their sashes' : 'Piece the sashes that have more to them',
-    ),
+    bench.step(`strips-${height}`, height === 1 ? 'Sew cornerstones to their sashes' : 'Make up the sashes'),
   );
   const on = (id: string, title: string, which: 'left' | 'below' | 'right' | 'above') => {
     bench.step(id, title);

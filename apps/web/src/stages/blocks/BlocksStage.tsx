@@ -300,10 +300,10 @@ export function BlocksStage() {
         <SizeChoices cut={cut} onCut={setCut} />
         <KindsSection pile={pile} unit={unit} chosen={kind} onChoose={setKind} />
         <TapePanel unit={unit} meant={meant.width} onReading={takeReading} />
-        <Section title="Measured places">
+        <Section title="Readings">
           <SwitchField label="Along the four edges too" value={edges} onChange={setEdges} />
           <p>
-            <small>Three places each way tell a crooked block from one that is merely large.</small>
+            <small>Three readings each way tell a crooked block from one that is merely large.</small>
           </p>
         </Section>
         <SeamTest />

@@ -26,7 +26,7 @@ export const LieSection = memo(function LieSection() {
   return (
     <Section title="How the blocks lie">
       <ChoiceField
-        label="Turned"
+        label="Rotated"
         labelled
         value={places.turn}
         choices={TURNS}

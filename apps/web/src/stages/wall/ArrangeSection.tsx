@@ -56,7 +56,7 @@ const WEIGHTS: readonly (readonly [Exclude<keyof ArrangeRules, 'order'>, string]
   ['maker', 'Makers apart'],
   ['colour', 'Colours apart'],
   ['cloth', 'Cloths apart'],
-  ['turn', 'Turns apart'],
+  ['turn', 'Rotations apart'],
   ['spread', 'Spread evenly'],
   ['gradient', 'Light to dark'],
 ];

@@ -299,7 +299,7 @@ const Threads = memo(function Threads({
   );
 });
 
-const TURNS = ['', ', turned a quarter', ', turned half round', ', turned three quarters'];
+const TURNS = ['', ', rotated a quarter', ', rotated half round', ', rotated three quarters'];
 
 /** What is read out of a place. */
 export function placeWords({ block, turn, locked }: WallPlace, { row, number }: RowLabel): string {

@@ -272,7 +272,7 @@ export function WallStage() {
             onPress={() => change(withTurned(plan, count, acting), '')}
           >
             <RotateCw size={15} aria-hidden />
-            Turn
+            Rotate
           </Button>
           <Button
             isDisabled={acting.length === 0}
