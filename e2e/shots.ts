@@ -50,7 +50,7 @@ await page
   .waitFor();
 await shot('shelf');
 await page.getByRole('link', { name: 'New quilt' }).click();
-await page.getByRole('textbox', { name: 'How many, and how large?' }).fill('112 of these, cut 5"');
+await page.getByRole('textbox', { name: 'How many, and how large?' }).fill('70 of these, cut 6 1/2"');
 await page
   .getByRole('radio', { name: /Edge to edge/ })
   .locator('xpath=ancestor::label')
@@ -91,9 +91,6 @@ await page.getByRole('link', { name: 'Setting' }).click();
 await page.locator('[data-tape=down]').waitFor();
 await page.getByRole('slider', { name: 'Sash width' }).first().hover();
 await shot('setting-sashed');
-await page.getByRole('tab', { name: 'Buy' }).click();
-await shot('setting-buy');
-await page.getByRole('tab', { name: 'Choose' }).click();
 await page.getByRole('link', { name: 'Borders' }).click();
 await page.getByTestId('corner').waitFor();
 await page.getByRole('button', { name: 'The centre' }).click();
@@ -139,6 +136,11 @@ await shot('journal');
 await page.getByRole('tab', { name: 'Ready?' }).click();
 await page.getByTestId('ready-chance').waitFor();
 await shot('ready');
+await open('Harbour throw, in centimetres');
+await page.getByRole('link', { name: 'Borders' }).click();
+await page.getByTestId('corner').waitFor();
+await page.getByText(/Comes out even/).scrollIntoViewIfNeeded();
+await shot('borders');
 await open('Cot quilt for the corner house');
 await page.getByRole('button', { name: 'Fit to a target…' }).click();
 await page.getByText('best first').waitFor();

@@ -213,6 +213,9 @@ function BedFields({
         step={1}
         onCommit={(foot) => set({ ...target, drop: { ...drop, foot } })}
       />
+      <p>
+        <small>Measure each drop over the bed made up: a thick cover takes some of it.</small>
+      </p>
       <LengthField
         label="Pillow tuck at the head"
         value={tuck}
