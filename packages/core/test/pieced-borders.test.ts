@@ -279,7 +279,9 @@ describe('a pieced border on the quilt (rules PB-1 and PB-2)', () => {
           const index = piecedAt(spaced);
           const quilt = computeQuilt(spaced);
           const { across, down, fits: whole } = repeatsOf(spaced, quilt.layout.sizes, index)!;
-          expect([across, down, whole]).toEqual([fit.across, fit.down, true]);
+          expect(across).toBeCloseTo(fit.across, 9);
+          expect(down).toBeCloseTo(fit.down, 9);
+          expect(whole).toBe(true);
           const said = quilt.advice.find(({ path }) => path.join('.') === `borders.${index}.pieced`);
           expect(said?.message ?? '').not.toMatch(/than the side/);
         }
@@ -395,4 +397,47 @@ describe('choosing it', () => {
     expect(fit(5).borders[0]!.pieced).toBeNull();
     expect(planProblems(fit(5))).toEqual([]);
   });
+});
+
+describe('a print with a direction in a pieced border', () => {
+  const directed = (kind: PiecedKindId, made: UnitsMade) => {
+    const plan = piecedPlan(kind, [24, 36], 4, { made });
+    return {
+      ...plan,
+      fabrics: plan.fabrics.map((f) => (f.id === 'border' ? { ...f, direction: 'one-way' as const } : f)),
+    };
+  };
+  // 16 and 24 keys to a side, every other of the first cloth: 16 upright at top and bottom, 24 level at the sides.
+  test('keys cut one by one: uprights and levels apart, each with its length as the print asks', () => {
+    const lines = linesOf(directed('keys', 'one')).filter(({ fabric }) => fabric === 'border');
+    expect(lines.map(({ count, oneWay }) => [oneWay, count.value]).sort()).toEqual([
+      ['across', 24],
+      ['along', 16],
+    ]);
+    // Without a direction all are one line.
+    expect(
+      linesOf(piecedPlan('keys', [24, 36], 4, { made: 'one' })).filter(({ fabric }) => fabric === 'border'),
+    ).toHaveLength(1);
+  });
+  test('squares that are left whole come in equal numbers, and it is said how the print lies', () => {
+    const lines = linesOf(directed('sawtooth', 'two'));
+    expect(new Set(lines.map(squaresOf)).size).toBe(1);
+    expect(lines.find(({ fabric }) => fabric === 'border')!.notes.join()).toMatch(/lies every way round/);
+    expect(lines.find(({ fabric }) => fabric === 'accent')!.notes.join()).not.toMatch(/lies every way round/);
+  });
+});
+
+// Rule BD-5: a binding sewn deeper than the seam covers what reaches the edge.
+test('points of a border at the quilt’s edge are told of; a plain border outside keeps them', () => {
+  const deep = (plan: Plan): Plan => ({ ...plan, binding: { ...plan.binding, seam: 0.5, stripWidth: 3.25 } });
+  const said = (plan: Plan) =>
+    computeQuilt(deep(plan)).advice.filter(({ message }) => /Points of the border reach/.test(message))
+      .length;
+  // A goose's base reaches out as far as the border does.
+  expect([said(piecedPlan('half-square', [24, 36], 3)), said(piecedPlan('geese', [24, 36], 4))]).toEqual([
+    1, 1,
+  ]);
+  expect(said(piecedPlan('keys', [24, 36], 4))).toBe(0);
+  const outside = piecedPlan('half-square', [24, 36], 3);
+  expect(said({ ...outside, borders: [...outside.borders, borderOf(2, 'sash')] })).toBe(0);
 });

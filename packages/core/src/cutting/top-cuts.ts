@@ -3,6 +3,7 @@ import { type Cut, cutOf, type CutShape } from '../cut/cut.ts';
 import { lengthLies, lyingOf } from '../cut/lying.ts';
 import { type CutLine, linesOf } from '../cut/line.ts';
 import type { Layout } from '../layout/lay-out.ts';
+import { countOf } from '../figure/figure.ts';
 import { near } from '../length/tolerance.ts';
 import type { CutFrom, Part, Piece, Role } from '../piece/piece.ts';
 import { borderById, fabricById } from '../plan/fabric-use.ts';
@@ -36,16 +37,20 @@ function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
   const bare = cutShapeOf(piece.outline, part, plan.seam, plan.unit);
   const size = overLong(plan, part, bare);
   const layers = part.under ?? [];
-  const front = cutFor(plan, part, pieces, part.cutFrom, size, {
-    id: part.key,
-    name: layers.length > 0 ? `${part.name}, front` : part.name,
-    under: false,
-    notes: [
-      ...(part.notes ?? []),
-      ...marksOn(plan, part, bare, size),
-      ...slantingNotes(directionOf(plan, part.cutFrom), part),
-    ],
-  });
+  const cutFrom = part.cutFrom;
+  const fronts = byLie(part, size, pieces).map(({ lies, own, count }) =>
+    cutFor(plan, { ...part, count }, own, cutFrom, size, {
+      id: `${part.key}${lies}`,
+      name: layers.length > 0 ? `${part.name}, front` : part.name,
+      under: false,
+      notes: [
+        ...(part.notes ?? []),
+        ...marksOn(plan, part, bare, size),
+        ...slantingNotes(directionOf(plan, cutFrom), part),
+        ...unitNotes(directionOf(plan, cutFrom), part),
+      ],
+    }),
+  );
   const under = layers.map(({ name, cutFrom, cutAs }) => {
     const own = cutAs
       ? overLong(plan, part, cutShapeOf(piece.outline, { grain: part.grain, cutAs }, plan.seam, plan.unit))
@@ -53,8 +58,49 @@ function cutsOfPart(plan: Plan, part: Part, pieces: readonly Piece[]): Cut[] {
     const said = { id: `${part.key}-${name}`, name: `${part.name}, ${name}`, under: true, notes: [] };
     return cutFor(plan, part, pieces, cutFrom, own, said);
   });
-  return [front, ...under];
+  return [...fronts, ...under];
 }
+
+/**
+ * The pieces of a part by the way their length lies on the cloth: oblong patches go round a quilt and lie both ways, which
+ * matters where a print has a direction; of everything else all lie alike.
+ */
+function byLie(
+  part: Part,
+  size: CutShape,
+  pieces: readonly Piece[],
+): { lies: string; own: readonly Piece[]; count: Part['count'] }[] {
+  const turns =
+    part.role === 'border-patch' &&
+    !part.cuts &&
+    size.shape === 'rectangle' &&
+    !near(size.width.value, size.length.value);
+  if (!turns) return [{ lies: '', own: pieces, count: part.count }];
+  const of = (lie: 'along' | 'across') =>
+    pieces.filter(({ outline }) => lengthLies(outline, part.grain) === lie);
+  return (['along', 'across'] as const).flatMap((lie) => {
+    const own = of(lie);
+    return own.length === 0
+      ? []
+      : [
+          {
+            lies: `-${lie}`,
+            own,
+            count: countOf(
+              own.length,
+              ...part.count.working,
+              `Of them ${lie === 'along' ? 'upright' : 'level'}: ${own.length}`,
+            ),
+          },
+        ];
+  });
+}
+
+/** What a print with a direction does in units that are sewn before they are cut: it lies as they fall. */
+const unitNotes = (way: ClothDirection, { role, whole, cuts }: Part): string[] =>
+  way !== 'none' && role === 'border-patch' && (whole || cuts)
+    ? ['The print lies every way round in these units: make them one by one to choose.']
+    : [];
 
 /** Where a strip that runs past several blocks is marked, as it is cut. */
 function marksOn({ unit }: Plan, { marks }: Part, bare: CutShape, cut: CutShape): string[] {
@@ -86,8 +132,8 @@ function cutFor(
     size,
     count: part.cuts ?? part.count,
     grain: border?.cut === 'lengthwise' ? 'lengthwise' : 'crosswise',
-    oneWay: directed && oblong ? lengthOnCloth(pieces[0]!, part, size) : null,
-    lying: directed && size.shape !== 'rectangle' ? lyingOf(pieces, size.shape) : null,
+    oneWay: directed && oblong && !part.cuts ? lengthOnCloth(pieces[0]!, part, size) : null,
+    lying: directed && size.shape !== 'rectangle' && !part.whole ? lyingOf(pieces, size.shape) : null,
     joins: border?.joins ?? (JOINED.includes(part.role) ? 'diagonal' : 'never'),
     part: part.key,
     pieces: pieces.map((p) => p.id),

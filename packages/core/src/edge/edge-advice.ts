@@ -7,7 +7,7 @@ import type { Binding } from './binding.ts';
 import { bestStart } from './binding-joins.ts';
 import type { Edge, EdgePoints } from './edge.ts';
 import { edgeWords } from './edge-words.ts';
-import { pointsTouchEdge } from './points-at-edge.ts';
+import { pointsAtEdge } from './points-at-edge.ts';
 
 /** A join nearer to a corner than this makes it bulky: 2" (from memory). */
 const BULKY_INCHES = 2;
@@ -101,10 +101,10 @@ function clothAdvice({ unit, stock }: Plan, { bias, leftovers, cutWidth }: Bindi
 /** A binding sewn so deep that it covers the blocks' points, and a flange too many. */
 function seamAdvice(plan: Plan, { seam }: Binding, layout: Layout): Refusal[] {
   const words = edgeWords(plan.unit);
-  const deep = seam > plan.seam + TOLERANCE && pointsTouchEdge(layout);
+  const points = seam > plan.seam + TOLERANCE ? pointsAtEdge(layout) : null;
   const twice = plan.binding.flange !== null && plan.edge.finishes.includes('flange');
   return [
-    ...(deep ? [said('binding.seam', words.tipsCovered(plan.seam, seam))] : []),
+    ...(points ? [said('binding.seam', words.tipsCovered(points, plan.seam, seam))] : []),
     ...(twice ? [said('binding.flange', words.twoFlanges)] : []),
   ];
 }

@@ -31,8 +31,8 @@ export const edgeWords = (unit: Unit) => {
       `The square-root rule gives ${show(rule)}, which is too little. Cut ${show(enough)}.`,
     leftoverTooNarrow: (strip: number) =>
       `This leftover is narrower than the ${show(strip)} strip. Take it off the list, or use a narrower strip.`,
-    tipsCovered: (seam: number, bound: number) =>
-      `Points of the blocks reach the quilt’s edge, a seam of ${show(seam)} inside the raw one, and the binding is sewn ${show(bound)} deep: it covers their tips by ${show(bound - seam)}. Sew it at ${show(seam)} with a narrower strip, or float the blocks, or add a border.`,
+    tipsCovered: (whose: 'blocks' | 'border', seam: number, bound: number) =>
+      `Points of the ${whose} reach the quilt’s edge, a seam of ${show(seam)} inside the raw one, and the binding is sewn ${show(bound)} deep: it covers their tips by ${show(bound - seam)}. Sew it at ${show(seam)} with a narrower strip, ${whose === 'blocks' ? 'or float the blocks, or add a border' : 'or add a plain border outside'}.`,
     twoFlanges: 'There is a flange built into this binding and another beside it: two will show.',
 
     pointsApart: (apart: number) =>

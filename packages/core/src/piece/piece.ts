@@ -163,6 +163,8 @@ export interface Part extends Cutting {
   readonly marks?: BlockMarks;
   /** How many, by the setting's formula. Equal to the pieces drawn: a test holds it. */
   readonly count: Figure;
+  /** Cut as squares that are left whole until they are sewn: how a piece lies on the cloth is not the cutter's to choose. */
+  readonly whole?: true;
   /** How many are cut, where what is cut gives several pieces: a strip, or a square that is left whole. */
   readonly cuts?: Figure;
 }

@@ -76,12 +76,24 @@ function jobsOf(plan: Plan, layout: Layout): { id: string; name: string; says: s
     ...Object.entries(names).flatMap(([what, [name, says]]) =>
       used.has(what) ? [{ id: what, name, says, use: { what: what as 'sash' } as FabricUse }] : [],
     ),
-    ...plan.borders.map(({ id }, index) => ({
-      id: `border-${id}`,
-      name: `Border ${index + 1}`,
-      says: 'This border',
-      use: { what: 'border', border: id } as FabricUse,
-    })),
+    ...plan.borders.flatMap(({ id, pieced }, index) => [
+      {
+        id: `border-${id}`,
+        name: `Border ${index + 1}${pieced ? ', first cloth' : ''}`,
+        says: 'This border',
+        use: { what: 'border', border: id } as FabricUse,
+      },
+      ...(pieced
+        ? [
+            {
+              id: `border-second-${id}`,
+              name: `Border ${index + 1}, second cloth`,
+              says: 'This border',
+              use: { what: 'border-second', border: id } as FabricUse,
+            },
+          ]
+        : []),
+    ]),
   ];
 }
 

@@ -1,7 +1,7 @@
 import { count as countIf } from 'd3-array';
-import { countOf, type Figure, numberOf } from '../../figure/figure.ts';
+import { countOf, numberOf } from '../../figure/figure.ts';
 import { formatWithUnit } from '../../length/format.ts';
-import type { CutAs, Part, Piece } from '../../piece/piece.ts';
+import type { Part, Piece } from '../../piece/piece.ts';
 import type { PiecedBorder } from '../border.ts';
 import type { CutBy } from './cut-by.ts';
 import { turnsCorner, unitCount, unitLength } from './fit.ts';
@@ -66,7 +66,7 @@ function cutOfPatches(
   of: OfCloth,
   round: Round,
   by: CutBy,
-): { readonly cutAs: CutAs; readonly cuts?: Figure; readonly notes?: readonly string[] } {
+): Pick<Part, 'cutAs' | 'cuts' | 'notes' | 'whole'> {
   const { pieced, ends: depth } = border;
   const kind = piecedKind(pieced.kind);
   const cut = kind.cut(of, { along: unitLength(border), depth }, pieced);
@@ -128,5 +128,6 @@ const triangles = (
   whole: boolean,
 ) => ({
   cutAs: { shape, side: { finished: side } },
+  ...(whole ? { whole: true as const } : {}),
   notes: whole ? ['Left whole: the squares are cut corner to corner once they are sewn.'] : [],
 });
