@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/shape.ts';
-import type { Names } from './lines.ts';
+import type { Names } from './line.ts';
 
 /** What steps after the top are called when they are told of. */
 const STEPS: Readonly<Record<string, string>> = {

@@ -1,4 +1,4 @@
-import type { Stage } from '../choice/stages.ts';
+import { type Stage, stageOf } from '../choice/stages.ts';
 import type { LogEntry } from '../log/entry.ts';
 import type { EntryBody } from '../log/kinds.ts';
 import { mergeLogs } from '../log/merge.ts';
@@ -22,7 +22,7 @@ export function notesIn(log: readonly LogEntry[], quilt: string): Note[] {
   for (const entry of own)
     if (entry.kind === 'noted') {
       const { id, at, body } = entry;
-      notes.set(id, { id, at, ...body, stage: body.stage as Stage, earlier: [], struck: false });
+      notes.set(id, { id, at, ...body, stage: stageOf(body.stage), earlier: [], struck: false });
     }
   // A correction may be dated before its note where two clocks differ.
   for (const entry of own) {
