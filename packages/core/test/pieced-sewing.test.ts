@@ -8,6 +8,7 @@ import {
   type Plan,
 } from '../src/index.ts';
 import { sewingOf, pressingOf } from '../src/sewing/sewing.ts';
+import { workLeft } from '../src/schedule/work-left.ts';
 import { seamWords } from '../src/sewing/words.ts';
 import { anyPieced, piecedAt, piecedPlan } from './support/pieced.ts';
 import { borderOf } from './support/plans.ts';
@@ -184,4 +185,20 @@ describe('sewing a pieced border (rule PB-5)', () => {
     expect(said('squares')[0]).toBe('The top left border corner square onto the top border strip');
     expect(said('ends')[0]).toMatch(/^The top border strip with its corner squares onto /);
   });
+});
+
+// By the pencil, as in the borders' own checks: 72 columns of three rows are six sets of three strips, twelve long seams;
+// 80 keys come of five pairs of strips, and 76 joins less the 40 that the pairs have already.
+test('seams that are run: of strips sewn together the long ones', () => {
+  const checkers = piecedPlan('checkers', [24, 36], 6, { rows: 3, corner: 'unit' });
+  expect([stepFor(checkers, 'units').run, stepFor(checkers, 'units').seams.length]).toEqual([12, 144]);
+  const keys = stepFor(piecedPlan('keys', [24, 36], 4), 'joined');
+  expect([keys.seams.length, keys.run]).toEqual([76, 5 + 76 - 40]);
+  expect(stepFor(piecedPlan('half-square', [24, 36], 3), 'units').run).toBeUndefined();
+  const left = (plan: Plan) => workLeft(plan, [], 'q').left.seams;
+  const one = (plan: Plan): Plan => ({
+    ...plan,
+    borders: plan.borders.map((b) => ({ ...b, pieced: b.pieced && { ...b.pieced, made: 'one' as const } })),
+  });
+  expect(left(one(checkers)) - left(checkers)).toBe(144 - 12);
 });

@@ -78,7 +78,11 @@ function sewingLeft(
   const { acts } = atMachine(sewing, way, guide, record, seamWords(sewing, way));
   const open = acts.filter(({ done }) => !done);
   return {
-    seams: open.filter(({ kind }) => kind === 'seam').length,
+    seams: sum(guide, (step, number) => {
+      const left = open.filter((act) => act.step === number && act.kind === 'seam').length;
+      // Of strips sewn together what is left is as large a share of the long seams.
+      return step.run === undefined ? left : Math.ceil((left / step.seams.length) * step.run);
+    }),
     presses: open.filter(({ kind }) => kind === 'press').length,
     finished,
   };

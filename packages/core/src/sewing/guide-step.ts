@@ -7,6 +7,8 @@ export interface GuideStep extends EdgeStep {
   readonly seams: readonly number[];
   /** Its seams are sewn in one go and cut apart, not one by one: units of squares left whole, or of strips. */
   readonly inOneGo?: true;
+  /** Seams that are run at the machine where they are fewer than the pieces have: long ones, of strips sewn before they are cut. */
+  readonly run?: number;
   /** What the parts it makes should measure when it is done, raw edge to raw edge; empty where that says nothing. */
   readonly measures: readonly PartSize[];
 }

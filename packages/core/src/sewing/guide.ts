@@ -62,6 +62,7 @@ function sewingStep(told: Told, step: SewnStep): GuideStep {
         ? [...COVERED_STEPS[step.id.startsWith('pairs') ? 'strip' : 'sash']]
         : sewn(told, step, kind),
     ...(units?.inOneGo ? { inOneGo: true as const } : {}),
+    ...(units?.run === undefined ? {} : { run: units.run }),
     measures: units?.measures ?? partSizes(told, step),
     wrong: [
       ...(units?.wrong ?? goesWrong(kind)),

@@ -46,7 +46,7 @@ export interface UnitFacts {
 export function unitStep(
   told: Told,
   step: SewnStep,
-): (UnitStep & Pick<GuideStep, 'measures' | 'inOneGo'>) | null {
+): (UnitStep & Pick<GuideStep, 'measures' | 'inOneGo' | 'run'>) | null {
   const { plan } = told;
   const at = plan.borders.findIndex(
     (border) => isPieced(border) && step.id.startsWith(`border-${border.id}-`),
@@ -59,7 +59,9 @@ export function unitStep(
     return {
       ...joined(factsOf(told, border, at, ARROWS), step),
       // Keys of strips are sewn before they are cut.
-      ...(border.pieced.kind === 'keys' && border.pieced.made === 'strips' ? { inOneGo: true as const } : {}),
+      ...(border.pieced.kind === 'keys' && border.pieced.made === 'strips'
+        ? runOf(told, border, at, step)
+        : {}),
     };
   if (!seams(border.pieced).some(({ id }) => id === which)) return null;
   const facts = factsOf(told, border, at, pressedTo(told, step, border));
@@ -68,9 +70,22 @@ export function unitStep(
     said && {
       ...said,
       measures: which === 'units' ? [unitSize(facts, step)] : [],
-      ...(border.pieced.made === 'one' ? {} : { inOneGo: true as const }),
+      ...(border.pieced.made === 'one' ? {} : runOf(told, border, at, step)),
     }
   );
+}
+
+/** What is sewn in one go, and how many seams are run for it: of strip sets their own, and of keys what joins the pairs too. */
+function runOf(
+  { plan, sizes }: Told,
+  border: PiecedBorder,
+  at: number,
+  { seams }: SewnStep,
+): Pick<GuideStep, 'inOneGo' | 'run'> {
+  const { sets } = makingOf(border, sizes[at]!, cutByOf(plan));
+  if (!sets) return { inOneGo: true };
+  const long = sets.sets * (sets.strips - 1);
+  return { inOneGo: true, run: border.pieced.kind === 'keys' ? long + seams.length - sets.pieces : long };
 }
 
 const ARROWS = 'Press them as the arrows show.';
