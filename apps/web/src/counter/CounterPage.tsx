@@ -415,6 +415,7 @@ const saysOf = (flag: Flag, typed: string | undefined, unit: Unit): string =>
 /** What stands in a field nobody has typed in: where it begins. */
 function placeholderOf(flag: Flag, unit: Unit): string {
   if (flag.type === 'lengths') return 'like 1, 3 1/2';
+  if (flag.type === 'count') return flag.start === null ? '' : String(flag.start);
   const start = flag.type === 'length' ? flagStart(flag, unit) : null;
   return typeof start === 'number' ? `${formatLength(start, unit)}${unitMark(unit)}` : '';
 }

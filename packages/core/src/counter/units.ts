@@ -66,7 +66,7 @@ export const units: Topic = {
   ],
   answer: (question) => {
     const { unit, given } = question;
-    const { each, cut, name } = WAYS[given['of'] as string]!;
+    const { each, cut } = WAYS[given['of'] as string]!;
     const [finished, seam] = [lengthIn(question, 'finished'), lengthIn(question, 'seam')];
     const wanted = given['units'] as number;
     const squares = Math.ceil(wanted / each);
@@ -102,8 +102,8 @@ export const units: Topic = {
       said: [
         ...number(small ? 'Large squares' : 'Squares of each cloth', large, squares),
         ...(small ? number('Small squares', small, 4 * squares) : []),
-        { what: `${name.split(',')[0]!}: trim to, wide`, figure: raw(finished) },
-        ...(small ? [{ what: 'Trim to, high', figure: raw(high) }] : []),
+        { what: small ? 'Trim each to, wide' : 'Trim each to', figure: raw(finished) },
+        ...(small ? [{ what: 'Trim each to, high', figure: raw(high) }] : []),
       ],
     };
   },
