@@ -47,6 +47,20 @@ describe('units of triangles (rule PB-3)', () => {
       expect(cut[cloth]!.slice(1)).toEqual(expect.arrayContaining([side]));
   });
 
+  test('the working of a square says what it comes to once', () => {
+    const working = (plan: Plan) =>
+      linesOf(plan).map(({ cut }) => (cut.shape === 'rectangle' ? cut.width.working : []))[0];
+    expect(working(piecedPlan('half-square', [24, 36], 3, { made: 'four' }))).toEqual([
+      '√2 × (3 + 2 × 1/4) + 2 × 1/4 = 5.45, next 1/8 up = 5 1/2″',
+    ]);
+    expect(working(piecedPlan('half-square', [24, 36], 3, { made: 'eight' }))).toEqual([
+      '2 × 3 + 1 3/4 = 7 3/4″',
+    ]);
+    expect(pairSquare('four', 3, 0.25, 'in').working).toEqual([
+      '√2 × (3 + 2 × 1/4) + 2 × 1/4 = 5.45, next 1/8 up: 5 1/2″',
+    ]);
+  });
+
   // By the pencil: 24 × 36 inside 3": 8 and 12 to a side, 40 units and four at the corners.
   test.each([
     ['two', 'plain', 20],

@@ -8,7 +8,7 @@ import { turnsCorner, unitCount, unitLength } from './fit.ts';
 import type { OfCloth } from './kind.ts';
 import type { Round } from './lie.ts';
 import { piecedKind } from './registry.ts';
-import { GEESE_OF_SQUARE, pairSquare, UNITS_OF_PAIR } from './squares-of-units.ts';
+import { GEESE_OF_SQUARE, pairSquareSum, UNITS_OF_PAIR } from './squares-of-units.ts';
 import { stripSets } from './strip-sets.ts';
 
 /** The parts of a pieced border: the patches of either cloth, and plain corner squares where it has them. */
@@ -106,11 +106,11 @@ function cutOfPatches(
       ),
     };
   }
-  const square = pairSquare(pieced.made, depth, by.seam, by.unit);
+  const { value, says } = pairSquareSum(pieced.made, depth, by.seam, by.unit);
   const each = UNITS_OF_PAIR[pieced.made];
   const units = unitCount(border, round);
   const squares = Math.ceil(units.value / each);
-  const side = { cut: square.value, says: square.working[0]! };
+  const side = { cut: value, says };
   return {
     cutAs: { shape: 'rectangle', width: side, length: side },
     cuts: countOf(

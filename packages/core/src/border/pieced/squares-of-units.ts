@@ -26,6 +26,17 @@ export const UNITS_OF_PAIR: Readonly<Record<Exclude<UnitsMade, 'strips'>, number
  * @returns the side as cut, up to the next mark of the ruler
  */
 export function pairSquare(made: 'four' | 'eight', finished: number, seam: number, unit: Unit): Figure {
+  const { value, says, onMark } = pairSquareSum(made, finished, seam, unit);
+  return lengthOf(value, `${says}${onMark ? ' =' : ':'} ${formatWithUnit(value, unit)}`);
+}
+
+/** That side with what it is come by, up to the last equals sign, as a cut that is given in full wants it. */
+export function pairSquareSum(
+  made: 'four' | 'eight',
+  finished: number,
+  seam: number,
+  unit: Unit,
+): { readonly value: number; readonly says: string; readonly onMark: boolean } {
   const [f, a] = [formatWorking(finished, unit), formatWorking(seam, unit)];
   const trade = unit === 'in' && near(seam, 1 / 4);
   const [exact, sum] =
@@ -36,8 +47,6 @@ export function pairSquare(made: 'four' | 'eight', finished: number, seam: numbe
         : [2 * finished + 2 * seam * (2 + Math.SQRT2), `2 × ${f} + 2 × ${a} × (2 + √2)`];
   const rounding = rulerUp(unit);
   const value = rounding.apply(exact);
-  const says = near(value, exact)
-    ? formatWithUnit(value, unit)
-    : `${formatExact(exact)}, ${rounding.name}: ${formatWithUnit(value, unit)}`;
-  return lengthOf(value, `${sum} = ${says}`);
+  const onMark = near(value, exact);
+  return { value, says: onMark ? sum : `${sum} = ${formatExact(exact)}, ${rounding.name}`, onMark };
 }
