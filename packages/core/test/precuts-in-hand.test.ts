@@ -117,6 +117,9 @@ describe('precuts in hand for a search (rule PC-1)', () => {
       expect(needed).toBeLessThanOrEqual(8);
       expect(precutsSay(design, asked(8))).toEqual([`sashes: ${needed} of 8 (strip, 2½″)`]);
     }
+    // A design without sashes says nothing of them.
+    const plain = plan({ setting: wholeSetting({ kind: 'edge-to-edge' }) });
+    expect(precutsSay(plain, asked(8))).toEqual([]);
     expect(found(3).every((fit) => fit.grid.across * fit.grid.down < 12)).toBe(true);
   });
   test('a search is asked with a length or with pieces, not with both', () => {

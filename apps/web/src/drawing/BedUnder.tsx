@@ -31,7 +31,7 @@ export function BedUnder({
     { at: { x: size.width / 2, y: (foot + size.height) / 2 }, figure: bed.foot },
   ].filter(({ figure }) => figure.value > 1.2 * letter);
   return (
-    <g pointerEvents="none">
+    <g pointerEvents="none" data-testid="bed-under">
       <path d={over} fill="#16202e" fillOpacity={0.3} />
       <rect {...{ x, y, width, height }} fill="none" stroke="#fff" {...stroked(3)} />
       <rect {...{ x, y, width, height }} fill="none" stroke="#16202e" {...stroked(1.5, [7, 4])} />

@@ -8,7 +8,7 @@ import {
   type Part,
   type Piece,
 } from '../piece/piece.ts';
-import type { Point } from '../geometry/point.ts';
+import { at } from '../geometry/point.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
@@ -181,7 +181,6 @@ function strips(inner: Box, outer: Box, corners: BorderCorners) {
   const or = outer.x + outer.width;
   const ob = outer.y + outer.height;
   if (corners === 'mitred') {
-    const at = (x: number, y: number): Point => ({ x, y });
     return {
       left: [at(outer.x, outer.y), at(inner.x, inner.y), at(inner.x, ib), at(outer.x, ob)],
       right: [at(or, outer.y), at(or, ob), at(ir, ib), at(ir, inner.y)],

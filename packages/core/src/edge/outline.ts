@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import type { Path } from '../geometry/path.ts';
-import type { Point } from '../geometry/point.ts';
+import { at, type Point } from '../geometry/point.ts';
 import { type EdgeShape, type Side, SIDES } from '../choice/edge.ts';
 import { type Scallops, solveScallops } from './scallops.ts';
 
@@ -101,8 +101,6 @@ export function edgeOutline(
     scallops,
   };
 }
-
-const at = (x: number, y: number): Point => ({ x, y });
 
 /** Shapes that are of the corners alone. */
 export const isCornered = (shape: EdgeShape): boolean =>

@@ -90,13 +90,14 @@ function inPieces(lines: readonly CutLine[], usable: number, depth: number): num
 
 /** What a design takes of the pieces in hand that are sold cut, in words: "sashes: 9 of 12 (fat quarter)". */
 export const precutsSay = (design: Plan, { inHand }: Pick<FitRequest, 'inHand'>): string[] =>
-  inHand.flatMap((held) =>
-    'precut' in held
-      ? [
-          `${nameOfUse(held.use)}: ${precutsFor(design, held.use, held.precut)} of ${held.count} (${PRECUTS[held.precut].name.toLowerCase()})`,
-        ]
-      : [],
-  );
+  inHand.flatMap((held) => {
+    const needed = 'precut' in held ? precutsFor(design, held.use, held.precut) : 0;
+    // A design that has no such job takes none, and there is nothing to say.
+    if (!('precut' in held) || needed === 0) return [];
+    return [
+      `${nameOfUse(held.use)}: ${needed} of ${held.count} (${PRECUTS[held.precut].name.toLowerCase()})`,
+    ];
+  });
 
 const nameOfUse = (use: SettingFabric): string =>
   use in JOB_NAMES ? JOB_NAMES[use as keyof typeof JOB_NAMES].toLowerCase() : use;

@@ -3,3 +3,6 @@ export interface Point {
   readonly x: number;
   readonly y: number;
 }
+
+/** A point by its two figures. */
+export const at = (x: number, y: number): Point => ({ x, y });

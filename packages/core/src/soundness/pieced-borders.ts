@@ -6,7 +6,7 @@ import { atLeast, near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { Refusal } from '../refusal/refusal.ts';
 import { settingOf } from '../setting/registry.ts';
-import { type Border, isPieced } from '../border/border.ts';
+import { type Border, isPieced, type PiecedBorder } from '../border/border.ts';
 import { unitLength } from '../border/pieced/fit.ts';
 import { piecedKind } from '../border/pieced/registry.ts';
 
@@ -20,7 +20,8 @@ export const piecedRefusals = (plan: Plan): Refusal[] =>
     return message === null ? [] : [{ path: ['borders', i, 'pieced'], message }];
   });
 
-function reasonAgainst({ unit, setting }: Plan, border: Border): string | null {
+function reasonAgainst(plan: Plan, border: Border): string | null {
+  const { unit, setting } = plan;
   if (!isPieced(border)) return null;
   const { pieced, sides, ends, corners } = border;
   const kind = piecedKind(pieced.kind);
@@ -35,7 +36,18 @@ function reasonAgainst({ unit, setting }: Plan, border: Border): string | null {
   const patch = pieced.kind === 'geese' ? ends / 2 : Math.min(ends, unitLength(border));
   if (!atLeast(patch, leastIn(LEAST_PATCH_INCHES, unit)))
     return `${name} with patches ${formatWithUnit(patch, unit)} wide cannot be sewn: at least ${formatWithUnit(limitIn(LEAST_PATCH_INCHES, unit), unit)}. Make the border wider${pieced.kind === 'keys' ? ', or its keys' : pieced.kind === 'checkers' ? ', or take fewer rows' : ''}.`;
-  return null;
+  return pieced.made === 'strips' ? tooNarrow(plan, border) : null;
+}
+
+/** A cloth that a set of strips cannot be crosscut from once, its end squared. */
+function tooNarrow({ fabrics, seam, squaring, unit }: Plan, border: PiecedBorder): string | null {
+  const deep = border.pieced.kind === 'keys' ? border.ends : unitLength(border);
+  const needed = deep + 2 * seam + squaring;
+  const own = [border.fabric, border.pieced.fabric];
+  const narrow = fabrics.find(({ id, usableWidth }) => own.includes(id) && !atLeast(usableWidth, needed));
+  return narrow
+    ? `${narrow.name} is ${formatWithUnit(narrow.usableWidth, unit)} usable, and one crosscut of its strips takes ${formatWithUnit(needed, unit)} of that: cut the patches one by one.`
+    : null;
 }
 
 const SAID: Readonly<Record<NonNullable<Border['pieced']>['made'], string>> = {

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import {
   CHECKER_ROWS,
+  computeQuilt,
+  type CutLine,
   PIECED_KINDS,
   piecedKind,
   type PiecedKindId,
@@ -74,3 +76,10 @@ export const anyPieced: fc.Arbitrary<Plan> = fc
 
 /** Where the pieced border of such a plan stands. */
 export const piecedAt = (plan: Plan): number => plan.borders.findIndex(({ pieced }) => pieced !== null);
+
+/** What is cut for the patches of a plan's pieced borders. */
+export const patchLines = (plan: Plan): CutLine[] =>
+  computeQuilt(plan).pieces.filter(({ role }) => role === 'border-patch');
+
+/** How many squares of a line are cut: of triangles their squares. */
+export const squaresOf = (line: CutLine): number => line.squares?.count.value ?? line.count.value;

@@ -1,7 +1,5 @@
-import type { Point } from '../../geometry/point.ts';
+import { at } from '../../geometry/point.ts';
 import type { PiecedKind } from './kind.ts';
-
-const at = (x: number, y: number): Point => ({ x, y });
 
 /** Geese twice as wide as they are long, flying clockwise round the quilt one behind the other. */
 export const geese: PiecedKind = {

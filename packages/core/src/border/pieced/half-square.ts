@@ -1,7 +1,5 @@
-import type { Point } from '../../geometry/point.ts';
+import { at } from '../../geometry/point.ts';
 import type { Patch, PiecedKind, UnitBox } from './kind.ts';
-
-const at = (x: number, y: number): Point => ({ x, y });
 
 /** A square of two triangles; its first cloth lies along the inner edge, its right angle ahead or behind. */
 function halves({ along, depth }: UnitBox, ahead: boolean): Patch[] {
@@ -30,7 +28,7 @@ const HALF_SQUARE = {
   ],
 } as const satisfies Partial<PiecedKind>;
 
-/** Half-square units by turns one way and the other, so that two make a peak. */
+/** Half-square units in turn one way and the other, so that two make a peak. */
 export const halfSquare: PiecedKind = {
   ...HALF_SQUARE,
   id: 'half-square',

@@ -15,7 +15,7 @@ export interface Patch {
 interface UnitPlace {
   /** From 0, clockwise. */
   readonly index: number;
-  /** What of a checkered ground its first square would be, counted round the whole border: 0 or 1. */
+  /** Of a checkered ground counted round the whole border: even where its first square is of the first cloth. */
   readonly parity: number;
 }
 

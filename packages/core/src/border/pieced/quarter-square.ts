@@ -1,9 +1,7 @@
-import type { Point } from '../../geometry/point.ts';
+import { at } from '../../geometry/point.ts';
 import type { Patch, PiecedKind, UnitBox } from './kind.ts';
 
-const at = (x: number, y: number): Point => ({ x, y });
-
-/** Four triangles round a middle, by turns of the two cloths: beside one another in the border, outside and inside. */
+/** Four triangles round a middle, in turn of the two cloths: beside one another in the border, outside and inside. */
 function quarters({ along, depth }: UnitBox): Patch[] {
   const middle = at(along / 2, depth / 2);
   return [

@@ -3,7 +3,7 @@ import type { OfCloth, Patch, PiecedKind } from './kind.ts';
 
 const clothOf = (count: number): OfCloth => (count % 2 === 0 ? 'first' : 'second');
 
-/** A ground of squares by turns, row upon row from the outside in. */
+/** A ground of squares in turn, row upon row from the outside in. */
 const checkered = (columns: number, rows: number, side: number, deep: number, parity: number): Patch[] =>
   Array.from({ length: columns }, (_, column) =>
     Array.from({ length: rows }, (__, row): Patch => ({
@@ -12,7 +12,7 @@ const checkered = (columns: number, rows: number, side: number, deep: number, pa
     })),
   ).flat();
 
-/** Two, three or four rows of squares by turns; a unit is what is crosscut from strips sewn together, one column of it. */
+/** Two, three or four rows of squares in turn; a unit is what is crosscut from strips sewn together, one column of it. */
 export const checkers: PiecedKind = {
   id: 'checkers',
   one: 'column',
@@ -35,7 +35,7 @@ export const checkers: PiecedKind = {
   ],
 };
 
-/** Bars by turns, as deep as the border. */
+/** Bars in turn, as deep as the border. */
 export const keys: PiecedKind = {
   id: 'keys',
   one: 'key',

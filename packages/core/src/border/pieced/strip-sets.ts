@@ -1,6 +1,6 @@
 import { countOf, type Figure, lengthOf, numberOf } from '../../figure/figure.ts';
 import { formatWithUnit, formatWorking } from '../../length/format.ts';
-import { TOLERANCE } from '../../length/tolerance.ts';
+import { howManyFit } from '../../length/tolerance.ts';
 import type { PiecedBorder } from '../border.ts';
 import { turnsCorner, unitCount, unitLength } from './fit.ts';
 import type { Round } from './lie.ts';
@@ -42,7 +42,7 @@ export function stripSets(
     `${show(deep)} finished + 2 × ${show(by.seam)} seam = ${formatWithUnit(cut, by.unit)}`,
   );
   const usable = Math.min(by.usableOf(border.fabric), by.usableOf(pieced.fabric)) - by.squaring;
-  const each = Math.max(1, Math.floor((usable + TOLERANCE) / cut));
+  const each = howManyFit(usable, cut);
   const says = (what: string, sets: number) =>
     `${what} ÷ ${each} of a set ${show(usable)} long, cut every ${show(cut)}: ${numberOf(sets, 'set')}`;
   const setsOf = (pieces: number) => Math.ceil(pieces / each);
