@@ -11,6 +11,13 @@ const noWeb = {
   regex: '(^@lattice/web)|(/web/src/)|(^react)|(^styled-components)',
   message: 'The server knows no interface.',
 };
+const contractByType = {
+  regex: '^@lattice/contract$',
+  importNames: ['GROUPS', 'OPERATIONS', 'operationOf', 'faultOfAnswer', 'faultOfRefusal'],
+  allowTypeImports: true,
+  message:
+    'The web takes addresses and types of the contract; its shapes would be carried to every first screen.',
+};
 const publicFace = {
   regex: '(@lattice/core/)|(packages/core)',
   message: 'Import the core from @lattice/core, its public face.',
@@ -73,6 +80,13 @@ export default tseslint.config(
       publicFace,
     ),
   },
+  {
+    files: ['packages/contract/src/**/*.ts'],
+    rules: walls({
+      regex: '^(?!\\.{1,2}/|zod$|@lattice/core$|@lattice/export/formats$)',
+      message: 'The contract says what is asked and answered; it does neither.',
+    }),
+  },
   { files: ['apps/server/src/**/*.ts'], rules: walls(noWeb, publicFace) },
   {
     files: ['apps/cli/src/**/*.ts'],
@@ -81,6 +95,6 @@ export default tseslint.config(
   {
     files: ['apps/web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
-    rules: { ...reactHooks.configs.recommended.rules, ...walls(noServer, publicFace) },
+    rules: { ...reactHooks.configs.recommended.rules, ...walls(noServer, contractByType, publicFace) },
   },
 );

@@ -23,6 +23,8 @@ const shared = {
   ],
   moduleNameMapper: {
     '^@lattice/core$': '<rootDir>/packages/core/src/index.ts',
+    '^@lattice/contract$': '<rootDir>/packages/contract/src/index.ts',
+    '^@lattice/export/formats$': '<rootDir>/packages/export/src/formats.ts',
     '^@lattice/export/node$': '<rootDir>/packages/export/src/node.ts',
     '^@lattice/photo$': '<rootDir>/packages/photo/src/index.ts',
     '^@lattice/export$': '<rootDir>/packages/export/src/index.ts',
@@ -46,7 +48,8 @@ export default {
     { ...room('core', 'packages/core'), sandboxInjectedGlobals: FAST },
     { ...room('export', 'packages/export'), sandboxInjectedGlobals: FAST },
     { ...room('photo', 'packages/photo'), sandboxInjectedGlobals: FAST },
-    room('server', 'apps/server'),
+    room('contract', 'packages/contract'),
+    { ...room('server', 'apps/server'), setupFiles: ['<rootDir>/apps/server/test/support/checked.ts'] },
     { ...room('cli', 'apps/cli'), sandboxInjectedGlobals: FAST },
     {
       ...room('web', 'apps/web', 'jest-environment-jsdom'),

@@ -3,6 +3,8 @@ import path from 'node:path';
 import { beside, bin, hashOf, once, quiet, root, Stop } from './lib.mjs';
 
 const DRIVER = 'better-sqlite3';
+/** What more than one app is built from. */
+const PACKAGES = ['packages/core', 'packages/contract', 'packages/export', 'packages/photo'];
 const isRoot = process.getuid?.() === 0;
 
 /** Installs Debian packages when it may; answers whether they are there now. */
@@ -64,22 +66,18 @@ export async function install() {
 
 /** Builds the web app, when its sources or the core's have changed. */
 export async function build() {
-  await once(
-    'build',
-    hashOf('apps/web', 'packages/core', 'packages/export', 'packages/photo', 'package-lock.json'),
-    async () => {
-      console.error('Building the web app…');
-      const { code, out } = quiet(bin('vite'), [
-        'build',
-        'apps/web',
-        '--config',
-        'apps/web/vite.config.ts',
-        '--logLevel',
-        'warn',
-      ]);
-      if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
-    },
-  );
+  await once('build', hashOf('apps/web', ...PACKAGES, 'package-lock.json'), async () => {
+    console.error('Building the web app…');
+    const { code, out } = quiet(bin('vite'), [
+      'build',
+      'apps/web',
+      '--config',
+      'apps/web/vite.config.ts',
+      '--logLevel',
+      'warn',
+    ]);
+    if (code !== 0) throw new Stop(`The web app could not be built.\n${out}`);
+  });
 }
 
 /** Builds what runs in Node into files of its own, when its sources have changed; answers the path of what is started. */
@@ -95,15 +93,13 @@ async function bundle(name, folder, rooms, started) {
 
 /** Builds the command line; its file is marked as of now, so that what is older than it is known to be in it. */
 export async function buildCommand() {
-  const rooms = ['packages/core', 'packages/export', 'packages/photo'];
-  const command = await bundle('command', 'apps/cli', rooms, 'cli/lattice.mjs');
+  const command = await bundle('command', 'apps/cli', PACKAGES, 'cli/lattice.mjs');
   utimesSync(command, new Date(), new Date());
   return command;
 }
 
 /** Builds the server, with the maker of pictures and the backup by command beside it. */
-export const buildServer = () =>
-  bundle('started server', 'apps/server', ['packages/core', 'packages/export'], 'server/server.mjs');
+export const buildServer = () => bundle('started server', 'apps/server', PACKAGES, 'server/server.mjs');
 
 /** The one without a window first: it does the same with two thirds of the work. */
 const WINDOWLESS = 'chromium-headless-shell';

@@ -18,7 +18,9 @@ export default defineConfig({
   },
   resolve: {
     alias: {
+      '@lattice/contract': at('../../packages/contract/src/index.ts'),
       '@lattice/core': at('../../packages/core/src/index.ts'),
+      '@lattice/export/formats': at('../../packages/export/src/formats.ts'),
       '@lattice/export/node': at('../../packages/export/src/node.ts'),
       '@lattice/export': at('../../packages/export/src/index.ts'),
     },

@@ -51,7 +51,7 @@ const startAhead: Plugin = {
     order: 'post',
     handler(_, { bundle }) {
       const start = Object.values(bundle ?? {}).find(
-        (part) => part.type === 'chunk' && part.facadeModuleId?.endsWith('/app/start.tsx'),
+        (part) => part.type === 'chunk' && part.facadeModuleId?.endsWith('/shell/start.tsx'),
       );
       if (start?.type !== 'chunk') return [];
       return [start.fileName, ...start.imports].map((file) => ({

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { root, Stop } from '../lib.mjs';
@@ -49,9 +49,17 @@ function copyOfHouse() {
       symlinkSync(path.join(root, 'node_modules', name), path.join(packages, name));
   // The house's own packages are the copy's.
   mkdirSync(path.join(packages, '@lattice'));
-  const own = { core: 'packages/core', export: 'packages/export', photo: 'packages/photo', attack: 'attack' };
-  for (const [name, place] of Object.entries(own))
-    symlinkSync(path.join(copy, place), path.join(packages, '@lattice', name));
+  for (const place of [
+    ...readdirSync(path.join(root, 'packages')).map((name) => `packages/${name}`),
+    'attack',
+  ])
+    symlinkSync(path.join(copy, place), path.join(packages, '@lattice', path.basename(place)));
+  // What a room has of another version than the house lies in the room.
+  for (const rooms of ['apps', 'packages'])
+    for (const room of readdirSync(path.join(root, rooms))) {
+      const own = path.join(root, rooms, room, 'node_modules');
+      if (existsSync(own)) symlinkSync(own, path.join(copy, rooms, room, 'node_modules'));
+    }
   return copy;
 }
 

@@ -25,7 +25,7 @@ const BREAKERS = {
       "import { useState } from 'react';",
       "import fs from 'node:fs';",
       "import knex from 'knex';",
-      "import { a } from '../../../../apps/web/src/app/start.tsx';",
+      "import { a } from '../../../../apps/web/src/shell/start.tsx';",
       "import { z } from 'zod';",
       "import { near } from '../length/tolerance.ts';",
       'export const b = [useState, fs, knex, a, z, near, Date.now(), Math.random(), document.title];',
@@ -42,6 +42,14 @@ const BREAKERS = {
   'server to web': [
     'apps/server/src/x.ts',
     "import { api } from '../../web/src/app/api.ts';\nexport default api;",
+  ],
+  'contract to page': [
+    'packages/contract/src/x.ts',
+    "import { useState } from 'react';\nexport default useState;",
+  ],
+  'shapes to the first screen': [
+    'apps/web/src/shelf/x.ts',
+    "import { OPERATIONS } from '@lattice/contract';\nexport default OPERATIONS;",
   ],
   'camera to disk': ['packages/photo/src/x.ts', "import fs from 'node:fs';\nexport default fs;"],
 } as const;
@@ -107,6 +115,24 @@ describe('circles', () => {
     imports('apps/web/src/b.tsx', '{ y as x }', './a.ts');
     imports('apps/web/src/c.ts', '{ y as x }', './d.ts');
     imports('apps/web/src/d.ts', 'type { y as x }', './c.ts');
+    // The web: a neighbour, down, and up; up by a type alone, and by what is fetched when it is needed.
+    const web = 'apps/web/src';
+    write(`${web}/state/leaf.ts`, 'export const x = 1;\nexport type T = number;\n');
+    imports(`${web}/sync/down.ts`, '{ x }', '../state/leaf.ts');
+    imports(`${web}/state/beside.ts`, '{ x }', './leaf.ts');
+    imports(`${web}/rooms/stash/low.ts`, '{ x }', '../../state/leaf.ts');
+    imports(`${web}/design/up.ts`, '{ x }', '../state/leaf.ts');
+    imports(`${web}/state/up.ts`, 'type { T as x }', '../sync/down.ts');
+    write(`${web}/rooms/clock/up.ts`, "export const x = () => import('../../stages/cut/a.ts');\n");
+    imports(`${web}/stages/cut/a.ts`, '{ x }', '../../rooms/stash/low.ts');
+    // Rooms of the web and of the server, by files in no circle.
+    imports(`${web}/rooms/shop/a.ts`, '{ x }', '../stash/low.ts');
+    imports(`${web}/rooms/stash/b.ts`, '{ x }', '../shop/c.ts');
+    imports(`${web}/rooms/shop/c.ts`, '{ x }', '../../state/leaf.ts');
+    imports('apps/server/src/log/a.ts', 'type { T as x }', '../gate/b.ts');
+    imports('apps/server/src/gate/b.ts', '{ x }', '../../../../packages/core/src/length/leaf.ts');
+    imports('apps/server/src/gate/c.ts', 'type { T as x }', '../log/d.ts');
+    imports('apps/server/src/log/d.ts', '{ x }', '../../../../packages/core/src/length/leaf.ts');
     const said = spawnSync(
       path.join(root, 'node_modules/.bin/depcruise'),
       ['--config', path.join(root, '.dependency-cruiser.mjs'), 'packages', 'apps', '--output-type', 'err'],
@@ -118,14 +144,26 @@ describe('circles', () => {
     rmSync(folder, { recursive: true });
   }, 60_000);
 
-  test('two rooms of the core that need each other are noticed, even by types alone; so are three', () => {
-    const rooms = ['border', 'edge', 'layers', 'sash', 'wall'].map((room) => `packages/core/src/${room}`);
+  test('two rooms of core, web or server that need each other are noticed, even by types alone; so are three', () => {
+    const rooms = [
+      ...['gate', 'log'].map((room) => `apps/server/src/${room}`),
+      ...['shop', 'stash'].map((room) => `apps/web/src/rooms/${room}`),
+      ...['border', 'edge', 'layers', 'sash', 'wall'].map((room) => `packages/core/src/${room}`),
+    ];
     expect([...new Set(inCircles.get('rooms-one-way'))].sort()).toEqual(rooms);
     expect(status).toBeGreaterThan(0);
   });
-  test('two files that need each other when they run are noticed in any room; by types alone they may', () =>
+  test('two files that need each other are noticed anywhere, by types alone too', () =>
     // Said once of each circle, from its first file.
-    expect(inCircles.get('files-one-way')).toEqual(['apps/web/src/a.ts']));
+    expect(inCircles.get('files-one-way')?.sort()).toEqual(['apps/web/src/a.ts', 'apps/web/src/c.ts']));
+  test('a layer of the web that looks up is noticed: by a type, or by what is fetched later', () => {
+    const up = [...inCircles].filter(([rule]) => rule.endsWith('looks-down'));
+    expect(Object.fromEntries(up)).toEqual({
+      'web-design-looks-down': ['apps/web/src/design/up.ts'],
+      'web-state-looks-down': ['apps/web/src/state/up.ts'],
+      'web-rooms-looks-down': ['apps/web/src/rooms/clock/up.ts'],
+    });
+  });
 });
 
 describe('the rooms of the core', () => {
@@ -204,6 +242,7 @@ test('every name on the public face of the core is used by somebody', () => {
       'e2e',
       'packages/core/test',
       'packages/export',
+      'packages/contract',
       'packages/photo',
     ],
     {

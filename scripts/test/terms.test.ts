@@ -4,7 +4,7 @@ import { type Said, saidIn, saidInSource } from '../said.mjs';
 
 const RETIRED = TERMS.flatMap(({ term, not = [] }) => not.map((word) => ({ term, word })));
 /** Names of fields and flags, which are written and not said. */
-const WRITTEN = /--[a-z-]+|`[^`]*`|"[a-z.]+"/g;
+const WRITTEN = /\/api\/\S*|--[a-z-]+|`[^`]*`|"[a-z.]+"/g;
 /** Said to whoever asks for the app's own address book, in its words. */
 const retiredIn = ({ text }: Pick<Said, 'text'>): string[] =>
   RETIRED.flatMap(({ term, word }) =>

@@ -11,6 +11,7 @@ import {
   numberOf,
   type Plan,
   readCuttingProblems,
+  shorter,
   solveCuttingProblem,
   stepSays,
 } from '@lattice/core';
@@ -68,7 +69,7 @@ function wayFor(job: CuttingJob, { simple }: CutFlags, seconds: number | null): 
   const until = Date.now() + seconds * 1000;
   let found = now;
   for (const { length, way } of longerSearch(job)) {
-    if (length < found.placed.needed.value - 1e-6) found = way();
+    if (shorter(length, found.placed.needed.value)) found = way();
     if (Date.now() >= until) break;
   }
   return found;

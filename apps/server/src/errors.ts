@@ -1,67 +1,62 @@
+import { type ErrorCode, ERRORS } from '@lattice/contract';
 import type { ErrorRequestHandler } from 'express';
 import { type Trouble, troubleOf } from './database/trouble.ts';
+import { faultOfSaid } from './serve/checked.ts';
 
 /** An error with an answer for the person: what is wrong, what it means, what to do. */
 export class Refusal extends Error {
   constructor(
-    readonly status: number,
-    readonly code: string,
+    readonly code: ErrorCode,
     message: string,
     readonly details: unknown = null,
   ) {
     super(message);
   }
+
+  get status(): number {
+    return ERRORS[this.code].status;
+  }
 }
 
 /** Types of errors that reading a request throws, and what they mean here. */
-const BY_TYPE: Readonly<Record<string, readonly [status: number, code: string, message: string]>> = {
-  'entity.parse.failed': [400, 'not-json', 'What arrived is not JSON, so nothing was changed.'],
+const BY_TYPE: Readonly<Record<string, readonly [code: ErrorCode, message: string]>> = {
+  'entity.parse.failed': ['not-json', 'What arrived is not JSON, so nothing was changed.'],
   'entity.too.large': [
-    413,
     'too-large',
     'This is too large to take: a quilt has at most 4 MB, a picture 25 MB. Nothing was changed.',
   ],
   'encoding.unsupported': [
-    415,
     'bad-encoding',
     'What arrived is packed in a way that is not known here. Nothing was changed.',
   ],
   'charset.unsupported': [
-    415,
     'bad-encoding',
     'What arrived is in an encoding this app cannot read. Save it as UTF-8. Nothing was changed.',
   ],
-  'request.aborted': [400, 'cut-short', 'The request broke off on its way. Nothing was changed.'],
+  'request.aborted': ['cut-short', 'The request broke off on its way. Nothing was changed.'],
 };
 
 /** How each trouble of the database is answered. */
-const BY_TROUBLE: Readonly<
-  Record<Trouble['kind'], readonly [status: number, code: string, message: string]>
-> = {
-  full: [507, 'disk-full', 'The disk is full, so this was not saved. Free some space; the app keeps trying.'],
-  'read-only': [507, 'read-only', 'The data folder cannot be written to, so this was not saved.'],
-  busy: [503, 'busy', 'The database is busy with another write. The app will try again.'],
-  disk: [507, 'disk-error', 'The disk could not be read or written, so this was not saved.'],
-  gone: [
-    507,
-    'folder-gone',
-    'The data folder was moved or removed while the server runs, so this was not saved.',
-  ],
+const BY_TROUBLE: Readonly<Record<Trouble['kind'], readonly [code: ErrorCode, message: string]>> = {
+  full: ['disk-full', 'The disk is full, so this was not saved. Free some space; the app keeps trying.'],
+  'read-only': ['read-only', 'The data folder cannot be written to, so this was not saved.'],
+  busy: ['busy', 'The database is busy with another write. The app will try again.'],
+  disk: ['disk-error', 'The disk could not be read or written, so this was not saved.'],
+  gone: ['folder-gone', 'The data folder was moved or removed while the server runs, so this was not saved.'],
   damaged: [
-    507,
     'damaged',
     'The database is damaged, so this was not done. The README says how to go back to the last backup.',
   ],
-  'not-ours': [507, 'damaged', 'The database file was replaced by something else, so this was not done.'],
+  'not-ours': ['damaged', 'The database file was replaced by something else, so this was not done.'],
 };
 
-/** Words for what a client did wrong and no more is known of. */
-const BY_STATUS: Readonly<Record<number, string>> = {
-  400: 'This request cannot be read, so nothing was changed.',
-  404: 'There is nothing at this address.',
-  412: 'This has changed meanwhile. Nothing was changed.',
-  416: 'There is no such part of it.',
+/** What a client did wrong, by the status some library says it with. */
+const BY_STATUS: Readonly<Record<number, readonly [code: ErrorCode, message: string]>> = {
+  404: ['no-such-address', 'There is nothing at this address.'],
+  412: ['changed-meanwhile', 'This has changed meanwhile. Nothing was changed.'],
+  416: ['no-such-part', 'There is no such part of it.'],
 };
+const UNREADABLE = ['bad-request', 'This request cannot be read, so nothing was changed.'] as const;
 
 /** What an error means to the person; null for a fault of ours. */
 export function refusalOf(error: unknown): Refusal | null {
@@ -69,9 +64,9 @@ export function refusalOf(error: unknown): Refusal | null {
   const { type, status } = error as { type?: string; status?: number };
   const known = BY_TYPE[type ?? ''] ?? BY_TROUBLE[troubleOf(error)?.kind ?? ('' as never)];
   if (known) return new Refusal(...known);
-  if (error instanceof URIError) return new Refusal(400, 'bad-request', BY_STATUS[400]!);
+  if (error instanceof URIError) return new Refusal(...UNREADABLE);
   if (typeof status === 'number' && status >= 400 && status < 500)
-    return new Refusal(status, 'bad-request', BY_STATUS[status] ?? BY_STATUS[400]!);
+    return new Refusal(...(BY_STATUS[status] ?? UNREADABLE));
   return null;
 }
 
@@ -92,8 +87,12 @@ export const answerErrors =
     // Half an answer is on its way: the connection is broken off, so that it is not taken for a whole one.
     if (response.headersSent) return void next(error);
     const { status, code, message, details } =
-      known ?? new Refusal(500, 'unexpected', 'Something went wrong on the server. Nothing was changed.');
+      known ?? new Refusal('unexpected', 'Something went wrong on the server. Nothing was changed.');
     // Not a file any more, whatever was to come.
     for (const header of ['Content-Disposition', 'Content-Type']) response.removeHeader(header);
-    response.status(status).json({ code, message, details, request });
+    const answer = { code, message, details, ...(request !== undefined && { request }) };
+    const fault = faultOfSaid(response, status, answer);
+    if (fault !== null)
+      return void response.status(500).json({ ...answer, code: 'unexpected', message: fault });
+    response.status(status).json(answer);
   };

@@ -10,7 +10,7 @@ import { pino } from 'pino';
 import { makeFolder } from './database/make-folder.ts';
 import { createApp } from './app.ts';
 import { backupFolder, Backups } from './backup/backups.ts';
-import { openShelf } from './database/shelf.ts';
+import { openShelf } from './backup/shelf.ts';
 import { keepHouse } from './housekeeping.ts';
 import { Workshop } from './pictures/workshop.ts';
 import { QuiltRepository } from './quilts/repository.ts';

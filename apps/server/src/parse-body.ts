@@ -11,5 +11,5 @@ export function parseBody<T>(schema: z.ZodType<T>, body: unknown, message: strin
   const faults = parsed.error.issues
     .slice(0, MOST_FAULTS)
     .map(({ path, message: says }) => ({ path, message: says }));
-  throw new Refusal(400, 'bad-request', message, faults);
+  throw new Refusal('bad-request', message, faults);
 }

@@ -150,8 +150,15 @@ describe('troubles of the disk, by what the system calls them', () => {
   });
 
   test('a refusal in words is passed on as it is', async () => {
-    const answer = await request(failing(new Refusal(409, 'stale', 'Changed.', { revision: 2 }))).get('/');
-    expect(answer.body).toMatchObject({ code: 'stale', message: 'Changed.', details: { revision: 2 } });
+    const answer = await request(
+      failing(new Refusal('bad-request', 'No.', [{ path: ['a'], message: 'b' }])),
+    ).get('/');
+    expect(answer.status).toBe(400);
+    expect(answer.body).toMatchObject({
+      code: 'bad-request',
+      message: 'No.',
+      details: [{ path: ['a'], message: 'b' }],
+    });
   });
 });
 

@@ -3,7 +3,8 @@ import request from 'supertest';
 import { createApp } from '../src/app.ts';
 import * as log from '../src/database/migrations/2026-11-26-log.ts';
 import { type Database, openDatabase } from '../src/database/open.ts';
-import { type LogPage, LogRepository } from '../src/log/repository.ts';
+import type { LogPage } from '@lattice/contract';
+import { LogRepository } from '../src/log/repository.ts';
 
 let database: Database;
 const outside = { now: () => new Date('2026-11-26T09:00:00Z'), newId: () => 'x', random: () => 0.5 };

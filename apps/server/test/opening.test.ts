@@ -13,7 +13,7 @@ import {
   openDatabase,
   openForReading,
 } from '../src/database/open.ts';
-import { openShelf } from '../src/database/shelf.ts';
+import { openShelf } from '../src/backup/shelf.ts';
 import { troubleOf } from '../src/database/trouble.ts';
 import { folder, outsideAt, throwAway } from './support/house.ts';
 

@@ -3,7 +3,7 @@ import { setImmediate } from 'node:timers/promises';
 import { unzipSync, zipSync } from 'fflate';
 import { MAKER, type Plan, startPlan, writePlanJson } from '@lattice/core';
 import request from 'supertest';
-import type { Arrived } from '../src/parcels/service.ts';
+import type { Arrived } from '@lattice/contract';
 import { shelfFiles, zipInto } from '../src/parcels/shelf.ts';
 import { LogRepository } from '../src/log/repository.ts';
 import { ParcelService } from '../src/parcels/service.ts';

@@ -33,12 +33,14 @@ export function sortParts(parts: readonly Part[]): (id: string) => string | null
     if (!found || more.length > 0) throw new Error(`There is not one part that begins with ${place.source}.`);
     return found;
   };
-  const app = modulesOf(only(/\/app\/start\.tsx$/));
+  const app = modulesOf(only(/\/shell\/start\.tsx$/));
   // The log is read on every page, as soon as there is one.
   const shelf = new Set(
-    [/\/shelf\/Shelf\.tsx$/, /\/app\/readLog\.ts$/].flatMap((part) => [...modulesOf(only(part))]),
+    [/\/shelf\/Shelf\.tsx$/, /\/sync\/readLog\.ts$/].flatMap((part) => [...modulesOf(only(part))]),
   );
-  const pages = begins(/\/src\/(stages|quilt|group|paper)\/.*(Stage|Page)\.tsx$/).map(modulesOf);
+  const pages = begins(/\/src\/(stages|shell\/quilt|rooms\/(group|paper))\/.*(Stage|Page)\.tsx$/).map(
+    modulesOf,
+  );
   /** What a part begins with is its own file; the very first, which asks for all others, is kept as small as it is. */
   const apart = new Set([
     ...modulesOf(only(/\/index\.html$/)),

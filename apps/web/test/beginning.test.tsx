@@ -3,13 +3,13 @@ import { act, fireEvent, render, screen, waitFor, within } from '@testing-librar
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes, useParams } from 'react-router';
-import { keepFocus } from '../src/app/keepFocus.ts';
-import { createStore } from '../src/app/store.ts';
-import { beginWithBlocks } from '../src/beginning/beginWithBlocks.ts';
-import { freeName } from '../src/beginning/makeQuilt.ts';
-import { NewQuilt } from '../src/beginning/NewQuilt.tsx';
-import { SpareOffers } from '../src/beginning/SpareOffers.tsx';
-import { EmptyPile } from '../src/beginning/EmptyPile.tsx';
+import { keepFocus } from '../src/browser/keepFocus.ts';
+import { createStore } from '../src/shell/store.ts';
+import { beginWithBlocks } from '../src/rooms/beginning/beginWithBlocks.ts';
+import { freeName } from '../src/rooms/beginning/makeQuilt.ts';
+import { NewQuilt } from '../src/rooms/beginning/NewQuilt.tsx';
+import { SpareOffers } from '../src/rooms/beginning/SpareOffers.tsx';
+import { EmptyPile } from '../src/rooms/beginning/EmptyPile.tsx';
 import { answer, answerWith } from './support/network.ts';
 import { show } from './support/show.tsx';
 

@@ -1,11 +1,11 @@
 import { type Plan, startPlan } from '@lattice/core';
 import { act, screen, waitFor } from '@testing-library/react';
-import { DeferWhileDragging } from '../src/app/DeferWhileDragging.tsx';
-import { useAppSelector, useLiveSelector } from '../src/app/store.ts';
-import { planChanged } from '../src/quilt/planSlice.ts';
-import { selectDrawn, selectQuilt } from '../src/quilt/selectors.ts';
-import { tapeHeld } from '../src/quilt/viewSlice.ts';
-import { layoutOf, quiltOf, workOutCalmly } from '../src/quilt/workedOut.ts';
+import { DeferWhileDragging } from '../src/shell/DeferWhileDragging.tsx';
+import { useAppSelector, useLiveSelector } from '../src/state/hooks.ts';
+import { planChanged } from '../src/state/planSlice.ts';
+import { selectDrawn, selectQuilt } from '../src/state/selectors.ts';
+import { tapeHeld } from '../src/state/viewSlice.ts';
+import { layoutOf, quiltOf, workOutCalmly } from '../src/state/workedOut.ts';
 import { show } from './support/show.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');

@@ -2,8 +2,8 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes } from 'react-router';
-import { createStore } from '../src/app/store.ts';
-import { CounterPage } from '../src/counter/CounterPage.tsx';
+import { createStore } from '../src/shell/store.ts';
+import { CounterPage } from '../src/rooms/counter/CounterPage.tsx';
 import { answer, answerWith } from './support/network.ts';
 import { choose, type } from './support/show.tsx';
 

@@ -1,7 +1,7 @@
 import { type LogEntry, type Plan, startPlan } from '@lattice/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { CuttingList } from '../src/figures/CuttingList.tsx';
+import { CuttingList } from '../src/rooms/figures/CuttingList.tsx';
 import { PilesPage } from '../src/stages/cut/PilesPage.tsx';
 import { CutStage } from '../src/stages/cut/CutStage.tsx';
 import { PlanPage } from '../src/stages/cut/PlanPage.tsx';

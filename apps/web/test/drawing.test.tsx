@@ -1,11 +1,11 @@
 import { ontoCorners, computeQuilt, layOut, type Plan, startPlan, type Slab } from '@lattice/core';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { LitParts } from '../src/drawing/litParts.ts';
-import { Pixel } from '../src/drawing/pixel.ts';
-import { partPath, seamPath } from '../src/drawing/paths.ts';
-import { QuiltArt } from '../src/drawing/QuiltArt.tsx';
-import { Tape } from '../src/drawing/Tape.tsx';
+import { LitParts } from '../src/rooms/drawing/litParts.ts';
+import { Pixel } from '../src/rooms/drawing/pixel.ts';
+import { partPath, seamPath } from '../src/rooms/drawing/paths.ts';
+import { QuiltArt } from '../src/rooms/drawing/QuiltArt.tsx';
+import { Tape } from '../src/rooms/drawing/Tape.tsx';
 
 const plan: Plan = startPlan('sashed-sampler');
 const pile = (count: number): Plan['pile'] =>

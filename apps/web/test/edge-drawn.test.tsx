@@ -1,7 +1,7 @@
 import { type Plan, pointHeight, startPlan } from '@lattice/core';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { selectQuilt } from '../src/quilt/selectors.ts';
+import { selectQuilt } from '../src/state/selectors.ts';
 import { EdgeStage } from '../src/stages/edge/EdgeStage.tsx';
 import { choose, show as showOf } from './support/show.tsx';
 

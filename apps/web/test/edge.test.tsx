@@ -1,11 +1,11 @@
 import { type Plan, startPlan } from '@lattice/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { EdgeToCut } from '../src/figures/UnderAndRound.tsx';
+import { EdgeToCut } from '../src/rooms/figures/UnderAndRound.tsx';
 import { cornerLengths } from '../src/stages/edge/cornerLengths.ts';
 import { EdgeStage } from '../src/stages/edge/EdgeStage.tsx';
 import { ScallopPage } from '../src/stages/edge/ScallopPage.tsx';
-import { selectPlan, selectQuilt } from '../src/quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../src/state/selectors.ts';
 import { choose, show as showOf, type } from './support/show.tsx';
 
 const plan = startPlan('sashed-sampler');

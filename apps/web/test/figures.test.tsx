@@ -1,11 +1,11 @@
 import { type Plan, startBorder, startPlan } from '@lattice/core';
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { Buying } from '../src/figures/Buying.tsx';
-import { CuttingList } from '../src/figures/CuttingList.tsx';
-import { withBorder, withBorderWidth } from '../src/quilt/borderEdits.ts';
-import { undo } from '../src/quilt/planSlice.ts';
-import { selectQuilt } from '../src/quilt/selectors.ts';
+import { Buying } from '../src/rooms/shop/Buying.tsx';
+import { CuttingList } from '../src/rooms/figures/CuttingList.tsx';
+import { withBorder, withBorderWidth } from '../src/state/borderEdits.ts';
+import { undo } from '../src/state/planSlice.ts';
+import { selectQuilt } from '../src/state/selectors.ts';
 import { BordersSection } from '../src/stages/borders/BordersSection.tsx';
 import { show as showOf } from './support/show.tsx';
 

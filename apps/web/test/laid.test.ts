@@ -9,7 +9,7 @@ import {
   pointedPlaces,
   wallAsRead,
   withWallRead,
-} from '../src/camera/laid.ts';
+} from '../src/rooms/camera/laid.ts';
 
 const planOf = (name: string): Plan => {
   const read = readPlanJson(readFileSync(path.resolve(__dirname, `../../../demo/${name}.plan.json`), 'utf8'));

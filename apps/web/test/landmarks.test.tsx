@@ -1,7 +1,7 @@
 import { blankPlan } from '@lattice/core';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { PageFrame } from '../src/app/PageFrame.tsx';
+import { PageFrame } from '../src/rooms/frame/PageFrame.tsx';
 import { Landmark } from '../src/design/Landmark.tsx';
 import { show } from './support/show.tsx';
 

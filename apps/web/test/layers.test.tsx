@@ -1,7 +1,7 @@
 import { computeQuilt, formatLength, formatSize, type Plan, startPlan } from '@lattice/core';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { LayersToCut } from '../src/figures/UnderAndRound.tsx';
+import { LayersToCut } from '../src/rooms/figures/UnderAndRound.tsx';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
 import { choose, show as showOf, type } from './support/show.tsx';
 

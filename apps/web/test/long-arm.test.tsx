@@ -1,8 +1,9 @@
 import { type LongArmAnswer, type LongArmJob, type Plan, startPlan } from '@lattice/core';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { entriesHeard, selectBooking } from '../src/outbox/logSlice.ts';
-import { redo, undo } from '../src/quilt/planSlice.ts';
+import { entriesHeard } from '../src/state/logSlice.ts';
+import { selectBooking } from '../src/state/bookingSelectors.ts';
+import { redo, undo } from '../src/state/planSlice.ts';
 import { LayersStage } from '../src/stages/layers/LayersStage.tsx';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
 import { choose, show as showOf } from './support/show.tsx';

@@ -1,4 +1,4 @@
-import { PAGES, pagesAt, QUILT_PAGES, quiltPage } from '../src/app/pages.ts';
+import { PAGES, pagesAt, QUILT_PAGES, quiltPage } from '../src/shell/pages.ts';
 
 // Addresses are the app's own; what a link or a bookmark may hold is from memory.
 describe('what an address needs is known before the app is there', () => {

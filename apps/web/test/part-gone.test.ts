@@ -1,4 +1,4 @@
-import { isPartGone } from '../src/app/part-gone.ts';
+import { isPartGone } from '../src/browser/part-gone.ts';
 
 describe('a part of the app that could not be fetched', () => {
   // As the three families of browsers and the builder's own fetcher word it (from memory).

@@ -1,4 +1,4 @@
-import { inRounds } from '../src/outbox/rounds.ts';
+import { inRounds } from '../src/sync/outbox/rounds.ts';
 
 describe('work in rounds', () => {
   test('asked for at any moment of a round, even its very end, it is done once more after the asking', async () => {

@@ -1,13 +1,13 @@
+import type { StoredQuilt } from '@lattice/contract';
 import { startPlan } from '@lattice/core';
-import type { StoredQuilt } from '../src/app/api.ts';
-import { accessReceived } from '../src/app/accessSlice.ts';
-import { createStore } from '../src/app/store.ts';
-import type { PlanItem } from '../src/outbox/items.ts';
-import { takeUpEarlierDrafts } from '../src/outbox/earlierDrafts.ts';
-import { inMemory, type BrowserStore } from '../src/outbox/browserStore.ts';
-import { planChanged, undo } from '../src/quilt/planSlice.ts';
-import { keepMine, settle, takeTheirs } from '../src/quilt/elsewhere.ts';
-import { openQuilt } from '../src/quilt/saving.ts';
+import { accessReceived } from '../src/state/accessSlice.ts';
+import { createStore } from '../src/shell/store.ts';
+import type { PlanItem } from '../src/state/items.ts';
+import { takeUpEarlierDrafts } from '../src/sync/outbox/earlierDrafts.ts';
+import { inMemory, type BrowserStore } from '../src/sync/outbox/browserStore.ts';
+import { planChanged, undo } from '../src/state/planSlice.ts';
+import { keepMine, settle, takeTheirs } from '../src/sync/elsewhere.ts';
+import { openQuilt } from '../src/sync/saving.ts';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
 
 const plan = startPlan('sashed-sampler');

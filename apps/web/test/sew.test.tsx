@@ -116,7 +116,7 @@ describe('the steps', () => {
     await userEvent.click(screen.getByRole('tab', { name: 'Ways' }));
     await userEvent.click(screen.getByRole('radio', { name: /In rows/ }));
     await waitFor(() => expect(told()).toMatch(/In rows: 2 of 3 seams sewn/));
-    const { planChanged } = await import('../src/quilt/planSlice.ts');
+    const { planChanged } = await import('../src/state/planSlice.ts');
     const present = store.getState().plan.present!;
     store.dispatch(planChanged({ ...present, block: { width: 10, height: 10 } }));
     await userEvent.click(screen.getByRole('tab', { name: 'Steps' }));

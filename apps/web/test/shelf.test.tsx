@@ -1,13 +1,13 @@
+import type { StoredQuilt } from '@lattice/contract';
 import { type Plan, plannedSize, progressOf, startPlan } from '@lattice/core';
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes, useParams } from 'react-router';
-import type { StoredQuilt } from '../src/app/api.ts';
-import { accessReceived } from '../src/app/accessSlice.ts';
-import { createStore } from '../src/app/store.ts';
-import { Rail } from '../src/quilt/Rail.tsx';
-import { Shelf } from '../src/shelf/Shelf.tsx';
+import { accessReceived } from '../src/state/accessSlice.ts';
+import { createStore } from '../src/shell/store.ts';
+import { Rail } from '../src/shell/quilt/Rail.tsx';
+import { Shelf } from '../src/rooms/shelf/Shelf.tsx';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
 import { show as showOf } from './support/show.tsx';
 

@@ -4,9 +4,9 @@ import { type Part, sortParts } from '../build/sort-parts.ts';
 /** The parts an app of this kind begins with; the first asks for all others. */
 const ENTRIES = [
   '/index.html',
-  '/src/app/start.tsx',
-  '/src/app/readLog.ts',
-  '/src/shelf/Shelf.tsx',
+  '/src/shell/start.tsx',
+  '/src/sync/readLog.ts',
+  '/src/rooms/shelf/Shelf.tsx',
   ...['Setting', 'Wall', 'Borders', 'Edge'].map((stage) => `/src/stages/${stage}Stage.tsx`),
 ];
 const modules = Array.from({ length: 14 }, (_, i) =>
@@ -110,7 +110,7 @@ describe('what lies in which file', () => {
   });
 
   it('says so where the app does not begin a part any more', () => {
-    const parts = bundled(needs).filter(({ facadeModuleId }) => facadeModuleId !== '/src/app/start.tsx');
+    const parts = bundled(needs).filter(({ facadeModuleId }) => facadeModuleId !== '/src/shell/start.tsx');
     expect(() => sortParts(parts)).toThrow('There is not one part that begins with');
   });
 });

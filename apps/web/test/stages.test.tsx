@@ -1,8 +1,8 @@
 import { type Plan, startBed, startBorder, startPlan, startRequest } from '@lattice/core';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { Asking } from '../src/finder/Asking.tsx';
-import { withoutBorder } from '../src/quilt/borderEdits.ts';
+import { Asking } from '../src/rooms/finder/Asking.tsx';
+import { withoutBorder } from '../src/state/borderEdits.ts';
 import { MeasureSection } from '../src/stages/borders/MeasureSection.tsx';
 import { RepeatFields } from '../src/stages/borders/RepeatFields.tsx';
 import { LieSection } from '../src/stages/setting/LieSection.tsx';

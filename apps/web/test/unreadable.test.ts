@@ -1,4 +1,4 @@
-import { unreadableInWords } from '../src/keeping/NumbersSection.tsx';
+import { unreadableInWords } from '../src/rooms/keeping/NumbersSection.tsx';
 
 describe('what cannot be read is said, and what that means', () => {
   test.each([

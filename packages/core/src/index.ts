@@ -36,14 +36,8 @@ export { piecedKind } from './border/pieced/registry.ts';
 export { isSpacerSewn, repeatsOf, spacerFits, withSpacer } from './border/spacer.ts';
 export { isMeasured, isMeasuredBothWays, judgeTop, type TopSize } from './border/sizes.ts';
 export { buysTheSame, type Change, changesBetween } from './quilt/changes.ts';
-export {
-  computeQuilt,
-  computingAgain,
-  cuttingJob,
-  finishedSize,
-  layOutAgain,
-  type Quilt,
-} from './quilt/compute.ts';
+export { computeQuilt, computingAgain, cuttingJob, finishedSize, layOutAgain } from './quilt/compute.ts';
+export type { Quilt } from './quilt/quilt.ts';
 export { toTheEnd } from './quilt/parts.ts';
 export {
   type CuttingJob,
@@ -93,7 +87,7 @@ export { toBuy, type ToBuy } from './table/to-buy.ts';
 export { leftoverEntries, planEntry, stepEntry } from './table/entries.ts';
 export { type CutRecord, cutRecord } from './log/cut-record.ts';
 export { type StashPiece, stashIn } from './log/stash.ts';
-export { STASH, STASH_KINDS, type StashKind } from './log/stash-kinds.ts';
+export { STASH, STASH_KINDS, type StashKind } from './log/stash-words.ts';
 export { setAsideFor, stockFor, stockPlace } from './table/set-aside.ts';
 export { aroundFlaw } from './table/around-flaw.ts';
 export { enoughOf } from './table/enough.ts';
@@ -161,7 +155,8 @@ export { FACE_NAMES, type FaceName, FACES } from './face/face.ts';
 export { type Figure, numberOf } from './figure/figure.ts';
 export { readBlocksCsv, type ReadBlocks, writeBlocksCsv } from './format/blocks-csv.ts';
 export { readPlanJson, writePlanJson } from './format/plan-json.ts';
-export { type Backing, type BackingOption } from './layer/backing.ts';
+export { type Backing } from './layer/backing.ts';
+export type { BackingOption } from './layer/backing-option.ts';
 export { type BattingOption } from './layer/batting.ts';
 export { BACKING_WAYS, MARKING_NAMES, MARKINGS, SEAM_NAMES } from './choice/layers.ts';
 export { BATTING_COLOURS, FIBRE_IDS, FIBRES } from './choice/battings.ts';
@@ -192,7 +187,7 @@ export {
 } from './length/format.ts';
 export { parseLength } from './length/parse.ts';
 export { limitIn, rulerNearest } from './length/rounding.ts';
-export { near } from './length/tolerance.ts';
+export { atLeast, longer, near, shorter } from './length/tolerance.ts';
 export { convertLength, fromInches, rulerStep, type Unit } from './length/unit.ts';
 export {
   clothsFor,
@@ -208,7 +203,8 @@ export { withStock } from './plan/stock.ts';
 export { convertPlan } from './plan/convert.ts';
 export { excessIn } from './soundness/bounds.ts';
 export { LIMITS } from './soundness/limits.ts';
-export { planProblems, type Problem } from './soundness/problems.ts';
+export { planProblems } from './soundness/problems.ts';
+export type { Problem } from './refusal/refusal.ts';
 export { sizeSoFar } from './quilt/size-so-far.ts';
 export { plannedSize } from './soundness/planned-size.ts';
 export { readPlan, readPlanShape } from './soundness/read.ts';
@@ -282,7 +278,7 @@ export { askCounter, flagStart, quiltFromCounter, TOPICS } from './counter/topic
 export { bookingIn } from './log/booking.ts';
 export { bookingInOldPlan } from './log/old-booking.ts';
 export { LOG_BATCH, type LogEntry, logEntrySchema } from './log/entry.ts';
-export { type EntryBody, OF_CLOTH } from './log/kinds.ts';
+export { type EntryBody, OF_CLOTH } from './log/kinds/registry.ts';
 export { mergeLogs } from './log/merge.ts';
 export { mergePlans, withTheirs } from './merge/merge-plans.ts';
 export { type BothChanged } from './merge/three-way.ts';
@@ -313,10 +309,10 @@ export { LIKELY } from './schedule/enough.ts';
 export { timeByStep } from './clock/by-step.ts';
 export { hodgesLehmann, pacesFrom, studentT90 } from './clock/pace.ts';
 export { sayMinutes, saySteps } from './clock/words.ts';
-export { JOURNAL_KINDS, type JournalKind, type JournalLine } from './journal/line.ts';
+export { JOURNAL_KINDS, type JournalKind, type JournalLine } from './log/line.ts';
 export { journalOf } from './journal/lines.ts';
 export { planChangesBetween } from './journal/plan-changes.ts';
-export { MAKER } from './log/maker-kinds.ts';
+export { MAKER } from './log/maker.ts';
 export { dateOf, dayOf, weekdayOf } from './moment/moment.ts';
 export { dueIn, duesIn, type Hours, hoursIn } from './schedule/hours.ts';
 export { type QuiltJobs } from './schedule/jobs.ts';
@@ -334,7 +330,7 @@ export { namesFrom } from './journal/names.ts';
 export { journalMarkdown } from './format/journal-md.ts';
 export { sizeDoneIn } from './clock/size-done.ts';
 export { type DiaryEntry, diaryOf } from './schedule/diary.ts';
-export { type RecordField } from './log/record-kinds.ts';
+export { type RecordField } from './log/record-fields.ts';
 export { labelSays, recordCard, recordSaidIn, usualCare } from './record/card.ts';
 export {
   type Exercise,
@@ -353,3 +349,5 @@ export { PRECUT_IDS, PRECUTS, type PrecutId } from './cloth/precuts.ts';
 export { givesSays } from './placing/gives.ts';
 export { drawsIn, plannedFor } from './layer/draws-in.ts';
 export { measuredAfter, measuredSays, type MeasuredWhen } from './record/measured-after.ts';
+export { same } from './document/same.ts';
+export { capital } from './figure/many.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type BackingOption } from '../src/layer/backing.ts';
+import type { BackingOption } from '../src/layer/backing-option.ts';
 import { pricedBacking } from './support/backing.ts';
 import { judgeMade } from '../src/layer/made.ts';
 import { inchPlan } from './support/plans.ts';

@@ -14,7 +14,7 @@ import {
   startPlan,
   writePlanJson,
 } from '../src/index.ts';
-import { ENTRY_KINDS } from '../src/log/kinds.ts';
+import { LOG_KINDS } from '../src/log/kinds/registry.ts';
 import { anyPlan, inchPlan, wholeSetting } from './support/plans.ts';
 
 const plan = inchPlan({});
@@ -68,7 +68,7 @@ describe('a document that is too much', () => {
         over.push(`${at}: ${maxItems}`);
       for (const [key, part] of Object.entries(node)) walk(part, `${at}/${key}`);
     };
-    for (const [kind, schema] of Object.entries(ENTRY_KINDS))
+    for (const [kind, { body: schema }] of Object.entries(LOG_KINDS))
       walk(z.toJSONSchema(schema, { unrepresentable: 'any' }), kind);
     walk(planSchema(), 'plan');
     expect(over).toEqual([]);

@@ -12,7 +12,11 @@ import {
 import { notesIn } from '../src/journal/notes.ts';
 import { entriesOf } from './support/entries.ts';
 
-const names = { cloth: (id: string) => `Cloth ${id}`, step: (id: string) => `Step ${id}` };
+const names = {
+  cloth: (id: string) => `Cloth ${id}`,
+  step: (id: string) => `Step ${id}`,
+  way: (id: string) => `Way ${id}`,
+};
 const texts = (log: readonly LogEntry[]) => journalOf(log, 'q1', names).map(({ text }) => text);
 const plan = startPlan('sashed-sampler');
 

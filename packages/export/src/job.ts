@@ -1,5 +1,6 @@
 import type { LogEntry, Plan, Quilt } from '@lattice/core';
-import type { Letters, PaperName } from './pdf/paper.ts';
+import type { PaperName } from './formats.ts';
+import type { Letters } from './pdf/paper.ts';
 
 /** What something to take along is made from. */
 export interface TakeJob {

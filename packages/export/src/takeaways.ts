@@ -1,3 +1,4 @@
+import { type Format, TYPES } from './formats.ts';
 import {
   cuttingCsv,
   cutsScene,
@@ -36,22 +37,6 @@ import type { PAPER_PAGES } from './pdf/pages.ts';
 import { quiltFiles } from './quilt-zip.ts';
 import { fileName, textBytes, zipOf } from './zip.ts';
 
-/** Formats something is written in, by the ending of its file. */
-export const FORMATS = [
-  'pdf',
-  'svg',
-  'dxf',
-  'csv',
-  'png',
-  'html',
-  'zip',
-  'json',
-  'ics',
-  'gpl',
-  'schema',
-] as const;
-export type Format = (typeof FORMATS)[number];
-
 /** A file that is ready. */
 export interface Taken {
   readonly name: string;
@@ -69,19 +54,6 @@ export interface Takeaway {
   readonly write: (job: TakeJob) => Promise<Uint8Array>;
 }
 
-export const TYPES: Readonly<Record<Format, readonly [type: string, ending: string]>> = {
-  pdf: ['application/pdf', 'pdf'],
-  svg: ['image/svg+xml', 'svg'],
-  dxf: ['image/vnd.dxf', 'dxf'],
-  csv: ['text/csv', 'csv'],
-  png: ['image/png', 'png'],
-  html: ['text/html', 'html'],
-  zip: ['application/zip', 'zip'],
-  json: ['application/json', 'plan.json'],
-  ics: ['text/calendar', 'ics'],
-  gpl: ['text/plain', 'gpl'],
-  schema: ['application/schema+json', 'schema.json'],
-};
 /** The longer side of a picture, in pixels. */
 const PICTURE_PIXELS = 4096;
 const RUNS = 600;

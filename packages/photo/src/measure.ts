@@ -1,17 +1,17 @@
 import type { Point } from '@lattice/core';
-import type { PhotoAsked, PhotoRefused } from './asked.ts';
-import { beginCamera, type BegunCamera, POINTED, withLines } from './begin-camera.ts';
-import type { Camera } from './camera.ts';
-import { type Doubt, doubtsOf } from './doubts.ts';
-import { findBlock, type FoundBlock } from './find-block.ts';
-import { type FineEdge, type FineOutline, fineOutline } from './fine-edges.ts';
-import type { SeenLine } from './fit-camera.ts';
-import { paperEdges } from './paper-edges.ts';
-import type { Raster } from './raster.ts';
-import { type FoundReference, fromTopLeft } from './reference.ts';
-import { offSquareBy, type SixLengths, sixLengths } from './six-lengths.ts';
-import { crossing, lineDespiteStrays, middleOf } from './straight.ts';
-import { cameraDoubt, edgeDoubt } from './uncertainty.ts';
+import type { PhotoAsked, PhotoRefused } from './reference/asked.ts';
+import { beginCamera, type BegunCamera, POINTED, withLines } from './reference/begin-camera.ts';
+import type { Camera } from './camera/camera.ts';
+import { type Doubt, doubtsOf } from './verdict/doubts.ts';
+import { findBlock, type FoundBlock } from './block/find-block.ts';
+import { type FineEdge, type FineOutline, fineOutline } from './camera/fine-edges.ts';
+import type { SeenLine } from './reference/fit-camera.ts';
+import { paperEdges } from './reference/paper-edges.ts';
+import type { Raster } from './picture/raster.ts';
+import { type FoundReference, fromTopLeft } from './reference/reference.ts';
+import { offSquareBy, type SixLengths, sixLengths } from './block/six-lengths.ts';
+import { crossing, lineDespiteStrays, middleOf } from './picture/straight.ts';
+import { cameraDoubt, edgeDoubt } from './block/uncertainty.ts';
 
 /** A block measured by a photo. */
 export interface PhotoMeasured {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import PerspT from 'perspective-transform';
-import { cameraFrom, cameraOf, perspective, through } from '../src/camera.ts';
-import { leastSquares } from '../src/least-squares.ts';
-import { askew, fromTopLeft, rectangle, SHEETS, squareAt } from '../src/reference.ts';
-import { inRow, offSquareBy, sixLengths } from '../src/six-lengths.ts';
-import { crossing, lineDespiteStrays } from '../src/straight.ts';
-import { KIND_WORDS, photoKindOf } from '../src/words.ts';
+import { cameraFrom, cameraOf, perspective, through } from '../src/camera/camera.ts';
+import { leastSquares } from '../src/camera/least-squares.ts';
+import { askew, fromTopLeft, rectangle, SHEETS, squareAt } from '../src/reference/reference.ts';
+import { inRow, offSquareBy, sixLengths } from '../src/block/six-lengths.ts';
+import { crossing, lineDespiteStrays } from '../src/picture/straight.ts';
+import { KIND_WORDS, photoKindOf } from '../src/verdict/words.ts';
 import { onFilm, type Shot } from './support/photograph.ts';
 
 const corner = (x: number, y: number) =>

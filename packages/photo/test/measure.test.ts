@@ -1,5 +1,5 @@
 import type { Point } from '@lattice/core';
-import { inRow, sixLengths } from '../src/six-lengths.ts';
+import { inRow, sixLengths } from '../src/block/six-lengths.ts';
 import type { Told } from './support/cases.ts';
 import { outside } from './support/outside.ts';
 

@@ -1,5 +1,5 @@
 import { differenceOf } from '@lattice/core';
-import { paperIn, swatchOf } from '../src/swatch.ts';
+import { paperIn, swatchOf } from '../src/cloth/swatch.ts';
 
 /** Stored value of a light (IEC 61966-2-1). */
 const stored = (v: number) => 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);

@@ -1,17 +1,10 @@
+import type { Backup } from '@lattice/contract';
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { makeFolder } from '../database/make-folder.ts';
 import type { Database } from '../database/open.ts';
 import { copyBackup, copyDatabase, type Holds } from './copy.ts';
 import { type BackupKind, backupName, kindOf, outdated } from './rotation.ts';
-
-/** A backup as it is listed. */
-export interface Backup {
-  readonly file: string;
-  readonly kind: BackupKind;
-  readonly madeAt: string;
-  readonly bytes: number;
-}
 
 /** How often it is looked whether a backup is due. */
 const LOOK_MS = 3600 * 1000;

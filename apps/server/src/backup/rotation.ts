@@ -1,7 +1,8 @@
+import type { Backup } from '@lattice/contract';
 import { type CalendarDate, parseDate, startOfWeek } from '@internationalized/date';
 
 /** Why a backup was made: by the clock, or asked for. */
-export type BackupKind = 'daily' | 'weekly' | 'by-hand' | 'before-restore';
+export type BackupKind = Backup['kind'];
 
 /** How many of each kind are kept; those asked for stay until somebody deletes them. */
 const KEPT: Readonly<Record<BackupKind, number>> = {

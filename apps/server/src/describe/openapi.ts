@@ -1,55 +1,94 @@
+import {
+  ANYWHERE,
+  type ErrorCode,
+  ERRORS,
+  GROUPS,
+  NAMED,
+  type Name,
+  type Operation,
+  placeOf,
+} from '@lattice/contract';
+import { logEntrySchema, planSchema } from '@lattice/core';
 import { z } from 'zod';
-import { type Operation, OPERATIONS, SCHEMAS } from './operations.ts';
 
-/** A schema as it stands inside another document: without its own heading. */
-function inside(schema: object): object {
-  return Object.fromEntries(Object.entries(schema).filter(([key]) => key !== '$schema' && key !== '$id'));
+/** A schema as it stands inside another document: without its own heading, and with what has a name pointed to. */
+function asJson(schema: z.ZodType, io: 'input' | 'output'): object {
+  const made = z.toJSONSchema(schema, {
+    io,
+    unrepresentable: 'any',
+    override: ({ zodSchema, jsonSchema }) => {
+      const name = NAMED.get(zodSchema);
+      if (name) jsonSchema.$ref = `#/components/schemas/${name}`;
+      // Whatever comes back is to be read: it need not be said of each part.
+      delete jsonSchema.readOnly;
+    },
+  });
+  return inside(made);
 }
-const asJson = (schema: z.ZodType): object =>
-  inside(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }));
+const inside = (schema: object): object =>
+  Object.fromEntries(Object.entries(schema).filter(([key]) => key !== '$schema' && key !== '$id'));
 
 /** What changes in an address, and what may be asked behind it. */
-function parameters({ path, query }: Operation): object[] {
-  const places = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
-    ...{ name, in: 'path', required: true, schema: { type: 'string' } },
+function parameters(name: Name, { query }: Operation): object[] {
+  const places = [...placeOf(name).path.matchAll(/\{(\w+)\}/g)].map(([, place]) => ({
+    ...{ name: place, in: 'path', required: true, schema: { type: 'string' } },
   }));
-  const { properties = {} } = (query ? asJson(query) : {}) as { properties?: Record<string, object> };
-  return [...places, ...Object.entries(properties).map(([name, schema]) => ({ name, in: 'query', schema }))];
+  const { properties = {} } = (query ? asJson(query, 'input') : {}) as {
+    properties?: Record<string, object>;
+  };
+  return [
+    ...places,
+    ...Object.entries(properties).map(([key, schema]) => ({ name: key, in: 'query', schema })),
+  ];
 }
 
-const refusal = {
-  description: 'It was refused: what is wrong, what that means, and what to do.',
-  content: { 'application/json': { schema: { $ref: '#/components/schemas/Refusal' } } },
-};
+const json = (schema: object) => ({ content: { 'application/json': { schema } } });
 
-function described(operation: Operation): object {
-  const { says, group, body, sends, answers } = operation;
-  const content =
-    answers.schema !== undefined
-      ? { 'application/json': { schema: answers.schema } }
-      : answers.type !== undefined
-        ? { [answers.type]: {} }
-        : undefined;
+/** How it is refused under one status: any of these codes. */
+const refused = (codes: readonly ErrorCode[]) => ({
+  description: `It was refused (${codes.join(', ')}): what is wrong, what that means, and what to do.`,
+  ...json({
+    allOf: [
+      { $ref: '#/components/schemas/Refusal' },
+      { type: 'object', properties: { code: { enum: codes } } },
+    ],
+  }),
+});
+
+function responses({ answers, refuses = [] }: Operation): Record<string, object> {
+  const well = Object.entries(answers).map(([status, { says, schema, type }]) => [
+    status,
+    { description: says, ...(schema ? json(asJson(schema, 'output')) : type && { content: { [type]: {} } }) },
+  ]);
+  const statuses = [...new Set(refuses.map((code) => ERRORS[code].status))];
+  const badly = statuses.map((status) => [
+    status,
+    refused([...refuses, ...ANYWHERE].filter((code) => ERRORS[code].status === status)),
+  ]);
+  return { ...(Object.fromEntries([...badly, ...well]) as object), default: refused(ANYWHERE) };
+}
+
+function described(name: Name, group: string, operation: Operation): object {
+  const { says, body, sends } = operation;
   return {
+    operationId: name,
     summary: says,
     tags: [group],
-    parameters: parameters(operation),
-    ...(body && {
-      requestBody: { required: true, content: { 'application/json': { schema: asJson(body) } } },
-    }),
-    ...(sends !== undefined && { requestBody: { required: true, content: { [sends]: {} } } }),
-    responses: {
-      [answers.status]: { description: answers.says, ...(content && { content }) },
-      default: refusal,
-    },
+    parameters: parameters(name, operation),
+    ...(body && { requestBody: { required: true, ...json(asJson(body, 'input')) } }),
+    ...(sends && { requestBody: { required: true, content: { [sends.type]: {} } } }),
+    responses: responses(operation),
   };
 }
 
-/** The server's whole interface as an OpenAPI 3.1 document, its shapes made from those that requests are read by. */
+/** The server's whole interface as an OpenAPI 3.1 document, made from what its routes are made from. */
 export function openApi(): object {
   const paths: Record<string, Record<string, object>> = {};
-  for (const operation of OPERATIONS)
-    paths[operation.path] = { ...paths[operation.path], [operation.method]: described(operation) };
+  for (const [group, operations] of Object.entries(GROUPS))
+    for (const [name, operation] of Object.entries(operations) as [Name, Operation][]) {
+      const { method, path } = placeOf(name);
+      paths[path] = { ...paths[path], [method.toLowerCase()]: described(name, group, operation) };
+    }
   return {
     openapi: '3.1.0',
     info: {
@@ -61,7 +100,8 @@ export function openApi(): object {
     paths,
     components: {
       schemas: {
-        ...Object.fromEntries(Object.entries(SCHEMAS).map(([name, schema]) => [name, inside(schema)])),
+        Plan: inside(planSchema()),
+        Entry: asJson(logEntrySchema, 'input'),
         Refusal: {
           type: 'object',
           properties: {

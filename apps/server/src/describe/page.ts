@@ -1,6 +1,6 @@
+import { GROUPS, type Name, type Operation, placeOf } from '@lattice/contract';
 import { asMarkup } from '@lattice/core';
 import { z } from 'zod';
-import { type Operation, OPERATIONS } from './operations.ts';
 
 const STYLE = `
 :root { color-scheme: light dark; }
@@ -32,31 +32,35 @@ function fields(schema: z.ZodType): string {
   return `<ul>${rows.join('')}</ul>`;
 }
 
-function section({ method, path, says, query, body, sends, answers, curl }: Operation, base: string): string {
+function section(name: Name, { says, query, body, sends, answers, curl }: Operation, base: string): string {
+  const { method, path } = placeOf(name);
   const call = curl?.replace(/'(\/api[^']*)'$/, (_, address: string) => `'${base}${address}'`);
   return [
-    `<h3><span class="method">${method.toUpperCase()}</span> <code>${asMarkup(path)}</code></h3>`,
-    `<p>${asMarkup(says)}<br><small>Comes back: ${asMarkup(answers.says)}</small></p>`,
+    `<h3><span class="method">${method}</span> <code>${asMarkup(path)}</code></h3>`,
+    `<p>${asMarkup(says)}<br><small>Comes back: ${asMarkup(
+      Object.values(answers)
+        .map((answer) => answer.says)
+        .join(' Or: '),
+    )}</small></p>`,
     query ? fields(query) : '',
     body ? fields(body) : '',
-    sends !== undefined ? `<p>Carries <code>${asMarkup(sends)}</code>.</p>` : '',
+    sends !== undefined ? `<p>Carries <code>${asMarkup(sends.type)}</code>.</p>` : '',
     call !== undefined ? `<pre tabindex="0">curl ${asMarkup(call)}</pre>` : '',
   ].join('\n');
 }
 
 /** The interface as a page to read: by it alone a stranger can read a quilt and its lists, and say a reading or a tick. */
 export function describePage(base: string): string {
-  const groups = [...new Set(OPERATIONS.map(({ group }) => group))];
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <title>What this server can be asked</title><style>${STYLE}</style></head><body><main>
 <h1>What this server can be asked</h1>
 <p>Everything the app does goes through these calls. For programs, the same as <a href="/api/openapi.json">OpenAPI</a>; what a plan is, as a <a href="/api/schema/plan.json">JSON Schema</a>. Put the id of a quilt, from the first call, where ID stands. Whatever is refused says why: <code>{"code", "message"}</code>.</p>
-${groups
+${Object.entries(GROUPS)
   .map(
-    (group) =>
-      `<h2>${group}</h2>\n${OPERATIONS.filter((one) => one.group === group)
-        .map((one) => section(one, base))
+    ([group, operations]) =>
+      `<h2>${group}</h2>\n${(Object.entries(operations) as [Name, Operation][])
+        .map(([name, one]) => section(name, one, base))
         .join('\n')}`,
   )
   .join('\n')}

@@ -9,7 +9,7 @@ const MOST_JSON = '4mb';
 export const withinBounds: RequestHandler = (request, _response, next) => {
   const excess = excessIn(request.body);
   if (excess !== null)
-    throw new Refusal(413, 'too-much', `This holds ${excess}, which no quilt does. Nothing was changed.`);
+    throw new Refusal('too-much', `This holds ${excess}, which no quilt does. Nothing was changed.`);
   next();
 };
 

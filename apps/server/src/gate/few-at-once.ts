@@ -20,7 +20,7 @@ export function fewAtOnce(atOnce: number, most: number): RequestHandler {
   };
   return (request, response, go) => {
     if (waiting.size >= most)
-      throw new Refusal(503, 'busy', 'Many have asked for this in the same moment. The app will try again.');
+      throw new Refusal('busy', 'Many have asked for this in the same moment. The app will try again.');
     let isInside = false;
     const enter = () => {
       waiting.delete(enter);

@@ -23,11 +23,11 @@ export function gate(isOurs: (name: string) => boolean): RequestHandler {
   return (request, _response, next) => {
     const { host, origin } = request.headers;
     if (!METHODS.has(request.method))
-      throw new Refusal(405, 'bad-method', 'Nothing here can be asked in this way.');
+      throw new Refusal('bad-method', 'Nothing here can be asked in this way.');
     if (!host || !isOurs(nameOf(host)))
-      throw new Refusal(421, 'wrong-host', 'The app is not called by this name, so nothing was answered.');
+      throw new Refusal('wrong-host', 'The app is not called by this name, so nothing was answered.');
     if (isForeign(request, host, origin))
-      throw new Refusal(403, 'foreign', 'Another page asked for this, so nothing was done.');
+      throw new Refusal('foreign', 'Another page asked for this, so nothing was done.');
     if (!READING.has(request.method)) refuseForms(request);
     next();
   };
@@ -49,5 +49,5 @@ function refuseForms(request: Request): void {
   const taken =
     type === 'application/json' || type === 'application/octet-stream' || type?.startsWith('image/');
   if (taken || (type === undefined && !carries && request.headers['transfer-encoding'] === undefined)) return;
-  throw new Refusal(415, 'bad-type', 'Only JSON and pictures are taken here, so nothing was changed.');
+  throw new Refusal('bad-type', 'Only JSON and pictures are taken here, so nothing was changed.');
 }

@@ -21,13 +21,11 @@ export function onlyWhileWritable({ file }: Database, readOnly: string | undefin
     if (READING.has(request.method)) return next();
     if (readOnly !== undefined)
       throw new Refusal(
-        507,
         'read-only',
         `The shelf is open for reading only: ${readOnly}. What you change is kept in this browser.`,
       );
     if (!isThere())
       throw new Refusal(
-        507,
         'folder-gone',
         'The data folder was moved or removed while the server runs, so nothing can be saved. What you change is kept in this browser: put the folder back, then start the server again.',
       );

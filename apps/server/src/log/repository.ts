@@ -1,3 +1,4 @@
+import type { LogPage } from '@lattice/contract';
 import { type LogEntry, LOG_BATCH, logEntrySchema } from '@lattice/core';
 import type { Database } from '../database/open.ts';
 import type { Built } from '../database/statements.ts';
@@ -10,18 +11,6 @@ interface LogRow {
   readonly at: string;
   readonly kind: string;
   readonly body: string;
-}
-
-/** Entries that arrived after another, and the number of the last. */
-export interface LogPage {
-  readonly entries: readonly LogEntry[];
-  readonly latest: number;
-  /** The number of the last there is at all. */
-  readonly newest: number;
-  /** There are more: ask again from `latest`. */
-  readonly more: boolean;
-  /** Entries of this page that cannot be read any more: they stay as they lie, and everything else goes on. */
-  readonly unreadable: number;
 }
 
 /** The only place that speaks SQL about the log. Entries are added and read, never changed. */

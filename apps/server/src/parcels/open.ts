@@ -36,7 +36,7 @@ interface Listed {
 /** A quilt of a parcel: unpacked when it is asked for, so that none but the one in hand is held. */
 export type Unpack = () => Promise<Packed>;
 
-const refuse = (why: string): Refusal => new Refusal(422, 'bad-parcel', `${why} Nothing was taken from it.`);
+const refuse = (why: string): Refusal => new Refusal('bad-parcel', `${why} Nothing was taken from it.`);
 
 /** Unix says in the upper half of these bits what a file is; a link to another file is no file. */
 const isLink = ({ externalFileAttributes }: Entry): boolean =>

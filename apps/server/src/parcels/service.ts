@@ -1,3 +1,4 @@
+import { type Arrived, ID } from '@lattice/contract';
 import type { Writable } from 'node:stream';
 import {
   excessIn,
@@ -12,10 +13,10 @@ import { type TakeJob, takeaway, type Taken } from '@lattice/export';
 import { z } from 'zod';
 import { Refusal, refusalOf } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
-import { ID } from '../made-elsewhere.ts';
 import type { PictureRepository } from '../pictures/repository.ts';
 import type { Workshop } from '../pictures/workshop.ts';
-import type { QuiltService, Surroundings } from '../quilts/service.ts';
+import type { QuiltService } from '../quilts/service.ts';
+import type { Surroundings } from '../surroundings.ts';
 import { asNew, type Unpacked } from './as-new.ts';
 import { Bindery } from './bindery.ts';
 import { openParcel, type Packed, type Unpack } from './open.ts';
@@ -27,15 +28,6 @@ const aboutSchema = z.object({ id: ID.optional(), version: z.literal(1) });
 
 /** Entries that are written without letting anybody else be answered in between: some ten milliseconds. */
 const AT_ONCE = 2_000;
-
-/** What came out of a parcel. */
-export interface Arrived {
-  readonly quilts: readonly { readonly id: string; readonly title: string; readonly copy: boolean }[];
-  /** Those that could not be written, and why: all others are there. */
-  readonly left: readonly { readonly title: string; readonly why: string }[];
-  readonly entries: number;
-  readonly pictures: number;
-}
 
 interface Rooms {
   readonly quilts: QuiltService;
@@ -59,12 +51,11 @@ export class ParcelService {
     what: string | undefined,
     wish: Pick<TakeJob, 'paper' | 'comma'>,
   ): Promise<Taken> {
-    if (!takeaway(to, what)) throw new Refusal(404, 'no-such-file', 'A quilt cannot be written as that.');
+    if (!takeaway(to, what)) throw new Refusal('no-such-file', 'A quilt cannot be written as that.');
     const { quilts, pictures, outside } = this.rooms;
     const { plan, problems } = await quilts.get(id);
     if (problems.length > 0)
       throw new Refusal(
-        422,
         'not-sound',
         `This quilt cannot be drawn, so nothing is made of it: ${problems[0]!.message}`,
       );
@@ -147,7 +138,7 @@ export class ParcelService {
     const made: string[] = [];
     try {
       for (const unpack of packed) {
-        if (isStopped()) throw new Refusal(400, 'stopped', 'It was stopped before anything was taken.');
+        if (isStopped()) throw new Refusal('stopped', 'It was stopped before anything was taken.');
         const one = await unpack();
         await unpacked(one);
         for (const [id, picture] of one.pictures) {
@@ -196,7 +187,7 @@ export class ParcelService {
 /** One quilt of a parcel, read and sound. */
 async function unpacked({ folder, about, plan, log }: Packed): Promise<Unpacked> {
   const where = folder === '' ? '' : `“${folder}”: `;
-  const fail = (why: string) => new Refusal(422, 'bad-parcel', `${where}${why} Nothing was taken from it.`);
+  const fail = (why: string) => new Refusal('bad-parcel', `${where}${why} Nothing was taken from it.`);
   const json = (what: string, bytes: Buffer): unknown => {
     try {
       return JSON.parse(bytes.toString('utf8')) as unknown;

@@ -48,7 +48,6 @@ export async function makePicture(file: Buffer): Promise<MadePicture> {
     });
   if (about.format === 'svg')
     throw new Refusal(
-      415,
       'drawing',
       'This is a drawing that can hold a program, so it was not taken. Save it as a photo (JPEG or PNG) and add that.',
     );
@@ -97,13 +96,11 @@ function ring(pixels: Buffer): Uint8Array {
 
 const notAPicture = () =>
   new Refusal(
-    415,
     'not-a-picture',
     'This file is not a picture that can be read: it may be damaged, or of another kind. A photo as JPEG, PNG or WebP is taken.',
   );
 const tooLarge = () =>
   new Refusal(
-    413,
     'picture-too-large',
     'This picture has more dots than any camera takes, so it was not opened. Make it smaller and try again.',
   );

@@ -1,3 +1,4 @@
+import type { ErrorCode } from '@lattice/contract';
 import process from 'node:process';
 import sharp from 'sharp';
 import { Refusal } from '../errors.ts';
@@ -10,7 +11,7 @@ export interface PictureJob {
 }
 export type PictureResult =
   | { readonly number: number; readonly made: Awaited<ReturnType<typeof makePicture>> }
-  | { readonly number: number; readonly refusal: { status: number; code: string; message: string } };
+  | { readonly number: number; readonly refusal: { code: ErrorCode; message: string } };
 
 // One picture at a time, and nothing kept of the last.
 sharp.concurrency(1);
@@ -22,8 +23,8 @@ process.on('message', ({ number, file }: PictureJob) => {
     (made) => deliver({ number, made }),
     (error: unknown) => {
       const refusal =
-        error instanceof Refusal ? error : new Refusal(500, 'unexpected', 'The picture could not be made.');
-      deliver({ number, refusal: { status: refusal.status, code: refusal.code, message: refusal.message } });
+        error instanceof Refusal ? error : new Refusal('unexpected', 'The picture could not be made.');
+      deliver({ number, refusal: { code: refusal.code, message: refusal.message } });
     },
   );
 });

@@ -35,11 +35,7 @@ export class Workshop {
   /** @throws Refusal: no picture, too large, too long at it, or too many wait */
   make(file: Buffer): Promise<MadePicture> {
     if (this.waiting.length >= MOST_WAITING)
-      throw new Refusal(
-        503,
-        'busy',
-        'Many pictures are being made ready at the moment. The app will try again.',
-      );
+      throw new Refusal('busy', 'Many pictures are being made ready at the moment. The app will try again.');
     return new Promise((resolve, reject) => {
       this.waiting.push({ file, resolve, reject });
       this.next();
@@ -88,7 +84,7 @@ export class Workshop {
     const job = this.done(delivery.number);
     if (!job) return;
     if ('made' in delivery) job.resolve({ ...delivery.made, bytes: Buffer.from(delivery.made.bytes) });
-    else job.reject(new Refusal(delivery.refusal.status, delivery.refusal.code, delivery.refusal.message));
+    else job.reject(new Refusal(delivery.refusal.code, delivery.refusal.message));
     this.next();
   }
 
@@ -96,7 +92,6 @@ export class Workshop {
     const job = this.done(this.number);
     job?.reject(
       new Refusal(
-        413,
         'picture-too-large',
         'This picture takes more memory or time to open than any photo, so it was not opened. Save it smaller, as JPEG, and try again.',
       ),

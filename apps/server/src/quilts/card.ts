@@ -1,25 +1,5 @@
-import { type Plan, progressOf, settingOf, sizeSoFar, type Stage } from '@lattice/core';
-
-/** What the shelf shows of a quilt; the drawing comes from its plan once the card is looked at. */
-export interface Card {
-  readonly title: string;
-  readonly unit: Plan['unit'];
-  readonly tags: readonly string[];
-  /** Finished, in `unit`: as far as it was measured, from there. */
-  readonly width: number;
-  readonly height: number;
-  /** The setting's name. */
-  readonly setting: string;
-  /** Where the work stands; and where, with its quilting booked. */
-  readonly at: Stage;
-  readonly atBooked: Stage;
-}
-
-/** The card of a quilt that cannot be read any more: its name, if even that can be made out. */
-export interface UnreadableCard {
-  readonly title: string;
-  readonly unreadable: true;
-}
+import type { Card, UnreadableCard } from '@lattice/contract';
+import { type Plan, progressOf, settingOf, sizeSoFar } from '@lattice/core';
 
 /** The card of a plan whose shape is right, whether or not it can be drawn. */
 export function cardOf(plan: Plan): Card {

@@ -1,3 +1,4 @@
+import type { QueryRead } from '@lattice/contract';
 import { TAGS } from '../database/migrations/2026-12-01-shelf-indexes.ts';
 import type { Database } from '../database/open.ts';
 import type { Built } from '../database/statements.ts';
@@ -45,8 +46,8 @@ export const SORTS = {
   recent: { column: 'updated_at', direction: 'desc' },
   newest: { column: 'created_at', direction: 'desc' },
   name: { column: 'title', direction: 'asc' },
-} as const;
-export type Sort = keyof typeof SORTS;
+} as const satisfies Record<Sort, { column: string; direction: 'asc' | 'desc' }>;
+type Sort = QueryRead<'listQuilts'>['sort'];
 
 /** What a write changes. */
 export type Written = Pick<QuiltRow, 'plan' | 'title' | 'card' | 'saved_by' | 'updated_at'>;

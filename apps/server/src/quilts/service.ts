@@ -1,44 +1,21 @@
-import {
-  type Plan,
-  planChangesBetween,
-  type Problem,
-  type Random,
-  readPlan,
-  writePlanJson,
-} from '@lattice/core';
+import type { Saved, StoredQuilt, UnreadableCard } from '@lattice/contract';
+import { type Plan, planChangesBetween, readPlan, writePlanJson } from '@lattice/core';
 import { Unchanged } from '../database/unchanged.ts';
 import { Refusal } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
-import type { SnapshotRepository } from '../snapshots/repository.ts';
 import { readText } from './read-text.ts';
 import { type Reading, withReading } from './reading.ts';
-import { cardOf, type UnreadableCard, unreadableCard } from './card.ts';
+import { cardOf, unreadableCard } from './card.ts';
+import type { Surroundings } from '../surroundings.ts';
 import { type Asked, type ListedRow, type QuiltRepository, type QuiltRow, SORTS } from './repository.ts';
-
-/** A quilt as it leaves the server. */
-export interface StoredQuilt {
-  readonly id: string;
-  readonly revision: number;
-  readonly updatedAt: string;
-  /** What the device calls itself that saved it last. */
-  readonly savedBy: string;
-  readonly plan: Plan;
-  /** What stands in the way of drawing it; it is opened to be mended. Empty for a sound one. */
-  readonly problems: readonly Problem[];
-}
-
-/** What a write is answered with: the writer knows the plan. */
-export type Saved = Pick<StoredQuilt, 'id' | 'revision' | 'updatedAt'>;
-
-/** What the service needs from outside, so that tests can hold it still. */
-export interface Surroundings {
-  readonly now: () => Date;
-  readonly newId: () => string;
-  readonly random: Random;
-}
 
 /** The most quilts that are listed as taken off. */
 const MOST_TAKEN_OFF = 200;
+
+/** What keeps a quilt as it was when a day ended: inside the transaction of what is saved over it. */
+interface Evenings {
+  keepDayNow(quilt: string, today: string, id: string): void;
+}
 
 /** Rules for keeping quilts: a plan is sound before it is kept, and a stale write changes nothing. */
 export class QuiltService {
@@ -47,7 +24,7 @@ export class QuiltService {
 
   constructor(
     private readonly rows: QuiltRepository,
-    private readonly snapshots: SnapshotRepository,
+    private readonly snapshots: Evenings,
     private readonly outside: Surroundings,
     private readonly log: Pick<LogRepository, 'add'>,
   ) {
@@ -159,7 +136,6 @@ export class QuiltService {
     if (there?.removed_at === null) return this.stored(there);
     if (there)
       throw new Refusal(
-        409,
         'taken-off',
         `“${there.title}” was put on the shelf, and taken off again elsewhere. It can be put back there, from what was taken off.`,
       );
@@ -180,7 +156,6 @@ export class QuiltService {
     }
     const latest = await this.get(id);
     throw new Refusal(
-      409,
       'stale',
       `This quilt was changed elsewhere: it is at revision ${latest.revision}, and this change was made to revision ${revision}. Nothing was overwritten.`,
       latest,
@@ -191,11 +166,11 @@ export class QuiltService {
    * What a block measured, said from outside the app: kept in the plan, and in the journal as any other measurement.
    * Where the quilt is changed in the same moment it is said again to what it has become.
    */
-  async read(id: string, reading: Reading) {
+  async addReading(id: string, reading: Reading) {
     for (let tries = 0; ; tries += 1) {
       const { plan, revision, problems } = await this.get(id);
       if (problems.length > 0)
-        throw new Refusal(422, 'not-sound', `This quilt has to be mended first: ${problems[0]!.message}`);
+        throw new Refusal('not-sound', `This quilt has to be mended first: ${problems[0]!.message}`);
       const { plan: changed, verdict } = withReading(plan, reading);
       try {
         const saved = await this.save(id, revision, changed, reading.by);
@@ -243,7 +218,6 @@ export class QuiltService {
     const card = unreadableCard(row.plan);
     await this.rows.setCard(row.id, row.revision, card.title, JSON.stringify(card)).catch(() => undefined);
     throw new Refusal(
-      422,
       'unreadable',
       `This quilt cannot be read any more: ${read.problems[0]!.message} Its file can be taken away, and a version of it gone back to.`,
       { id: row.id, revision: row.revision, title: card.title },
@@ -309,7 +283,6 @@ export const newRow = (plan: Plan, made: { id: string; at: string; savedBy?: str
 
 const notThere = () =>
   new Refusal(
-    404,
     'no-such-quilt',
     'There is no such quilt on the shelf. It may have been taken off in another tab.',
   );
@@ -318,7 +291,6 @@ function soundPlan(raw: unknown): Plan {
   const read = readPlan(raw);
   if (!read.ok)
     throw new Refusal(
-      422,
       'unsound-plan',
       `This plan cannot be kept: ${read.problems[0]!.message}`,
       read.problems,

@@ -12,7 +12,8 @@ import {
 } from '@lattice/core';
 import type { LogRepository } from '../log/repository.ts';
 import type { QuiltRepository, QuiltRow } from '../quilts/repository.ts';
-import { newRow, type Surroundings } from '../quilts/service.ts';
+import { newRow } from '../quilts/service.ts';
+import type { Surroundings } from '../surroundings.ts';
 
 const FIRST = 'potting-shed';
 const STASH_TABLE = 'stash.csv';

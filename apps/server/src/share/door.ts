@@ -1,16 +1,16 @@
+import type { Name, Permission } from '@lattice/contract';
 import cookieSession from 'cookie-session';
-import express, { type Express, Router } from 'express';
+import express, { type Express, type RequestHandler, Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { z } from 'zod';
 import { answerErrors, Refusal } from '../errors.ts';
 import { withinBounds } from '../gate/body.ts';
 import { gate } from '../gate/gate.ts';
 import { headers } from '../gate/headers.ts';
-import { parseBody } from '../parse-body.ts';
+import type { Handlers } from '../serve/handler.ts';
+import { serve } from '../serve/serve.ts';
 import { requestId } from '../watch/request-id.ts';
 import type { Links } from './links.ts';
 import { isPassphrase, type Kept } from './secrets.ts';
-import type { Who } from './who.ts';
 
 /** What the door is kept by. */
 export interface DoorOptions {
@@ -30,6 +30,8 @@ export interface DoorOptions {
 type Session = { by?: string };
 
 const LASTS_MS = 30 * 24 * 3600 * 1000;
+/** The most that says who one is. */
+const MOST = '2kb';
 /** Tries of the passphrase from one place: so many in so long. */
 const TRIES = 5;
 const TRIES_MS = 60_000;
@@ -38,10 +40,8 @@ const TRIES_IN_ALL = 30;
 /** Of links, which nobody can guess, from one place: they are counted by themselves, so that no guest is kept out by another. */
 const TRIES_OF_LINKS = 20;
 
-const enterBody = z.union([
-  z.strictObject({ passphrase: z.string().min(1).max(200) }),
-  z.strictObject({ link: z.string().min(1).max(200) }),
-]);
+/** What the door answers itself. */
+export type DoorName = Extract<Name, 'enter' | 'leave'>;
 
 /** The app as it is seen from the local network: behind a door that a passphrase or a link opens. */
 export function behindDoor(
@@ -63,10 +63,9 @@ export function behindDoor(
     }),
   );
   const house = `house:${sign}`;
-  const whoHolds = async ({ by }: Session): Promise<Who | null> =>
+  const whoHolds = async ({ by }: Session): Promise<Permission | null> =>
     by === undefined ? null : by === house ? 'edit' : links.mayNow(by);
 
-  const entrance = Router();
   const throttled = (limit: number, keyGenerator?: () => string) =>
     rateLimit({
       windowMs: TRIES_MS,
@@ -78,7 +77,7 @@ export function behindDoor(
       // That one is named without a proxy is nothing to write about: it is not believed.
       validate: { xForwardedForHeader: false },
       handler: () => {
-        throw new Refusal(429, 'too-many-tries', 'That was tried too often. Wait a minute, then try again.');
+        throw new Refusal('too-many-tries', 'That was tried too often. Wait a minute, then try again.');
       },
     });
   const ofLinks = Router().use(throttled(TRIES_OF_LINKS));
@@ -87,43 +86,40 @@ export function behindDoor(
     throttled(TRIES),
     throttled(TRIES_IN_ALL, () => 'all'),
   );
-  entrance.post(
-    '/',
-    express.json({ limit: '2kb' }),
-    withinBounds,
-    (request, response, next) => {
-      const link = typeof (request.body as { link?: unknown } | undefined)?.link === 'string';
-      (link ? ofLinks : ofWords)(request, response, next);
-    },
-    async (request, response) => {
-      const body = parseBody(enterBody, request.body, 'Enter the passphrase, or use a link.');
-      const by =
-        'link' in body
-          ? (await links.openedBy(body.link))?.id
-          : (await isPassphrase(body.passphrase, passphrase))
-            ? house
-            : undefined;
-      if (by === undefined)
-        throw new Refusal(
-          401,
-          'not-let-in',
+  const throttle: RequestHandler = (request, response, next) => {
+    const link = typeof (request.body as { link?: unknown } | undefined)?.link === 'string';
+    (link ? ofLinks : ofWords)(request, response, next);
+  };
+  const entrance: Handlers<DoorName> = {
+    enter: {
+      before: [express.json({ limit: MOST }), withinBounds, throttle],
+      async handle({ body, request }) {
+        const by =
           'link' in body
-            ? 'This link lets nobody in any more. Ask for another.'
-            : 'This is not the passphrase.',
-        );
-      (request as { session?: Session | null }).session = { by };
-      response.json({ who: await whoHolds({ by }) });
+            ? (await links.openedBy(body.link))?.id
+            : (await isPassphrase(body.passphrase, passphrase))
+              ? house
+              : undefined;
+        if (by === undefined)
+          throw new Refusal(
+            'not-let-in',
+            'link' in body
+              ? 'This link lets nobody in any more. Ask for another.'
+              : 'This is not the passphrase.',
+          );
+        (request as { session?: Session | null }).session = { by };
+        return { who: await whoHolds({ by }) };
+      },
     },
-  );
-  entrance.delete('/', (request, response) => {
-    (request as { session?: Session | null }).session = null;
-    response.status(204).end();
-  });
-  door.use('/api/session', entrance);
+    leave({ request }) {
+      (request as { session?: Session | null }).session = null;
+    },
+  };
+  door.use(serve(entrance));
   door.use('/api', async (request, response, next) => {
     const who = await whoHolds((request as { session?: Session | null }).session ?? {});
     if (who === null)
-      throw new Refusal(401, 'not-let-in', 'Enter the passphrase first, or use the link you were given.');
+      throw new Refusal('not-let-in', 'Enter the passphrase first, or use the link you were given.');
     response.locals['who'] = who;
     next();
   });

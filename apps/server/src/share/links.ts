@@ -1,10 +1,8 @@
+import type { Link, Permission } from '@lattice/contract';
 import type { Knex } from 'knex';
 import { Refusal } from '../errors.ts';
-import type { Surroundings } from '../quilts/service.ts';
+import type { Surroundings } from '../surroundings.ts';
 import { hashOfSecret, isSecret, newSecret } from './secrets.ts';
-
-/** What somebody may do who came in from the local network. */
-export type Permission = 'view' | 'edit';
 
 interface LinkRow {
   readonly id: string;
@@ -13,14 +11,6 @@ interface LinkRow {
   readonly secret_hash: string;
   readonly made_at: string;
   readonly taken_back_at: string | null;
-}
-
-/** A link as it is listed: whom it was made for, and what it lets them do. */
-export interface Link {
-  readonly id: string;
-  readonly name: string;
-  readonly may: Permission;
-  readonly madeAt: string;
 }
 
 /** Links that let people in, each for somebody; one that is taken back lets nobody in any more, at once. */
@@ -55,7 +45,7 @@ export class Links {
       .whereNull('taken_back_at')
       .update({ taken_back_at });
     if (changed !== 1)
-      throw new Refusal(404, 'no-such-link', 'There is no such link, or it was taken back already.');
+      throw new Refusal('no-such-link', 'There is no such link, or it was taken back already.');
   }
 
   /** Which link this is the secret of; null for none that stands. */

@@ -7,7 +7,7 @@ import type { Express } from 'express';
 import type { Knex } from 'knex';
 import { toString as qrCode } from 'qrcode';
 import { nameOf } from '../gate/gate.ts';
-import type { Surroundings } from '../quilts/service.ts';
+import type { Surroundings } from '../surroundings.ts';
 import { stop } from '../stop.ts';
 import { type Certificate, fingerprintOf, ownCertificate } from './certificate.ts';
 import { behindDoor } from './door.ts';

@@ -1,3 +1,4 @@
+import type { AnswerOf, Asked } from '@lattice/contract';
 import type { LogEntry, LongArmAnswer, LongArmJob } from '@lattice/core';
 import { Refusal } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
@@ -5,12 +6,6 @@ import type { LongArm } from './long-arm.ts';
 
 type Booked = Extract<LogEntry, { kind: 'booked' }>;
 type Cancelled = Extract<LogEntry, { kind: 'booking-cancelled' }>;
-
-/** Which quilt something is done for, and the id its entry of the log will have, made where it was asked. */
-export interface Asked {
-  readonly quilt: string;
-  readonly entry: string;
-}
 
 /** The long-arm service's bookings, kept in the log: asked twice with one entry, a job is booked once. */
 export class LongArmBookings {
@@ -26,10 +21,7 @@ export class LongArmBookings {
   }
 
   /** Books a job; the entry it left in the log, or the reasons against it. */
-  async book(
-    job: LongArmJob,
-    { quilt, entry: id }: Asked,
-  ): Promise<{ readonly entry: LogEntry | null; readonly answer: LongArmAnswer | null }> {
+  async book(job: LongArmJob, { quilt, entry: id }: Asked): Promise<AnswerOf<'bookLongArm'>> {
     const there = await this.log.find(id);
     if (there) return { entry: there, answer: null };
     const { standing, ever } = await this.bookings();
@@ -53,7 +45,7 @@ export class LongArmBookings {
     const before = cancelled.find((entry) => entry.body.number === number);
     if (before) return before;
     if (!numbers.has(number))
-      throw new Refusal(404, 'no-such-booking', 'The long-arm service has no booking of this number.');
+      throw new Refusal('no-such-booking', 'The long-arm service has no booking of this number.');
     const at = this.now().toISOString();
     const entry: Cancelled = { id, quilt, at, kind: 'booking-cancelled', body: { number } };
     await this.log.add([entry]);

@@ -5,6 +5,7 @@ import {
   fromInches,
   type LongArmAnswer,
   type LongArmJob,
+  longer,
   SKEW_INCHES,
 } from '@lattice/core';
 
@@ -88,7 +89,7 @@ function reasonsAgainst({ unit, top, backing, batting }: LongArmJob): string[] {
     );
   if (backing.diagonals) {
     const skew = Math.abs(backing.diagonals[0] - backing.diagonals[1]);
-    if (skew > limit(SKEW_INCHES) + 1e-6)
+    if (longer(skew, limit(SKEW_INCHES)))
       reasons.push(
         `The backing is not square: corner to corner it differs by ${show(skew)}, and ${show(limit(SKEW_INCHES))} is the most.`,
       );

@@ -1,7 +1,7 @@
+import type { Asked } from '@lattice/contract';
 import type { LogEntry, ShopAnswer, ShopList, ShopOrder } from '@lattice/core';
 import { Refusal } from '../errors.ts';
 import type { LogRepository } from '../log/repository.ts';
-import type { Asked } from './long-arm-bookings.ts';
 import type { Shop } from './shop.ts';
 
 type Held = Extract<LogEntry, { kind: 'shop-held' }>;
@@ -36,8 +36,7 @@ export class ShopHolds {
     const { gone, numbers } = await this.holds();
     const before = gone.find((entry) => entry.body.number === number);
     if (before) return before;
-    if (!numbers.has(number))
-      throw new Refusal(404, 'no-such-order', 'The shop holds no order of this number.');
+    if (!numbers.has(number)) throw new Refusal('no-such-order', 'The shop holds no order of this number.');
     const entry: LetGo = { id, quilt, at: this.now().toISOString(), kind: 'shop-let-go', body: { number } };
     await this.log.add([entry]);
     return entry;

@@ -1,11 +1,14 @@
 import {
+  atLeast,
   convertLength,
   differenceOf,
   type EntryBody,
+  longer,
   type ShopAnswer,
   type ShopList,
   type ShopOffer,
   type ShopOrder,
+  shorter,
   type Unit,
 } from '@lattice/core';
 import { parseDate } from '@internationalized/date';
@@ -84,13 +87,12 @@ export class Shop {
     const left = this.stock(held);
     const laid = lines.map(({ cloth, bolt: id, length }) => {
       const bolt = BOLTS.find((one) => one.id === id);
-      if (!bolt) throw new Refusal(404, 'no-such-bolt', `The shop has no bolt ${id}.`);
+      if (!bolt) throw new Refusal('no-such-bolt', `The shop has no bolt ${id}.`);
       const cut = cutOf(length, unit);
       const inches = convertLength(cut, unit, 'in');
       const there = left.get(id)!;
-      if (inches > there + 1e-6)
+      if (longer(inches, there))
         throw new Refusal(
-          409,
           'not-enough',
           `Only ${round(convertLength(there, 'in', unit))} ${unit === 'in' ? 'inches' : 'cm'} of ${bolt.name} is left now. Ask again.`,
         );
@@ -132,10 +134,10 @@ function offerOf(bolt: Bolt, inches: number, wish: ShopList['cloths'][number], u
     cut,
     inStock,
     cost: costOf(bolt, cut, unit),
-    enough: inStock >= cut - 1e-6,
+    enough: atLeast(inStock, cut),
     difference: round(difference),
     likeness: LIKENESS.find(([upTo]) => difference <= upTo)?.[1] ?? 'another colour',
-    narrower: usableWidth < wish.usableWidth - 1e-6,
+    narrower: shorter(usableWidth, wish.usableWidth),
   };
 }
 

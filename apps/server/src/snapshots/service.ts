@@ -1,16 +1,10 @@
+import type { Version } from '@lattice/contract';
 import type { Plan } from '@lattice/core';
 import { Refusal } from '../errors.ts';
 import { readText } from '../quilts/read-text.ts';
 import type { QuiltRepository } from '../quilts/repository.ts';
-import type { Surroundings } from '../quilts/service.ts';
+import type { Surroundings } from '../surroundings.ts';
 import type { SnapshotRepository } from './repository.ts';
-
-/** A snapshot as it is listed. */
-export interface Snapshot {
-  readonly id: string;
-  readonly name: string | null;
-  readonly madeAt: string;
-}
 
 /** Rules for snapshots: named by the quilter, or kept by the day; gone back to by opening what they hold. */
 export class SnapshotService {
@@ -20,20 +14,19 @@ export class SnapshotService {
     private readonly outside: Surroundings,
   ) {}
 
-  async list(quilt: string): Promise<Snapshot[]> {
+  async list(quilt: string): Promise<Version[]> {
     return (await this.rows.list(quilt)).map(({ id, name, made_at }) => ({ id, name, madeAt: made_at }));
   }
 
   /** Keeps a quilt as it is saved now. @throws Refusal where there is no such quilt */
-  async make(quilt: string, name: string, id = this.outside.newId()): Promise<Snapshot> {
+  async make(quilt: string, name: string, id = this.outside.newId()): Promise<Version> {
     const row = await this.quilts.find(quilt);
-    if (!row) throw new Refusal(404, 'no-such-quilt', 'There is no such quilt on the shelf.');
+    if (!row) throw new Refusal('no-such-quilt', 'There is no such quilt on the shelf.');
     const made_at = this.outside.now().toISOString();
     await this.rows.insert({ id, quilt, name, plan: row.plan, made_at });
     // An id that another quilt's has: nothing was kept, and that has to be said.
     if (!(await this.rows.find(quilt, id)))
       throw new Refusal(
-        409,
         'id-taken',
         'A version of another quilt has this id, so nothing was kept. Keep it once more.',
       );
@@ -43,15 +36,15 @@ export class SnapshotService {
   /** What a snapshot holds. @throws Refusal where there is none, or it cannot be read */
   async plan(quilt: string, id: string): Promise<Plan> {
     const row = await this.rows.find(quilt, id);
-    if (!row) throw new Refusal(404, 'no-such-snapshot', 'There is no such version of this quilt.');
+    if (!row) throw new Refusal('no-such-snapshot', 'There is no such version of this quilt.');
     const read = readText(row.plan);
     if (!read.ok)
-      throw new Refusal(422, 'unreadable', 'This version cannot be read any more. Try an earlier one.');
+      throw new Refusal('unreadable', 'This version cannot be read any more. Try an earlier one.');
     return read.plan;
   }
 
   async drop(quilt: string, id: string): Promise<void> {
     if (!(await this.rows.drop(quilt, id)))
-      throw new Refusal(404, 'no-such-snapshot', 'There is no such version of this quilt.');
+      throw new Refusal('no-such-snapshot', 'There is no such version of this quilt.');
   }
 }

@@ -1,19 +1,10 @@
+import type { Numbers } from '@lattice/contract';
 import { createHistogram } from 'node:perf_hooks';
 import type { RequestHandler } from 'express';
 import type { Tell } from './request-log.ts';
 
 /** How many requests there were, how they went, and how long they took; since the server started. */
-export interface Numbers {
-  readonly since: string;
-  readonly requests: number;
-  /** Refused: what was asked was not right. */
-  readonly refused: number;
-  /** Failed: a fault of the server, or of its disk. */
-  readonly failed: number;
-  /** Milliseconds: half of them took no longer, and ninety-nine of a hundred. */
-  readonly half: number;
-  readonly most: number;
-}
+type Counted = Omit<Numbers, 'databaseBytes' | 'lastBackup' | 'unreadable'>;
 
 /** Counts requests as they are answered. */
 export class Counter {
@@ -41,7 +32,7 @@ export class Counter {
     next();
   };
 
-  numbers(): Numbers {
+  numbers(): Counted {
     const ms = (percentile: number) =>
       this.took.count === 0 ? 0 : Math.round(this.took.percentile(percentile) / 1e4) / 100;
     const { requests, refused, failed } = this;

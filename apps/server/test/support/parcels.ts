@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { createApp } from '../../src/app.ts';
 import { type Database, openDatabase } from '../../src/database/open.ts';
-import type { LogPage } from '../../src/log/repository.ts';
+import type { LogPage } from '@lattice/contract';
 import { Workshop } from '../../src/pictures/workshop.ts';
 
 /*

@@ -1,6 +1,6 @@
-import { useAppSelector } from '../app/store.ts';
-import { JoinMarks } from '../drawing/marks.tsx';
-import { selectQuilt } from '../quilt/selectors.ts';
+import { useAppSelector } from '../state/hooks.ts';
+import { JoinMarks } from '../rooms/drawing/marks.tsx';
+import { selectQuilt } from '../state/selectors.ts';
 
 /** Seams where strips are joined, as they are cut; none while a tape is held: they are known when the hand lets go. */
 export function Joins() {

@@ -1,11 +1,12 @@
 import { useCallback, useMemo } from 'react';
-import { useAppDispatch, useLiveSelector } from '../app/store.ts';
-import { useAfterFirstPaint } from '../app/useAfterFirstPaint.ts';
-import { QuiltInWords } from '../drawing/QuiltInWords.tsx';
-import { QuiltBoard } from '../drawing/QuiltBoard.tsx';
-import { selectDrawn, selectPlan } from '../quilt/selectors.ts';
-import { useMoveBand } from '../quilt/useMoveBand.ts';
-import { grainMarked, pointedAt, tapeHeld } from '../quilt/viewSlice.ts';
+import { useAppDispatch } from '../sync/thunk.ts';
+import { useLiveSelector } from '../state/hooks.ts';
+import { useAfterFirstPaint } from '../browser/useAfterFirstPaint.ts';
+import { QuiltInWords } from '../rooms/drawing/QuiltInWords.tsx';
+import { QuiltBoard } from '../rooms/drawing/QuiltBoard.tsx';
+import { selectDrawn, selectPlan } from '../state/selectors.ts';
+import { useMoveBand } from '../state/useMoveBand.ts';
+import { grainMarked, pointedAt, tapeHeld } from '../state/viewSlice.ts';
 import { Joins } from './Joins.tsx';
 import { BoardGrid } from './stageLayout.ts';
 

@@ -3,9 +3,9 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
-import { createStore } from '../../src/app/store.ts';
-import { quiltOpened } from '../../src/quilt/savingSlice.ts';
-import { clearHistory, planOpened } from '../../src/quilt/planSlice.ts';
+import { createStore } from '../../src/shell/store.ts';
+import { quiltOpened } from '../../src/state/savingSlice.ts';
+import { clearHistory, planOpened } from '../../src/state/planSlice.ts';
 
 /** Shows something of an open quilt; answers the store and the plan as it stands. */
 export function show(what: React.ReactNode, plan: Plan) {

@@ -1,3 +1,4 @@
+import { capital } from '../figure/many.ts';
 import { near } from '../length/tolerance.ts';
 import type { PileBlock, Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
@@ -55,8 +56,6 @@ export function blocksOf(
     });
   });
 }
-
-const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 
 /**
  * The plan with the blocks of a line put to its pile. Where they are the first, the quilt is laid out for them: their

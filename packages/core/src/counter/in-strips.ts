@@ -1,3 +1,4 @@
+import { near } from '../length/tolerance.ts';
 import { sum } from 'd3-array';
 import type { Cut } from '../cut/cut.ts';
 import { linesOf } from '../cut/line.ts';
@@ -25,6 +26,6 @@ export function inStrips(
       told,
     ),
     cloth: lengthOf(needed, `${told} = ${formatExact(needed)}`),
-    of: (width) => sum(groups, (group) => (Math.abs(group.width - width) < 1e-6 ? group.strips.value : 0)),
+    of: (width) => sum(groups, (group) => (near(group.width, width) ? group.strips.value : 0)),
   };
 }

@@ -1,3 +1,4 @@
+import { near } from '../length/tolerance.ts';
 import { isPieced, type PiecedBorder } from '../border/border.ts';
 import { withPieced } from '../border/pieced/choose.ts';
 import { type UnitsAlong, unitLength, unitsRound } from '../border/pieced/fit.ts';
@@ -77,7 +78,7 @@ export const piecedBorder: Topic = {
 const spacerSays = (
   { sides, ends }: { readonly sides: number; readonly ends: number },
   unit: Unit,
-): string => (Math.abs(sides - ends) < 1e-6 ? formatWithUnit(sides, unit) : formatSize(sides, ends, unit));
+): string => (near(sides, ends) ? formatWithUnit(sides, unit) : formatSize(sides, ends, unit));
 
 function along(what: string, side: UnitsAlong, border: PiecedBorder, unit: Unit): AnswerLine {
   const { one, many } = piecedKind(border.pieced.kind);
@@ -114,7 +115,7 @@ function spaced(plan: Plan): Plan {
   const [border] = plan.borders;
   if (!border || !isPieced(border)) return plan;
   const { across, down } = unitsRound(border, sizes[0]!);
-  if (Math.abs(across.over) < 1e-6 && Math.abs(down.over) < 1e-6) return plan;
+  if (near(across.over, 0) && near(down.over, 0)) return plan;
   const [fit] = spacerFits(plan, sizes, 0);
   return fit ? withSpacer(plan, 0, fit, '2') : plan;
 }

@@ -1,3 +1,4 @@
+import { shorter } from '../length/tolerance.ts';
 import type { Cut } from '../cut/cut.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -57,10 +58,9 @@ function stripsOf(
           what: count.value > 1 ? `${name}, ${NTH[index] ?? `number ${index + 1}`}` : name,
           joins,
           length,
-          remedy:
-            clear < near - 1e-6
-              ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.`
-              : null,
+          remedy: shorter(clear, near)
+            ? `A join lies ${formatWithUnit(clear, unit)} from an end or the middle: cut ${formatWithUnit(near - clear, unit)} off the first strip before joining${more}.`
+            : null,
         };
       }),
   );

@@ -1,3 +1,4 @@
+import { capital } from '../figure/many.ts';
 import { numberOf } from '../figure/figure.ts';
 import { TIPS } from '../choice/tips.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
@@ -126,7 +127,6 @@ function leftSays(offcuts: CuttingStep['offcuts'], unit: Unit): string {
   return [...counts].map(([size, n]) => (n === 1 ? size : `${n} pieces of ${size}`)).join(', ');
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** A piece that is there already, by its name and size. */
 const pieceSays = ({ from, box }: CuttingStep, unit: Unit): string =>
   `${from ?? 'the piece left over'}, ${sizeSays(box.w, box.h, unit)}`;

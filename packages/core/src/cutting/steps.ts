@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import { near, TOLERANCE } from '../length/tolerance.ts';
-import { LEFTOVER_STEP } from '../log/cut-record.ts';
+import { LEFTOVER_STEP } from '../log/leftover-key.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { type CutTree, cutTree } from './cut-tree.ts';
 import { STRIPS_BETWEEN } from './squared.ts';

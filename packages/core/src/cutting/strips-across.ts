@@ -1,7 +1,7 @@
 import { group, sum } from 'd3-array';
 import { countOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
-import { near } from '../length/tolerance.ts';
+import { near, atLeast } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 import type { ClothBox, PlacedPiece, PlacedRun, StockBox, StripsAcross } from './placed.ts';
 
@@ -27,7 +27,7 @@ export function stripsAcross({ heights, pieces, runs, usable, unit }: Lying): St
   }
   return strips.map(({ width, count, from, to }) => {
     const within = ({ y: at, h, stock }: StockBox) =>
-      stock === null && at >= from - 1e-6 && at + h <= to + 1e-6;
+      stock === null && atLeast(at, from) && atLeast(to, at + h);
     const own = pieces.filter(within);
     const parts = runs
       .map((run) => ({ run, segments: run.segments.filter(within) }))

@@ -1,3 +1,4 @@
+import { longer } from '../length/tolerance.ts';
 import { sum } from 'd3-array';
 import { countOf, type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact } from '../length/format.ts';
@@ -76,7 +77,7 @@ export function planBias({ grain, strip, usable, seam, unit }: BiasWish, length:
             `${formatExact(length)} is wanted`,
           )
         : givenBy(cutAt(enough), seam, length),
-    tooWide: !across && enough > usable + 1e-6,
+    tooWide: !across && longer(enough, usable),
   };
 }
 

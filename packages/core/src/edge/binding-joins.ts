@@ -1,3 +1,4 @@
+import { shorter } from '../length/tolerance.ts';
 import { ascending, bisectLeft, min } from 'd3-array';
 import { middlesOf } from '../strip/joins.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -45,7 +46,7 @@ const FAR_ENOUGH_INCHES = 6;
 function placesAlong(outline: EdgeOutline, joined: Joined, around: number): (start: number) => number[] {
   const scale = outline.length / around;
   const bottom = bottomSide(outline);
-  const places = [0, ...middlesOf(joined).filter((m) => m < around - 1e-6)].map((place) => place * scale);
+  const places = [0, ...middlesOf(joined).filter((m) => shorter(m, around))].map((place) => place * scale);
   return (start) => {
     const begin = bottom.along(start);
     return places.map((place) => (begin + place) % outline.length);

@@ -1,8 +1,8 @@
-import { TOLERANCE } from '../length/tolerance.ts';
+import { TOLERANCE, shorter, longer } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import type { Binding } from './binding.ts';
 import { bestStart } from './binding-joins.ts';
 import type { Edge, EdgePoints } from './edge.ts';
@@ -21,7 +21,7 @@ const MEASURED_APART = 0.04;
 const LEAST_FINISHED_INCHES = 1 / 8;
 
 /** What is worth knowing of an edge that can be sewn: grain against curves, joins at corners, cloth too narrow, points that gape. */
-export function edgeAdvice(plan: Plan, edge: Edge, layout: Layout): Refusal[] {
+export function edgeAdvice(plan: Plan, edge: Edge, layout: Layout): Problem[] {
   const { binding, points } = edge;
   return [
     ...measuredAdvice(plan, edge),
@@ -38,16 +38,16 @@ export function edgeAdvice(plan: Plan, edge: Edge, layout: Layout): Refusal[] {
   ];
 }
 
-const said = (path: string, message: string): Refusal => ({ path: path.split('.'), message });
+const said = (path: string, message: string): Problem => ({ path: path.split('.'), message });
 
 /** A tape that says another edge than the drawing has. */
-function measuredAdvice({ edge: { around }, unit }: Plan, { outline: { length } }: Edge): Refusal[] {
+function measuredAdvice({ edge: { around }, unit }: Plan, { outline: { length } }: Edge): Problem[] {
   if (around === null || Math.abs(around - length) <= MEASURED_APART * length) return [];
   return [said('edge.around', edgeWords(unit).measuredOtherwise(around, length))];
 }
 
 /** Bias for curves, straight grain for straight edges (rule SC-2). */
-function grainAdvice({ edge: { shape, scallop }, binding: { grain }, unit }: Plan): Refusal[] {
+function grainAdvice({ edge: { shape, scallop }, binding: { grain }, unit }: Plan): Problem[] {
   const words = edgeWords(unit);
   const curved = shape === 'rounded' || shape === 'scalloped';
   const onBias = grain !== 'straight';
@@ -58,14 +58,14 @@ function grainAdvice({ edge: { shape, scallop }, binding: { grain }, unit }: Pla
 }
 
 /** How it wears, and whether it covers its own seam on the back. */
-function foldAdvice({ binding: { fold, seam }, seam: usual, unit }: Plan, binding: Binding): Refusal[] {
+function foldAdvice({ binding: { fold, seam }, seam: usual, unit }: Plan, binding: Binding): Problem[] {
   const words = edgeWords(unit);
   const sewn = seam ?? usual;
   const { behind, finished } = binding;
   const better = finished.value >= fromInches(LEAST_FINISHED_INCHES, unit) ? finished.value : null;
   return [
     ...(fold === 'single' ? [said('binding.fold', words.singleFold)] : []),
-    ...(behind.value < sewn - 1e-6
+    ...(shorter(behind.value, sewn)
       ? [said('binding.stripWidth', words.seamShowsBehind(sewn, Math.max(0, behind.value), better))]
       : []),
   ];
@@ -76,7 +76,7 @@ function joinAdvice(
   { binding: { start }, edge: { shape }, unit }: Plan,
   { joins, joined }: Binding,
   { outline, around }: Edge,
-): Refusal[] {
+): Problem[] {
   if (shape === 'scalloped' || joins.clear >= fromInches(BULKY_INCHES, unit)) return [];
   const best = start === null ? null : bestStart(outline, joined, around.value, unit);
   const better = best && best.clear > joins.clear + BETTER_BY ? best : null;
@@ -84,9 +84,9 @@ function joinAdvice(
 }
 
 /** Cloth too narrow for its bias square, a rule that comes out short, leftovers that give nothing. */
-function clothAdvice({ unit, stock }: Plan, { bias, leftovers, cutWidth }: Binding): Refusal[] {
+function clothAdvice({ unit, stock }: Plan, { bias, leftovers, cutWidth }: Binding): Problem[] {
   const words = edgeWords(unit);
-  const found: Refusal[] = [];
+  const found: Problem[] = [];
   if (bias?.tooWide) found.push(said('binding.grain', words.squareTooWide(bias.cloth.value)));
   if (bias && bias.cloth.value > bias.rule.value)
     found.push(said('binding.stripWidth', words.ruleOfRootShort(bias.rule.value, bias.cloth.value)));
@@ -99,7 +99,7 @@ function clothAdvice({ unit, stock }: Plan, { bias, leftovers, cutWidth }: Bindi
 }
 
 /** A binding sewn so deep that it covers the blocks' points, and a flange too many. */
-function seamAdvice(plan: Plan, { seam }: Binding, layout: Layout): Refusal[] {
+function seamAdvice(plan: Plan, { seam }: Binding, layout: Layout): Problem[] {
   const words = edgeWords(plan.unit);
   const points = seam > plan.seam + TOLERANCE ? pointsAtEdge(layout) : null;
   const twice = plan.binding.flange !== null && plan.edge.finishes.includes('flange');
@@ -110,14 +110,14 @@ function seamAdvice(plan: Plan, { seam }: Binding, layout: Layout): Refusal[] {
 }
 
 /** Points that stand apart, gape at the seam, or crowd at the end of a side. */
-function pointsAdvice({ edge, seam, unit }: Plan, { across, down, strip }: EdgePoints): Refusal[] {
+function pointsAdvice({ edge, seam, unit }: Plan, { across, down, strip }: EdgePoints): Problem[] {
   const words = edgeWords(unit);
   const overlaps = [across.overlap.value, down.overlap.value];
   const [least, closest] = [Math.min(...overlaps), Math.max(...overlaps)];
   const widest = Math.max(across.gap.value, down.gap.value);
-  const found: Refusal[] = [];
-  if (least < -1e-6) found.push(said('edge.points.overlap', words.pointsApart(-least)));
-  else if (widest > 1e-6) found.push(said('edge.points.overlap', words.pointsGape(widest, 2 * seam)));
+  const found: Problem[] = [];
+  if (shorter(least, 0)) found.push(said('edge.points.overlap', words.pointsApart(-least)));
+  else if (longer(widest, 0)) found.push(said('edge.points.overlap', words.pointsGape(widest, 2 * seam)));
   if (strip === null && closest > edge.points.square / 2 + 1e-6)
     found.push(said('edge.points.spread', words.lastPointsCrowd));
   return found;

@@ -1,3 +1,4 @@
+import { near } from '../length/tolerance.ts';
 import { sum } from 'd3-array';
 import type { Path } from '../geometry/path.ts';
 import { at, type Point } from '../geometry/point.ts';
@@ -214,7 +215,7 @@ function turnsOf(runs: readonly EdgeRun[]): EdgeTurn[] {
       Math.sin(heading(run, false) - heading(before, true)),
       Math.cos(heading(run, false) - heading(before, true)),
     );
-    if (Math.abs(right) < 1e-6) return [];
+    if (near(right, 0)) return [];
     const angle = 180 - (right * 180) / Math.PI;
     return [{ at: start, angle, kind: angle < 180 ? 'corner' : 'valley' }];
   });

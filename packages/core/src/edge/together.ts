@@ -1,4 +1,4 @@
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { leastIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
@@ -17,7 +17,7 @@ const ASKED: readonly EdgeFinish[] = [
 ];
 
 /** Why these finishes do not go together on an edge of this shape; empty when they do (rule ED-2; common practice). */
-export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>): Refusal[] {
+export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>): Problem[] {
   const chosen = ASKED.filter((finish) => finishes.includes(finish));
   const closed = chosen.some((finish) => finishOf(finish).closes);
   const open = chosen.includes('flange')
@@ -39,10 +39,10 @@ export function finishRefusals({ edge: { finishes, shape } }: Pick<Plan, 'edge'>
 }
 
 /** Why an edge of this shape cannot go round a quilt of this size; empty when it can. */
-export function shapeRefusals(plan: Plan, quilt: { width: number; height: number }): Refusal[] {
+export function shapeRefusals(plan: Plan, quilt: { width: number; height: number }): Problem[] {
   const { edge, unit, binding, seam } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
-  const said: Refusal[] = [];
+  const said: Problem[] = [];
   const shorter = Math.min(quilt.width, quilt.height);
   if ((edge.shape === 'rounded' || edge.shape === 'clipped') && !atLeast(shorter / 2, edge.radius)) {
     said.push({
@@ -55,7 +55,7 @@ export function shapeRefusals(plan: Plan, quilt: { width: number; height: number
     const most = { across: quilt.width / 2, down: (edge.corners === 'all' ? 0.5 : 1) * quilt.height };
     for (const way of ['across', 'down'] as const) {
       const value = way === 'across' ? across : down;
-      if (value < most[way] - 1e-6) continue;
+      if (!atLeast(value, most[way])) continue;
       said.push({
         path: ['edge', 'cutOut', way],
         message: `Corners cut out ${show(value)} ${way} leave nothing of this quilt: less than ${show(most[way])}.`,

@@ -1,7 +1,8 @@
 import { differenceOf } from '../colour/colour.ts';
 import type { StashPiece } from '../log/stash.ts';
 import type { Fabric, Plan } from '../plan/shape.ts';
-import { computeQuilt, type Quilt } from '../quilt/compute.ts';
+import { computeQuilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { settingOf, turnInto } from '../setting/registry.ts';
 import { planProblems } from '../soundness/problems.ts';
 import { enoughOf } from '../table/enough.ts';

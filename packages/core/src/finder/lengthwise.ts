@@ -1,7 +1,8 @@
 import { TOLERANCE } from '../length/tolerance.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
-import { computeQuilt, type Quilt } from '../quilt/compute.ts';
+import { computeQuilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { planProblems } from '../soundness/problems.ts';
 
 /** Borders of a cloth cut along the selvage instead of across. */

@@ -1,5 +1,6 @@
 import { sum } from 'd3-array';
-import { computeQuilt, type Quilt } from '../quilt/compute.ts';
+import { computeQuilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { resetForNewTop } from '../soundness/new-top.ts';

@@ -1,4 +1,4 @@
-import type { JournalLine } from '../journal/line.ts';
+import type { JournalLine } from '../log/line.ts';
 
 /** What would be read as a mark of Markdown, written so that it is read as itself. */
 const plain = (text: string): string => text.replace(/([\\`*_[\]<>#|])/g, '\\$1');

@@ -4,7 +4,7 @@ import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import type { FabricCut } from '../shopping/buy.ts';
 import { type Marks, writeTable } from './table-csv.ts';
 

@@ -3,10 +3,10 @@ import { CLOTH_DIRECTIONS, type ClothDirection } from '../cloth/direction.ts';
 import { formatWorking } from '../length/format.ts';
 import { parseLength } from '../length/parse.ts';
 import type { Unit } from '../length/unit.ts';
-import type { EntryBody } from '../log/kinds.ts';
+import type { EntryBody } from '../log/kinds/registry.ts';
 import type { StashPiece } from '../log/stash.ts';
 import { harmlessUndone } from './table-csv.ts';
-import { STASH_KINDS, type StashKind } from '../log/stash-kinds.ts';
+import { STASH_KINDS, type StashKind } from '../log/stash-words.ts';
 
 /** A stash as a table that `readStashCsv` takes in again; what is cut up is left out. */
 export function writeStashCsv(stash: readonly StashPiece[], unit: Unit): string {

@@ -3,8 +3,8 @@ import { sittingsIn } from '../clock/sittings.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
 import { msOf } from '../moment/moment.ts';
-import { type JournalLine, line, type Names, type Raw } from './line.ts';
-import { tellsOf } from './tells/registry.ts';
+import { type JournalLine, line, type Names, type Raw } from '../log/line.ts';
+import { LOG_KINDS } from '../log/kinds/registry.ts';
 import { notesIn } from './notes.ts';
 import { sayMinutes, saySteps } from '../clock/words.ts';
 
@@ -25,6 +25,12 @@ export function journalOf(log: readonly LogEntry[], quilt: string, names: Names)
   ];
   lines.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
   return together(lines).flatMap(said);
+}
+
+/** What one entry says by itself, in the words of its kind. */
+function tellsOf({ kind, ...entry }: LogEntry, names: Names): readonly Raw[] {
+  const says = LOG_KINDS[kind].says as ((of: typeof entry, names: Names) => readonly Raw[]) | null;
+  return says?.(entry, names) ?? [];
 }
 
 /**

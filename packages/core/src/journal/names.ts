@@ -1,5 +1,6 @@
 import type { Plan } from '../plan/shape.ts';
-import type { Names } from './line.ts';
+import type { Names } from '../log/line.ts';
+import { METHODS } from '../sewing/registry.ts';
 
 /** What steps after the top are called when they are told of. */
 const STEPS: Readonly<Record<string, string>> = {
@@ -16,6 +17,7 @@ export function namesFrom({ fabrics }: Pick<Plan, 'fabrics'>): Names {
   const cloths = new Map(fabrics.map(({ id, name }) => [id, name]));
   return {
     cloth: (id) => cloths.get(id) ?? 'A cloth that is no longer in the quilt',
+    way: (id) => METHODS.find((method) => method.id === id)?.name ?? 'A way this app does not know',
     step: (id) => STEPS[id] ?? 'A step of the top, pressed',
   };
 }

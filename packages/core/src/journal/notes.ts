@@ -1,6 +1,6 @@
 import { type Stage, stageOf } from '../choice/stages.ts';
 import type { LogEntry } from '../log/entry.ts';
-import type { EntryBody } from '../log/kinds.ts';
+import type { EntryBody } from '../log/kinds/registry.ts';
 import { mergeLogs } from '../log/merge.ts';
 
 /** A note as it stands now, with what it said before. */

@@ -1,10 +1,11 @@
+import { same } from '../document/same.ts';
 import { VERDICT_NAMES, verdictOn } from '../block/verdict.ts';
 import { meantCut } from '../block/usual-size.ts';
 import type { Stage } from '../choice/stages.ts';
 import { numberOf } from '../figure/figure.ts';
 import { isMeasured, measuredBy } from '../border/sizes.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
-import type { EntryBody } from '../log/kinds.ts';
+import type { EntryBody } from '../log/kinds/registry.ts';
 import { type Difference, differences } from '../merge/difference.ts';
 import { nameOfField, sayValue } from '../merge/words.ts';
 import type { Measured, PileBlock, Plan } from '../plan/shape.ts';
@@ -117,9 +118,7 @@ function settingChanges(before: Plan, after: Plan, all: readonly Difference[]): 
 
 function wallChange(before: Plan, after: Plan): PlanChange[] {
   const places = Math.max(before.wall.length, after.wall.length);
-  const moved = Array.from({ length: places }).filter(
-    (_, i) => JSON.stringify(before.wall[i]) !== JSON.stringify(after.wall[i]),
-  ).length;
+  const moved = Array.from({ length: places }).filter((_, i) => !same(before.wall[i], after.wall[i])).length;
   const what = before.wall.length === 0 ? 'Laid out' : 'Laid out anew';
   return [plain('wall', 'wall', 'The wall', '', `${what}: ${numberOf(moved, 'place')}`)];
 }
@@ -158,7 +157,7 @@ function blockChanges(plan: Plan, had: PileBlock, block: PileBlock): PlanChange[
         : formatSize(width, height, unit);
   const changes: PlanChange[] = [];
   const sized = ['width', 'height', 'edges', 'diagonals'] as const;
-  if (sized.some((field) => JSON.stringify(had[field]) !== JSON.stringify(block[field]))) {
+  if (sized.some((field) => !same(had[field], block[field]))) {
     const verdict = verdictOn(block, meantCut(plan), unit, seam);
     const judged = verdict.kind === 'unmeasured' ? '' : ` · ${VERDICT_NAMES[verdict.kind].toLowerCase()}`;
     const change = plain(`pile/${block.id}/size`, 'blocks', block.name, size(had), `${size(block)}${judged}`);
@@ -228,7 +227,7 @@ function topChanges(before: Plan, after: Plan): PlanChange[] {
   };
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((borders) => {
     const [from, to] = [was.get(borders), is.get(borders)];
-    if (JSON.stringify(from) === JSON.stringify(to)) return [];
+    if (same(from, to)) return [];
     // A measurement that is begun and has nothing yet says nothing.
     if (![from, to].some((one) => one && isMeasured(one))) return [];
     const what = borders === 0 ? 'The centre' : `The top with ${numberOf(borders, 'border')}`;

@@ -1,7 +1,7 @@
 import { lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { atLeast } from '../length/tolerance.ts';
-import type { BackingOption, BackingWish, Cloth } from './backing.ts';
+import type { BackingOption, BackingWish, Cloth } from './backing-option.ts';
 import { coverWith, type PanelCloth } from './panels.ts';
 import { slabsOf, turned } from './slabs.ts';
 import { stripeFor } from './stripe.ts';

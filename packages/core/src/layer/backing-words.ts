@@ -1,9 +1,9 @@
 import { SEAM_NAMES } from '../choice/layers.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { rulerStepDown } from '../length/rounding.ts';
-import { near } from '../length/tolerance.ts';
+import { near, shorter } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
-import type { BackingOption, BackingWish } from './backing.ts';
+import type { BackingOption, BackingWish } from './backing-option.ts';
 import { seamsOf, spanFor } from './backing-ways.ts';
 import { coverWith, type PanelCloth, panelReach } from './panels.ts';
 
@@ -73,7 +73,7 @@ export function smallerOverhang(
     const reached = (panelReach(fewer, cloth) - span.width) / 2;
     const over = rulerStepDown(cloth.unit).apply(Math.min(overhang, reached));
     const length = fewer * (span.height + 2 * over);
-    const tooLittle = over < fromInches(LEAST_OVERHANG_INCHES, cloth.unit) - 1e-6;
+    const tooLittle = shorter(over, fromInches(LEAST_OVERHANG_INCHES, cloth.unit));
     if (tooLittle || length > taken - 1e-6) return [];
     const what = fewer === 1 ? 'one width' : `${fewer} panels with ${SEAM_NAMES[seams]}`;
     const saved = show(taken - length);

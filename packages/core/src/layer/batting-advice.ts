@@ -1,3 +1,4 @@
+import { longer } from '../length/tolerance.ts';
 import { valueOf } from '../colour/colour.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import { areaOf } from '../geometry/outline.ts';
@@ -59,7 +60,7 @@ export function battingAdvice(
     });
   const fibre = FIBRES[batting.fibre];
   const most = fromInches(fibre.spacing, unit);
-  if (quilting.by === 'home' && quilting.marking !== 'ditch' && quilting.spacing > most + 1e-6) {
+  if (quilting.by === 'home' && quilting.marking !== 'ditch' && longer(quilting.spacing, most)) {
     said.push({
       path: ['quilting', 'spacing'],
       message: `${fibre.name} holds where quilting is no more than about ${formatWithUnit(most, unit)} apart (the package has the last word): ${formatWithUnit(quilting.spacing, unit)} is too far.`,

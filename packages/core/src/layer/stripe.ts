@@ -2,7 +2,7 @@ import { stripsFor } from '../strip/joins.ts';
 import { type Figure, lengthOf, numberOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { rulerUp } from '../length/rounding.ts';
-import { atLeast, howManyCover, howManyFit } from '../length/tolerance.ts';
+import { atLeast, howManyCover, howManyFit, longer } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import { type Granted, granted, refused } from '../refusal/refusal.ts';
 import type { PanelCloth } from './panels.ts';
@@ -91,7 +91,7 @@ function ofBlocks(
   const used = Math.min(left, Math.max(1, howManyFit(run, height)));
   const free = Math.max(0, run - used * height);
   const gap = free / (used + 1);
-  const pieces = gap > 1e-6 ? used + 1 : 0;
+  const pieces = longer(gap, 0) ? used + 1 : 0;
   const long = gap + 2 * seam;
   if (pieces > 0 && !atLeast(usable, across) && !atLeast(usable, long))
     return refused('The stripe’s cloth is too narrow for what lies between the blocks.');

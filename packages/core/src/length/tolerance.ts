@@ -7,6 +7,12 @@ export const near = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERA
 /** `a` is as long as `b` or longer, within the tolerance. */
 export const atLeast = (a: number, b: number): boolean => a >= b - TOLERANCE;
 
+/** `a` is longer than `b`, by more than the tolerance. */
+export const longer = (a: number, b: number): boolean => a > b + TOLERANCE;
+
+/** `a` is shorter than `b`, by more than the tolerance. */
+export const shorter = (a: number, b: number): boolean => a < b - TOLERANCE;
+
 /** Whole number of `size` that fit in `length`; an exact fit counts, whatever the last bit says. */
 export const howManyFit = (length: number, size: number): number =>
   Math.max(0, Math.floor((length + TOLERANCE) / size));

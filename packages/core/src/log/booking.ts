@@ -1,6 +1,6 @@
 import { convertLength, type Unit } from '../length/unit.ts';
 import type { LogEntry } from './entry.ts';
-import type { EntryBody } from './kinds.ts';
+import type { EntryBody } from './kinds/registry.ts';
 import { mergeLogs } from './merge.ts';
 
 /** A booking that stands; sizes in the unit that was asked for. */

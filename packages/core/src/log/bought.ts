@@ -1,6 +1,6 @@
 import { convertLength, type Unit } from '../length/unit.ts';
 import type { LogEntry } from './entry.ts';
-import type { EntryBody } from './kinds.ts';
+import type { EntryBody } from './kinds/registry.ts';
 import { mergeLogs } from './merge.ts';
 
 /** What was really brought home of each cloth of a quilt, the last word on each; lengths in the unit asked for. */

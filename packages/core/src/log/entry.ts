@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ENTRY_KINDS, type EntryBody } from './kinds.ts';
+import { LOG_KINDS, type EntryBody } from './kinds/registry.ts';
 
 /** Made where it happened, so that the same entry may arrive any number of times and stays one. */
 const entryId = z
@@ -25,7 +25,7 @@ export type LogEntry = {
   };
 }[keyof EntryBody];
 
-const shapes = Object.entries(ENTRY_KINDS).map(([kind, body]) =>
+const shapes = Object.entries(LOG_KINDS).map(([kind, { body }]) =>
   z.strictObject({ ...common, kind: z.literal(kind), body }),
 );
 

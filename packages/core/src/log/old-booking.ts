@@ -1,4 +1,4 @@
-import { ENTRY_KINDS, type EntryBody } from './kinds.ts';
+import { LOG_KINDS, type EntryBody } from './kinds/registry.ts';
 
 /**
  * The booking an older plan document still carries, as the log says it; null where there is none. Plans kept their
@@ -12,6 +12,6 @@ export function bookingInOldPlan(document: unknown): EntryBody['booked'] | null 
   } | null;
   const booking = plan?.quilting?.booking as Record<string, unknown> | null | undefined;
   if (!booking || typeof plan?.schemaVersion !== 'number' || plan.schemaVersion > 5) return null;
-  const read = ENTRY_KINDS.booked.safeParse({ ...booking, unit: plan.unit });
+  const read = LOG_KINDS.booked.body.safeParse({ ...booking, unit: plan.unit });
   return read.success ? read.data : null;
 }

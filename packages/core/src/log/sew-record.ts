@@ -1,6 +1,6 @@
 import { convertLength, type Unit } from '../length/unit.ts';
 import type { LogEntry } from './entry.ts';
-import type { EntryBody } from './kinds.ts';
+import type { EntryBody } from './kinds/registry.ts';
 import { mergeLogs } from './merge.ts';
 
 /** What a part measured, raw edge to raw edge, as it lies; null which way it was not measured. */

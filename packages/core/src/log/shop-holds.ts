@@ -1,5 +1,5 @@
 import type { LogEntry } from './entry.ts';
-import type { EntryBody } from './kinds.ts';
+import type { EntryBody } from './kinds/registry.ts';
 import { mergeLogs } from './merge.ts';
 
 /** Orders a shop is holding for a quilt, by its log: those that were not let go. In any order, however often heard. */

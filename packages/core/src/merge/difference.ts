@@ -1,3 +1,4 @@
+import { same } from '../document/same.ts';
 /** A field that reads otherwise in one document than in another. Things of a list are named by their id. */
 export interface Difference {
   readonly path: readonly string[];
@@ -17,7 +18,7 @@ const isNamedList = (value: unknown): value is readonly (Fields & { readonly id:
  * A list of things with ids is compared thing by thing, whatever their order; any other list as a whole.
  */
 export function differences(from: unknown, to: unknown, path: readonly string[] = []): Difference[] {
-  if (from === to || JSON.stringify(from) === JSON.stringify(to)) return [];
+  if (same(from, to)) return [];
   if (isNamedList(from) && isNamedList(to) && from.length + to.length > 0) {
     const byId = (list: typeof from): Fields => Object.fromEntries(list.map((one) => [one.id, one]));
     return differences(byId(from), byId(to), path);

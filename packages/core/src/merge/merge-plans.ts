@@ -1,3 +1,4 @@
+import { same } from '../document/same.ts';
 import { convertPlan } from '../plan/convert.ts';
 import type { Plan } from '../plan/shape.ts';
 import { planProblems } from '../soundness/problems.ts';
@@ -58,7 +59,7 @@ function partAtFault(
   plan: Plan,
 ): keyof Plan | null {
   const parts = [path[0] as keyof Plan, ...(Object.keys(plan) as (keyof Plan)[])];
-  const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b);
+  const differs = (a: unknown, b: unknown) => !same(a, b);
   const changed = parts.filter(
     (part) => part in plan && differs(plan[part], mine[part]) && differs(base[part], theirs[part]),
   );

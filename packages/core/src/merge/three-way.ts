@@ -1,3 +1,4 @@
+import { same } from '../document/same.ts';
 /** A value of a plain document. */
 type Value = unknown;
 type Fields = Readonly<Record<string, Value>>;
@@ -25,7 +26,6 @@ const isFields = (value: Value): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const isNamedList = (value: Value): value is readonly Named[] =>
   Array.isArray(value) && value.every((entry) => isFields(entry) && typeof entry['id'] === 'string');
-const same = (a: Value, b: Value): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** A choice among shapes: fields of one say nothing about another. */
 const TAGS = ['kind', 'of'] as const;

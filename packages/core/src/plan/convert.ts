@@ -84,7 +84,7 @@ export function convertPlan(plan: Plan, to: Unit): Plan {
 /** A price without the noise of a conversion there and back: whole pennies where it comes to them. */
 function pricedIn(exact: number): number {
   const pennies = Math.round(100 * exact) / 100;
-  return Math.abs(pennies - exact) < 1e-6 ? pennies : Math.round(exact * 1e8) / 1e8;
+  return near(pennies, exact) ? pennies : Math.round(exact * 1e8) / 1e8;
 }
 
 type Convert = (value: number) => number;

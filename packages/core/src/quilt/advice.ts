@@ -1,4 +1,4 @@
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import { piecedAdvice } from '../border/pieced/advice.ts';
 import { pileAdvice, type Pile, sizeAdvice } from '../pile/pile.ts';
 import type { TopSize } from '../border/sizes.ts';
@@ -19,7 +19,7 @@ import type { Plan } from '../plan/shape.ts';
 import { lengthsOf } from '../setting/registry.ts';
 
 /** Something worth knowing that stops nothing. `path` is the field it belongs beside. */
-export type Advice = Refusal;
+export type Advice = Problem;
 
 /** What advice is drawn from besides the plan. */
 interface Known {

@@ -3,7 +3,7 @@ import type { CutLine } from '../cut/line.ts';
 import { formatLength, formatWithUnit } from '../length/format.ts';
 import { near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
-import type { Quilt } from './compute.ts';
+import type { Quilt } from './quilt.ts';
 
 /** One thing that came out otherwise: "Border sides 3 × 56 → 3 × 55 5/8″, buy the same". */
 export interface Change {

@@ -1,48 +1,28 @@
-import { adviseOn, type Advice } from './advice.ts';
+import { adviseOn } from './advice.ts';
+import type { Quilt } from './quilt.ts';
 import { edgeAsCut, linesAsCut } from './edge-as-cut.ts';
-import { judgePile, type Pile } from '../pile/pile.ts';
+import { judgePile } from '../pile/pile.ts';
 import type { Size } from '../border/sizes.ts';
 import { convertPlan } from '../plan/convert.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import { placing, type PlaceWish } from '../cutting/place.ts';
 import type { CuttingJob } from '../cutting/ways.ts';
 import { waitOf } from '../cutting/waits.ts';
-import { buy, costIn, type FabricCut } from '../shopping/buy.ts';
-import type { CutLine } from '../cut/line.ts';
+import { buy, costIn } from '../shopping/buy.ts';
 import { cutsOfLayers } from '../layer/cuts.ts';
 import { cutsOfEdge } from '../edge/cuts.ts';
-import { type JoinLine, joinLines } from '../cutting/join-lines.ts';
+import { joinLines } from '../cutting/join-lines.ts';
 import { cutsOfTop, cuttingList } from '../cutting/top-cuts.ts';
-import { type Edge, planEdge } from '../edge/edge.ts';
-import { type Layers, planLayers } from '../layer/layers.ts';
+import { planEdge } from '../edge/edge.ts';
+import { planLayers } from '../layer/layers.ts';
 import { type Layout, layOut } from '../layout/lay-out.ts';
-import { countRotations, type RotationCounts } from '../layout/orientation.ts';
+import { countRotations } from '../layout/orientation.ts';
 import { otherUnit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { toTheEnd } from './parts.ts';
 import { settingOf } from '../setting/registry.ts';
-import { compareWithTarget, type TargetComparison } from '../target/compare.ts';
-import { targetSize, type TargetSize } from '../target/size.ts';
-
-/** Everything worked out from a plan. The drawing, the lists, print and the command line all read this. */
-export interface Quilt {
-  readonly layout: Layout;
-  /** What the top comes to: as planned, or as far as it was measured, from there. */
-  readonly finished: Size;
-  readonly lies: RotationCounts;
-  /** The cutting list: pieces of the top, and what layers and edge have cut besides. */
-  readonly pieces: readonly CutLine[];
-  readonly besides: readonly CutLine[];
-  /** Null for blocks that are quilted already: every piece has a back of its own. */
-  readonly layers: Layers | null;
-  readonly edge: Edge;
-  readonly fabrics: readonly FabricCut[];
-  /** Where strips longer than their fabric is wide are joined. */
-  readonly joins: readonly JoinLine[];
-  readonly target: (TargetSize & { readonly against: TargetComparison }) | null;
-  readonly pile: Pile;
-  readonly advice: readonly Advice[];
-}
+import { compareWithTarget } from '../target/compare.ts';
+import { targetSize } from '../target/size.ts';
 
 /** What the top comes to, and beside its target: known as soon as it is laid out. */
 export function finishedSize(

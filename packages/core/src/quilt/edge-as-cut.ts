@@ -7,7 +7,7 @@ import { saysStrips } from '../edge/strips-as-cut.ts';
 import type { CutLine } from '../cut/line.ts';
 import type { Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from './compute.ts';
+import type { Quilt } from './quilt.ts';
 
 /** What of a cloth's cutting tells how strips are joined. */
 export type ClothAsCut = Pick<Placed, 'fabric' | 'runs'>;

@@ -11,9 +11,9 @@ import { formatSize, formatWithUnit } from '../length/format.ts';
 import { bookingIn } from '../log/booking.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
-import { RECORD_FIELDS, type RecordField } from '../log/record-kinds.ts';
+import { RECORD_FIELDS, type RecordField } from '../log/record-fields.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { settingOf } from '../setting/registry.ts';
 
 /** A line of the card: what, and what there is to say of it. */

@@ -1,6 +1,6 @@
 import { formatExact, formatSize } from '../length/format.ts';
 import { convertLength, type Unit } from '../length/unit.ts';
-import type { EntryBody } from '../log/kinds.ts';
+import type { EntryBody } from '../log/kinds/registry.ts';
 import type { LogEntry } from '../log/entry.ts';
 import { mergeLogs } from '../log/merge.ts';
 

@@ -1,5 +1,5 @@
 /** Why something cannot be, in the quilter's words, and where it stands: in a plan, or among what was asked. */
-export interface Refusal {
+export interface Problem {
   readonly path: readonly (string | number)[];
   readonly message: string;
 }

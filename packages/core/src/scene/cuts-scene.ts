@@ -5,7 +5,7 @@ import type { Point } from '../geometry/point.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { oneBelowAnother } from './beside.ts';
 import type { Scene, SceneItem, SceneLayer } from './scene.ts';
 

@@ -5,7 +5,7 @@ import type { Point } from '../geometry/point.ts';
 import { formatSize } from '../length/format.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Layout } from '../layout/lay-out.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import type { Plan } from '../plan/shape.ts';
 
 /** Longer than this a piece is cut with ruler and blade, and no card helps: 24". */

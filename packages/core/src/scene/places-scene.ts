@@ -2,7 +2,7 @@ import { middleOf, nearestSideOf } from '../geometry/outline.ts';
 import { pathRound } from '../geometry/path.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { rowLabels } from '../wall/edits.ts';
 import { quiltScene } from './quilt-scene.ts';
 import type { Scene, SceneItem } from './scene.ts';

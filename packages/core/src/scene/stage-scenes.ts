@@ -5,7 +5,7 @@ import { rectangle } from '../geometry/shapes.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import { fabricById } from '../plan/fabric-use.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { quiltScene } from './quilt-scene.ts';
 import type { Scene, SceneItem, SceneLayer } from './scene.ts';
 

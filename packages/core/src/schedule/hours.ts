@@ -1,6 +1,6 @@
 import type { LogEntry } from '../log/entry.ts';
-import type { EntryBody } from '../log/kinds.ts';
-import { MAKER } from '../log/maker-kinds.ts';
+import type { EntryBody } from '../log/kinds/registry.ts';
+import { MAKER } from '../log/maker.ts';
 import { mergeLogs } from '../log/merge.ts';
 import { dayOf, weekdayOf } from '../moment/moment.ts';
 

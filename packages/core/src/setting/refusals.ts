@@ -3,10 +3,10 @@ import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
 import type { BlockSize } from './setting.ts';
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 
 /** Blocks that stand on point fit one even grid only when they are square. */
-export function squareBlocksOnly(block: BlockSize, unit: Unit): Refusal[] {
+export function squareBlocksOnly(block: BlockSize, unit: Unit): Problem[] {
   if (near(block.width, block.height)) return [];
   return [
     {
@@ -19,7 +19,7 @@ export function squareBlocksOnly(block: BlockSize, unit: Unit): Refusal[] {
 }
 
 /** A float that leaves more block than cloth. */
-export function sensibleFloat(float: number, block: BlockSize, unit: Unit): Refusal[] {
+export function sensibleFloat(float: number, block: BlockSize, unit: Unit): Problem[] {
   if (float >= 0 && atLeast(Math.min(block.width, block.height), float)) return [];
   return [
     {
@@ -39,7 +39,7 @@ export function sensibleSash(
   block: BlockSize,
   unit: Unit,
   key: 'sash' | 'short' = 'sash',
-): Refusal[] {
+): Problem[] {
   const path = ['setting', key];
   const least = limitIn(1 / 4, unit) * strips;
   const shorter = Math.min(block.width, block.height);

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Stage } from '../choice/stages.ts';
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import type { Figure } from '../figure/figure.ts';
 import type {
   Band,
@@ -128,7 +128,7 @@ export interface Setting<
   extent(direction: 'across' | 'down', count: number, size: number, options: O, seam: number): number;
   /** Pieces in the centre, blocks and all. Equals the number the layout draws. */
   pieceCount(grid: Grid, options: O): number;
-  refusals(input: Omit<SettingInput<O>, 'origin'>): readonly Refusal[];
+  refusals(input: Omit<SettingInput<O>, 'origin'>): readonly Problem[];
   layOut(input: SettingInput<O>): Centre;
   /** Its own lengths that have a meaning with these options; a setting without any leaves this out. */
   lengths?(options: O): Partial<SettingLengths>;

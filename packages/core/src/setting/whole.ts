@@ -6,7 +6,7 @@ import { formatWithUnit, formatWorking } from '../length/format.ts';
 import { leastIn, limitIn, mostIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
 import type { Unit } from '../length/unit.ts';
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import type { Setting } from './setting.ts';
 
 /** What lies before the maker whole: its measured size is all there is to say of it. */
@@ -60,7 +60,7 @@ function whole<const K extends string>(about: {
       (direction === 'across' ? width : height) - taken(seam),
     pieceCount: () => 1,
     refusals: ({ unit, options: { width, height } }) =>
-      [['width', width] as const, ['height', height] as const].flatMap(([key, value]): Refusal[] =>
+      [['width', width] as const, ['height', height] as const].flatMap(([key, value]): Problem[] =>
         atLeast(value, leastIn(LEAST, unit)) && atLeast(mostIn(MOST, unit), value)
           ? []
           : [

@@ -1,6 +1,6 @@
 import type { SewRecord } from '../log/sew-record.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { guideOf } from './guide.ts';
 import type { GuideStep } from './guide-step.ts';
 import { seamKey } from './machine.ts';

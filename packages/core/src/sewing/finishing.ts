@@ -9,7 +9,7 @@ import { pointsSewn, quiltingShort } from '../edge/points-sewn.ts';
 import { numberOf } from '../figure/figure.ts';
 import { formatSize, formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import { CAUTIONS } from '../choice/cautions.ts';
 import { TIPS } from '../choice/tips.ts';
 import { isForBaby } from '../target/size.ts';

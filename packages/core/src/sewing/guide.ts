@@ -3,7 +3,7 @@ import { TIPS } from '../choice/tips.ts';
 import { numberOf } from '../figure/figure.ts';
 import { formatWithUnit } from '../length/format.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Quilt } from '../quilt/compute.ts';
+import type { Quilt } from '../quilt/quilt.ts';
 import type { SewnStep } from './seam-ledger.ts';
 import { COVERED_STEPS } from './covered-steps.ts';
 import { finishing } from './finishing.ts';

@@ -1,3 +1,4 @@
+import { longer } from '../length/tolerance.ts';
 import type { Role } from '../piece/piece.ts';
 import { isOfBorder, ROLE_NAMES } from '../piece/roles.ts';
 import { borderNames } from './border-words.ts';
@@ -76,7 +77,7 @@ export function partNames(known: Known): (part: SewnPart) => PartName {
     if (sashes > 1 && stones === 0) return named('pieced sash');
     if (sashes > 1) {
       // A slanting line of sashes is a row too.
-      const line = span.height > span.width + 1e-6 ? 'column' : 'row';
+      const line = longer(span.height, span.width) ? 'column' : 'row';
       const { row, column, where } = near(first);
       const beside = line === 'row' ? `row ${row}` : `column ${column}`;
       return named(`sash ${line}`, `the sash ${line} ${where === 'at' ? 'of' : where} ${beside}`);

@@ -1,7 +1,7 @@
 import { isPieced, type PiecedBorder } from '../border/border.ts';
 import { TAKEN_IN_INCHES } from '../border/pieced/advice.ts';
 import type { UnitsAlong } from '../border/pieced/fit.ts';
-import { type Making, makingOf } from '../border/pieced/make.ts';
+import { makingOf } from '../border/pieced/make.ts';
 import { piecedKind } from '../border/pieced/registry.ts';
 import { valueOf } from '../colour/colour.ts';
 import { numberOf } from '../figure/figure.ts';
@@ -14,33 +14,8 @@ import type { GuideStep } from './guide-step.ts';
 import type { PartSize } from './part-sizes.ts';
 import type { SewnStep } from './seam-ledger.ts';
 import type { Told } from './told.ts';
+import type { UnitFacts, UnitStep } from './unit-step.ts';
 import { UNIT_WORDS } from './unit-words.ts';
-
-/** What is said at a step that makes the units of a pieced border or joins them (rule PB-5). */
-export interface UnitStep {
-  readonly pick: string;
-  readonly does: readonly string[];
-  readonly wrong: readonly string[];
-}
-
-/** What the words of a unit are made from. */
-export interface UnitFacts {
-  readonly border: PiecedBorder;
-  readonly making: Making;
-  /** Names of its cloths: the border's own, and the second; the lighter, on which a drawn line is seen, and the darker. */
-  readonly first: string;
-  readonly second: string;
-  readonly lighter: string;
-  readonly darker: string;
-  /** The seam allowance with its unit. */
-  readonly seam: string;
-  /** What a unit is trimmed to, raw edge to raw edge. */
-  readonly trim: string;
-  /** How its seams are pressed: "Press each toward the dark." */
-  readonly pressed: string;
-  readonly unit: Plan['unit'];
-  readonly show: (length: number) => string;
-}
 
 /** What is said of a step at which the units of a pieced border are made or joined; null for every other. */
 export function unitStep(

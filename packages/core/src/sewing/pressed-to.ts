@@ -1,3 +1,4 @@
+import { near } from '../length/tolerance.ts';
 import type { Seam } from './seam-ledger.ts';
 import type { Pressing } from './pressing.ts';
 
@@ -15,6 +16,6 @@ export function pressedTo(
   if (kindOf('a') !== kindOf('b')) return `toward the ${kindOf(press)}`;
   const sign = press === 'a' ? 1 : -1;
   // What slants is told by the side it goes to.
-  if (Math.abs(x) > 1e-6) return sign * x > 0 ? 'to the right' : 'to the left';
+  if (!near(x, 0)) return sign * x > 0 ? 'to the right' : 'to the left';
   return sign * y > 0 ? 'down' : 'up';
 }

@@ -1,3 +1,4 @@
+import { capital } from '../figure/many.ts';
 import { driftAlong, seamsAlong } from '../block/drift.ts';
 import { type Crossed, seamsOn, taken } from '../block/seams-crossed.ts';
 import type { Point } from '../geometry/point.ts';
@@ -153,7 +154,7 @@ function wordsFor(
   const show = (length: number) => formatFine(Math.abs(length), unit);
   const most = Math.max(...shorter.map(Math.abs));
   const [short, narrow] = fat > 0 ? ['short', 'narrow'] : ['long', 'wide'];
-  const name = `${lines[0]!.toUpperCase()}${lines.slice(1)}`;
+  const name = capital(lines);
   return [
     `${name} come out up to ${show(most)} too ${short}; the centre ${show(across)} too ${narrow} and ${show(down)} too ${short}.`,
     apart >= fromInches(1 / 32, unit)

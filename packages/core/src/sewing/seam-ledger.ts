@@ -1,3 +1,4 @@
+import { near } from '../length/tolerance.ts';
 import { group } from 'd3-array';
 import { areaOf } from '../geometry/outline.ts';
 import type { Point } from '../geometry/point.ts';
@@ -224,7 +225,7 @@ export class SeamLedger {
 function apart(shared: readonly Shared[], { lines }: Top): [main: Shared[], slits: Shared[]] {
   const straight = ({ line }: Shared) => {
     const { x, y } = lines[line]!.way;
-    return Math.abs(x) < 1e-6 || Math.abs(y) < 1e-6;
+    return near(x, 0) || near(y, 0);
   };
   return [shared.filter(straight), shared.filter((s) => !straight(s))];
 }

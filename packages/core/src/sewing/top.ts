@@ -1,3 +1,4 @@
+import { near } from '../length/tolerance.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Role } from '../piece/piece.ts';
@@ -97,7 +98,7 @@ function sideBySide(pieces: readonly SewnPiece[], tolerance: number): { lines: L
       // A line has one way, whichever way round a piece an edge runs.
       const flipped = ahead.x < -1e-7 || (Math.abs(ahead.x) <= 1e-7 && ahead.y < 0);
       const way = flipped ? { x: -ahead.x, y: -ahead.y } : ahead;
-      let direction = directions.find((d) => Math.abs(cross(d.way, way)) < 1e-6);
+      let direction = directions.find((d) => near(cross(d.way, way), 0));
       if (!direction) directions.push((direction = { way, edges: [] }));
       const along = (point: Point) => point.x * direction.way.x + point.y * direction.way.y;
       const [a, b] = [along(p), along(q)];

@@ -1,6 +1,6 @@
 import type { PiecedKindId } from '../choice/pieced-borders.ts';
 import { numberOf } from '../figure/figure.ts';
-import type { UnitFacts, UnitStep } from './pieced-steps.ts';
+import type { UnitFacts, UnitStep } from './unit-step.ts';
 
 const BIAS = 'Its long side is on the bias: starch the cloth before it is cut, and press straight down.';
 

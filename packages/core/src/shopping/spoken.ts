@@ -1,3 +1,4 @@
+import { capital } from '../figure/many.ts';
 import type { Unit } from '../length/unit.ts';
 import type { FabricCut } from './buy.ts';
 import type { ShopCut } from './shop-cut.ts';
@@ -45,7 +46,7 @@ export function spokenList(fabrics: readonly FabricCut[], unit: Unit): string[] 
   const bought = fabrics.filter(({ buy }) => buy.length.value > 0);
   const lines = bought.map(({ fabric, buy, cost }) => {
     const said = `${spokenCut(buy, unit)} of the ${fabric.name.toLowerCase()}`;
-    return `${said.charAt(0).toUpperCase()}${said.slice(1)}${cost ? `, ${cost.value.toFixed(2)}` : ''}`;
+    return `${capital(said)}${cost ? `, ${cost.value.toFixed(2)}` : ''}`;
   });
   const priced = bought.flatMap(({ cost }) => cost ?? []);
   if (priced.length === 0) return lines;

@@ -4,7 +4,7 @@ import { formatWithUnit } from '../length/format.ts';
 import { leastIn, limitIn } from '../length/rounding.ts';
 import { atLeast, near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type Border, isPieced, type PiecedBorder } from '../border/border.ts';
 import { unitLength } from '../border/pieced/fit.ts';
@@ -14,7 +14,7 @@ import { piecedKind } from '../border/pieced/registry.ts';
 const LEAST_PATCH_INCHES = 1 / 2;
 
 /** Why the pieced borders of a plan cannot be laid out: the first reason of each. */
-export const piecedRefusals = (plan: Plan): Refusal[] =>
+export const piecedRefusals = (plan: Plan): Problem[] =>
   plan.borders.flatMap((border, i) => {
     const message = reasonAgainst(plan, border);
     return message === null ? [] : [{ path: ['borders', i, 'pieced'], message }];
@@ -69,9 +69,9 @@ const PATCH_LIMIT = 3000;
 export function patchRefusals(
   { borders }: Pick<Plan, 'borders'>,
   centre: { width: number; height: number },
-): Refusal[] {
+): Problem[] {
   let { width, height } = centre;
-  return borders.flatMap((border, i): Refusal[] => {
+  return borders.flatMap((border, i): Problem[] => {
     const [w, h] = [width, height];
     width += 2 * border.sides;
     height += 2 * border.ends;

@@ -1,4 +1,4 @@
-import type { Refusal } from '../refusal/refusal.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { leastIn, limitIn, mostIn } from '../length/rounding.ts';
 import { atLeast } from '../length/tolerance.ts';
@@ -11,9 +11,6 @@ import { plannedSize } from './planned-size.ts';
 import { clothLengths, edgeLengths, layerLengths } from './layers-and-edge-lengths.ts';
 import { type Range, RANGES } from './ranges.ts';
 import { BORDER_LIMIT, type Plan } from '../plan/shape.ts';
-
-/** What stops a plan from being drawn, where it stands in the plan, and what to do about it. */
-export type Problem = Refusal;
 
 /** The most blocks across or down. */
 export const GRID_LIMIT = 50;

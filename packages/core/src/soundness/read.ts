@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { migratePlan } from '../plan/migrations.ts';
-import type { Problem } from './problems.ts';
+import type { Problem } from '../refusal/refusal.ts';
 import { excessIn } from './bounds.ts';
 import { planProblems } from './problems.ts';
 import { type Plan, planShape, SCHEMA_VERSION } from '../plan/shape.ts';

@@ -8,14 +8,8 @@ import { cuttingSteps, type CuttingStep, type Leftover } from '../cutting/steps.
 import type { CuttingJob, FoundSheet } from '../cutting/ways.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
 import { convertLength, otherUnit, type Unit } from '../length/unit.ts';
-import {
-  type CutPieces,
-  type CutRecord,
-  type PieceKey,
-  pieceKey,
-  type PiecesMade,
-  isOf,
-} from '../log/cut-record.ts';
+import { type CutPieces, type CutRecord, type PiecesMade } from '../log/cut-record.ts';
+import { type PieceKey, pieceKey, isOf } from '../log/leftover-key.ts';
 import { isLong, type Need, type Sheet, type SheetPlan, type StockPiece } from '../placing/need.ts';
 import { taskOf } from '../placing/task.ts';
 import type { Manner } from '../placing/views.ts';

@@ -2,7 +2,7 @@ import { group } from 'd3-array';
 import type { CuttingStep } from '../cutting/steps.ts';
 import type { Unit } from '../length/unit.ts';
 import type { CutRecord } from '../log/cut-record.ts';
-import type { EntryBody } from '../log/kinds.ts';
+import type { EntryBody } from '../log/kinds/registry.ts';
 import type { Fabric } from '../plan/shape.ts';
 import type { TableCloth } from './at-table.ts';
 

@@ -1,5 +1,6 @@
 import type { Figure } from '../../src/figure/figure.ts';
-import { type Backing, type BackingWish, planBacking } from '../../src/layer/backing.ts';
+import { type Backing, planBacking } from '../../src/layer/backing.ts';
+import type { BackingWish } from '../../src/layer/backing-option.ts';
 import { costOf } from '../../src/shopping/cost.ts';
 import { type Allowance, NO_ALLOWANCE } from '../../src/shopping/shop-cut.ts';
 

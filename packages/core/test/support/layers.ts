@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type Plan, rectangleOf } from '../../src/index.ts';
-import { type BackingOption } from '../../src/layer/backing.ts';
+import type { BackingOption } from '../../src/layer/backing-option.ts';
 import { quiltOf } from './plans.ts';
 import { measureTiling } from './tiling.ts';
 

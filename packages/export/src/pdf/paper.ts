@@ -1,10 +1,7 @@
 import PDFDocument from 'pdfkit';
 import { drawScene, POINTS } from './pen.ts';
 import type { Scene } from '@lattice/core';
-
-/** Sheets of paper, in points. */
-export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
-export type PaperName = keyof typeof PAPERS;
+import { PAPERS, type PaperName } from '../formats.ts';
 
 /** The letters of a document: static WOFF files, plain and strong. A WOFF2 would print pages that look empty. */
 export interface Letters {

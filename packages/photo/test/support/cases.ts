@@ -1,9 +1,9 @@
 import type { Point } from '@lattice/core';
-import type { PhotoAsked, PhotoRefused } from '../../src/asked.ts';
+import type { PhotoAsked, PhotoRefused } from '../../src/reference/asked.ts';
 import { measurePhoto, type PhotoMeasured } from '../../src/measure.ts';
-import type { Raster } from '../../src/raster.ts';
-import { fromTopLeft, SHEETS } from '../../src/reference.ts';
-import { inRow, sixLengths } from '../../src/six-lengths.ts';
+import type { Raster } from '../../src/picture/raster.ts';
+import { fromTopLeft, SHEETS } from '../../src/reference/reference.ts';
+import { inRow, sixLengths } from '../../src/block/six-lengths.ts';
 import { onFilm, photograph } from './photograph.ts';
 import { type Scene, sceneBy } from './scenes.ts';
 import { tableOf } from './table.ts';

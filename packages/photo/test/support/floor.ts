@@ -9,7 +9,7 @@ import {
   readBlocksCsv,
   readPlanJson,
 } from '@lattice/core';
-import { readLayout, type ReadLayout } from '../../src/read-layout.ts';
+import { readLayout, type ReadLayout } from '../../src/layout/read-layout.ts';
 import { onFilm, photograph, type Shot, type Table } from './photograph.ts';
 import { grain, inside, light } from './table.ts';
 

@@ -1,6 +1,6 @@
 import type { Point } from '@lattice/core';
 import { randomFrom } from '@lattice/core';
-import type { Raster } from '../../src/raster.ts';
+import type { Raster } from '../../src/picture/raster.ts';
 
 /**
  * A camera of the tests' own, built another way than the one under test: it shoots a ray through every dot of the film

@@ -1,5 +1,5 @@
 import { randomFrom, type Point } from '@lattice/core';
-import { SHEETS, type Reference } from '../../src/reference.ts';
+import { SHEETS, type Reference } from '../../src/reference/reference.ts';
 import type { Shot } from './photograph.ts';
 import { type Laid, squareCorners } from './table.ts';
 

@@ -1,15 +1,16 @@
-import { BLOCK_VALUES, blockValue, FACE_NAMES, type FaceName, type PileBlock } from '@lattice/core';
+import { BLOCK_VALUES, blockValue, capital, FACE_NAMES, type FaceName, type PileBlock } from '@lattice/core';
 import { ImagePlus, Plus, Trash2, X } from 'lucide-react';
 import { FileTrigger, Input, Label, TextField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
-import { sendPicture } from '../../quilt/pictures.ts';
-import { BlockArt } from '../../drawing/faces.tsx';
+import { sendPicture } from '../../sync/pictures.ts';
+import { BlockArt } from '../../rooms/drawing/faces.tsx';
 
 const Halves = styled.div`
   display: grid;
@@ -82,11 +83,7 @@ const Colours = styled.div`
   }
 `;
 
-const FACES = [
-  { id: 'none', name: 'None' },
-  ...FACE_NAMES.map((id) => ({ id, name: id[0]!.toUpperCase() + id.slice(1) })),
-];
-const capital = (word: string) => word[0]!.toUpperCase() + word.slice(1);
+const FACES = [{ id: 'none', name: 'None' }, ...FACE_NAMES.map((id) => ({ id, name: capital(id) }))];
 
 interface BlockSheetProps {
   readonly block: PileBlock;

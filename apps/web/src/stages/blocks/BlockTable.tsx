@@ -1,10 +1,18 @@
-import { type CutTo, type PileBlock, type Unit, type Verdict, VERDICT_NAMES, verdictOn } from '@lattice/core';
+import {
+  capital,
+  type CutTo,
+  type PileBlock,
+  type Unit,
+  type Verdict,
+  VERDICT_NAMES,
+  verdictOn,
+} from '@lattice/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Check } from 'lucide-react';
 import { memo, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
-import { BlockArt } from '../../drawing/faces.tsx';
+import { BlockArt } from '../../rooms/drawing/faces.tsx';
 import { LengthCell } from './LengthCell.tsx';
 
 const Frame = styled.div`
@@ -290,7 +298,7 @@ export function BlockTable(props: BlockTableProps) {
             role="columnheader"
             className={(EDGES as readonly string[]).includes(name) ? 'size edge' : 'size'}
           >
-            {name[0]!.toUpperCase() + name.slice(1)}
+            {capital(name)}
           </span>
         ))}
         <span role="columnheader" className="verdict">

@@ -20,18 +20,18 @@ import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { ChartFrame } from '../../charts/ChartFrame.tsx';
-import { useFilesHere } from '../../app/useFilesHere.ts';
-import { useAppSelector } from '../../app/store.ts';
-import { useSheet } from '../../app/useInAddress.ts';
+import { ChartFrame } from '../../rooms/charts/ChartFrame.tsx';
+import { useFilesHere } from '../../browser/useFilesHere.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { useSheet } from '../../browser/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { outlinePath } from '../../drawing/paths.ts';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { download } from '../../quilt/download.ts';
+import { outlinePath } from '../../rooms/drawing/paths.ts';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { download } from '../../browser/download.ts';
 import {
   withBlock,
   withMoreBlocks,
@@ -39,13 +39,13 @@ import {
   withPile,
   withSizesFrom,
   withUnmeasured,
-} from '../../quilt/pileEdits.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
-import { AddByLine } from '../../beginning/AddByLine.tsx';
-import { EmptyPile } from '../../beginning/EmptyPile.tsx';
-import { SpareOffers } from '../../beginning/SpareOffers.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
+} from '../../state/pileEdits.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
+import { AddByLine } from '../../rooms/beginning/AddByLine.tsx';
+import { EmptyPile } from '../../rooms/beginning/EmptyPile.tsx';
+import { SpareOffers } from '../../rooms/beginning/SpareOffers.tsx';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { BlockSheet } from './BlockSheet.tsx';
 import { BlockTable, type CellAt, EDGES, SIZES, type TableHandle } from './BlockTable.tsx';
@@ -58,7 +58,9 @@ import { theseOf, UnderstoodSheet } from './UnderstoodSheet.tsx';
 
 const SizeChart = lazy(async () => ({ default: (await import('./SizeChart.tsx')).SizeChart }));
 /** What a photo is read with is large, and fetched when one is. */
-const PhotoSheet = lazy(async () => ({ default: (await import('../../camera/PhotoSheet.tsx')).PhotoSheet }));
+const PhotoSheet = lazy(async () => ({
+  default: (await import('../../rooms/camera/PhotoSheet.tsx')).PhotoSheet,
+}));
 
 const Work = styled.div`
   display: flex;

@@ -1,11 +1,11 @@
 import { seamsAlong, formatFine, formatWithUnit, fromInches, type RowSpread, type Unit } from '@lattice/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import type { ChanceJob } from '../../workers/chance.worker.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import type { ChanceJob } from '../../rooms/workers/chance.worker.ts';
 
 const Spread = styled.div`
   margin-top: 10px;
@@ -131,7 +131,9 @@ function useChance(job: ChanceJob): RowSpread | null {
   const [spread, setSpread] = useState<RowSpread | null>(null);
   const asked = JSON.stringify(job);
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/chance.worker.ts', import.meta.url), { type: 'module' });
+    const worker = new Worker(new URL('../../rooms/workers/chance.worker.ts', import.meta.url), {
+      type: 'module',
+    });
     worker.onmessage = ({ data }: MessageEvent<RowSpread>) => setSpread(data);
     worker.postMessage(JSON.parse(asked));
     return () => worker.terminate();

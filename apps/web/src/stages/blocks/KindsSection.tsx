@@ -1,8 +1,8 @@
 import { formatLength, kindOf, measureOf, type PileBlock, type Unit } from '@lattice/core';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
-import { BlockArt } from '../../drawing/faces.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { BlockArt } from '../../rooms/drawing/faces.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 
 const Kinds = styled.ul`
   button {

@@ -1,12 +1,12 @@
 import { formatFine, formatWithUnit, fromInches, seamDrift, testStrip, testTarget } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
 import { Chance } from './Chance.tsx';
 
 const Words = styled.div`

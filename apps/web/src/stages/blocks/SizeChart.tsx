@@ -23,7 +23,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import { Bar } from 'react-chartjs-2';
 import styled from 'styled-components';
-import { useThemeColours } from '../../charts/useThemeColours.ts';
+import { useThemeColours } from '../../rooms/charts/useThemeColours.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 
 Chart.register(BarController, BarElement, LinearScale, Tooltip, Legend);

@@ -11,12 +11,12 @@ import {
 import { Radio, RadioGroup } from 'react-aria-components';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Choices = styled(RadioGroup)`
   display: grid;

@@ -1,10 +1,11 @@
+import { type BodySaid, placeOf } from '@lattice/contract';
 import { convertLength, formatWithUnit, type Unit } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 import { useTape } from './useTape.ts';
 
 const Body = styled.div`
@@ -44,12 +45,11 @@ interface TapePanelProps {
   readonly onReading: (length: number) => void;
 }
 
-const post = (path: string, body: object) =>
-  fetch(`/api/tape/${path}`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  }).catch(() => null);
+const post = <N extends 'squeezeTape' | 'carryTape'>(name: N, body: BodySaid<N>) => {
+  const { method, path } = placeOf(name);
+  const headers = { 'Content-Type': 'application/json' };
+  return fetch(path, { method, headers, body: JSON.stringify(body) }).catch(() => null);
+};
 
 /** A tape that sends what it measures, and, since this one is a stand-in, its own button and what it is laid on. */
 export function TapePanel({ unit, meant, onReading }: TapePanelProps) {
@@ -84,7 +84,9 @@ export function TapePanel({ unit, meant, onReading }: TapePanelProps) {
                 look="main"
                 isDisabled={away}
                 preventFocusOnPress
-                onPress={() => void post('squeeze', { millimetres: convertLength(length, unit, 'cm') * 10 })}
+                onPress={() =>
+                  void post('squeezeTape', { millimetres: convertLength(length, unit, 'cm') * 10 })
+                }
               >
                 Squeeze
               </Button>
@@ -92,7 +94,7 @@ export function TapePanel({ unit, meant, onReading }: TapePanelProps) {
             <Button
               onPress={() => {
                 setAway(!away);
-                void post('carry', { inReach: away });
+                void post('carryTape', { inReach: away });
               }}
             >
               {away ? 'Bring the tape back' : 'Carry the tape off'}

@@ -1,4 +1,4 @@
-import { fileText } from '../../app/fileText.ts';
+import { fileText } from '../../browser/fileText.ts';
 import { readBlocksCsv, type ReadBlocks, type Unit } from '@lattice/core';
 
 /** More than this is no table of blocks; reading it would only stall the page. */

@@ -1,3 +1,4 @@
+import { addressOf } from '@lattice/contract';
 import { useEffect, useRef, useState } from 'react';
 
 export type TapeState = 'off' | 'joining' | 'listening' | 'lost';
@@ -14,7 +15,7 @@ export function useTape(on: boolean, onReading: (millimetres: number) => void): 
     let stream: EventSource | null = null;
     let again: ReturnType<typeof setTimeout> | null = null;
     const join = () => {
-      stream = new EventSource('/api/tape/readings');
+      stream = new EventSource(addressOf('tapeReadings', {}));
       stream.addEventListener('ready', () => setHeard('listening'));
       stream.addEventListener('reading', ({ data }: MessageEvent<string>) =>
         latest.current((JSON.parse(data) as { millimetres: number }).millimetres),

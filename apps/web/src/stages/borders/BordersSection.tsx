@@ -1,17 +1,17 @@
 import { addedBorder, BORDER_LIMIT, piecedKind, type Plan, settingOf, withFabric } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Named } from '../../design/Named.ts';
-import { withBorder, withBorderWidth, withoutBorder } from '../../quilt/borderEdits.ts';
-import { newId } from '../../outbox/tabs.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { withBorder, withBorderWidth, withoutBorder } from '../../state/borderEdits.ts';
+import { newId } from '../../browser/tabs.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 import { PiecedFields } from './PiecedFields.tsx';
 import { StripFields } from './StripFields.tsx';
 

@@ -1,5 +1,5 @@
 import { StageWithBoard } from '../StageWithBoard.tsx';
-import { Panel } from '../../figures/Panel.tsx';
+import { Panel } from '../../rooms/panel/Panel.tsx';
 import { BordersSection } from './BordersSection.tsx';
 import { CornerCloseUp } from './CornerCloseUp.tsx';
 import { MeasureSection } from './MeasureSection.tsx';

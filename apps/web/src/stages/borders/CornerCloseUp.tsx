@@ -1,9 +1,9 @@
 import { formatWithUnit } from '@lattice/core';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Figure = styled.figure`
   margin: 12px 0 4px;

@@ -12,16 +12,16 @@ import {
 import { Plus, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Verdict } from '../../design/Verdict.ts';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Top = styled.div`
   & + & {

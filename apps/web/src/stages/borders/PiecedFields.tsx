@@ -1,4 +1,5 @@
 import {
+  capital,
   CHECKER_ROWS,
   MADE_NAMES,
   PIECED_CORNER_NAMES,
@@ -12,13 +13,13 @@ import {
   type UnitsMade,
   withPieced,
 } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { withBorder } from '../../quilt/borderEdits.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { withBorder } from '../../state/borderEdits.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { SpacerFits } from './SpacerFits.tsx';
 
 type Pieced = NonNullable<Plan['borders'][number]['pieced']>;
@@ -97,5 +98,3 @@ export function PiecedFields({ index }: { index: number }) {
     </>
   );
 }
-
-const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;

@@ -1,9 +1,9 @@
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { withBorder } from '../../quilt/borderEdits.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { withBorder } from '../../state/borderEdits.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { SpacerFits } from './SpacerFits.tsx';
 
 /** A border whose print or piecing repeats: how many repeats its strips hold, and the border inside that makes them whole. */

@@ -1,12 +1,20 @@
-import { formatLength, formatWithUnit, isSpacerSewn, repeatsOf, spacerFits, withSpacer } from '@lattice/core';
+import {
+  formatLength,
+  formatWithUnit,
+  isSpacerSewn,
+  near,
+  repeatsOf,
+  spacerFits,
+  withSpacer,
+} from '@lattice/core';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { newId } from '../../outbox/tabs.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { newId } from '../../browser/tabs.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Fits = styled.div`
   padding: 4px 0 8px;
@@ -64,7 +72,7 @@ export function SpacerFits({
       )}
       <ul>
         {fits.map((fit) => {
-          const even = Math.abs(fit.sides.value - fit.ends.value) < 1e-6;
+          const even = near(fit.sides.value, fit.ends.value);
           return (
             <li key={`${fit.across}-${fit.down}`}>
               <span>

@@ -1,10 +1,10 @@
 import { BORDER_CORNERS, type BorderCorners, CORNER_NAMES, type Plan } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { withBorder } from '../../quilt/borderEdits.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { withBorder } from '../../state/borderEdits.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { RepeatFields } from './RepeatFields.tsx';
 
 const corners = BORDER_CORNERS.map((id) => ({ id, name: CORNER_NAMES[id] }));

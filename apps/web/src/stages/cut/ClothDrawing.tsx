@@ -1,8 +1,10 @@
 import {
+  atLeast,
   type Fold,
   FOLDS,
   formatWithUnit,
   numberOf,
+  shorter,
   type TableCloth,
   type TableStep,
   type Unit,
@@ -10,9 +12,9 @@ import {
 import { useId, useState } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
-import { useRoom } from '../../drawing/useRoom.ts';
+import { useRoom } from '../../rooms/drawing/useRoom.ts';
 import { Hatch, TableBoard } from './TableBoard.tsx';
-import { inkOn } from '../../drawing/inkOn.ts';
+import { inkOn } from '../../rooms/drawing/inkOn.ts';
 
 const Board = styled(TableBoard)`
   text {
@@ -257,7 +259,7 @@ function stripsOf({ placed, steps }: TableCloth, waiting: ReadonlySet<string>): 
   ].filter(({ stock }) => stock === null);
   let y = 0;
   return placed.heights.map((h, index) => {
-    const own = boxes.filter((box) => box.y >= y - 1e-6 && box.y < y + h - 1e-6);
+    const own = boxes.filter((box) => atLeast(box.y, y) && shorter(box.y, y + h));
     const waits = own.length > 0 && own.every((box) => box.waits);
     const at = { index, y, h, done: done.get(index) ?? false, waits };
     y += h;

@@ -2,7 +2,7 @@ import { formatLength, formatWithUnit, numberOf, type TableCloth, type Unit } fr
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 
 const Line = styled.li`
   padding: 6px 0;

@@ -1,4 +1,5 @@
 import {
+  capital,
   CAUTIONS,
   type CutLine,
   cutRecord,
@@ -16,28 +17,29 @@ import { Tab, TabList, TabPanel, Tabs, ToggleButton, ToggleButtonGroup } from 'r
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { chosenRing } from '../../design/cardStyles.ts';
-import { useLeaf, useSheet } from '../../app/useInAddress.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { ClockButton } from '../../clock/ClockButton.tsx';
+import { useLeaf, useSheet } from '../../browser/useInAddress.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { ClockButton } from '../../rooms/clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Leaf, Leaves } from '../../design/Leaf.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Buying } from '../../figures/Buying.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { selectPlan, selectQuilt, selectToBuy } from '../../quilt/selectors.ts';
-import { AskShop } from '../../shop/AskShop.tsx';
-import { ClothChart } from '../../shop/ClothChart.tsx';
-import { ListToSay } from '../../shop/ListToSay.tsx';
-import { StashCould } from '../../shop/StashCould.tsx';
-import { putInStash } from '../../stash/stash.ts';
+import { Buying } from '../../rooms/shop/Buying.tsx';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { selectPlan, selectQuilt, selectToBuy } from '../../state/selectors.ts';
+import { AskShop } from '../../rooms/shop/AskShop.tsx';
+import { ClothChart } from '../../rooms/shop/ClothChart.tsx';
+import { ListToSay } from '../../rooms/shop/ListToSay.tsx';
+import { StashCould } from '../../rooms/shop/StashCould.tsx';
+import { putInStash } from '../../rooms/stash/stash.ts';
 import { useWorkAfter } from '../useWorkAfter.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ClothDrawing } from './ClothDrawing.tsx';
 import { CutSoFar } from './CutSoFar.tsx';
 import { stepDone, stepUndone } from './cutting.ts';
 import { InHand } from './InHand.tsx';
-import { QuiltLit } from './QuiltLit.tsx';
+import { QuiltLit } from '../../rooms/drawing/QuiltLit.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
 import { useHabits } from './useHabits.ts';
 import { useListening, useTable } from './useTable.ts';
@@ -412,6 +414,6 @@ function waitsIn(plan: Plan, lines: readonly CutLine[]): string[] {
   }
   return [...said].map(([says, names]) => {
     const what = names.join(', ');
-    return `${what.charAt(0).toUpperCase()}${what.slice(1)} wait ${says}`;
+    return `${capital(what)} wait ${says}`;
   });
 }

@@ -1,8 +1,15 @@
-import { type ClothBox, formatWithUnit, type Placed, type TableStep, type Unit } from '@lattice/core';
+import {
+  atLeast,
+  type ClothBox,
+  formatWithUnit,
+  type Placed,
+  type TableStep,
+  type Unit,
+} from '@lattice/core';
 import { useId, useState } from 'react';
 import styled from 'styled-components';
-import { inkOn } from '../../drawing/inkOn.ts';
-import { useRoom } from '../../drawing/useRoom.ts';
+import { inkOn } from '../../rooms/drawing/inkOn.ts';
+import { useRoom } from '../../rooms/drawing/useRoom.ts';
 import { Hatch, TableBoard } from './TableBoard.tsx';
 
 const Board = styled(TableBoard)`
@@ -85,7 +92,7 @@ interface Lying extends ClothBox {
 
 function lyingIn({ pieces, runs }: Placed, { box, stock }: TableStep): Lying[] {
   const inside = (at: ClothBox & { readonly stock: string | null }) =>
-    at.stock === stock && (stock !== null || (at.y >= box.y - 1e-6 && at.y + at.h <= box.y + box.h + 1e-6));
+    at.stock === stock && (stock !== null || (atLeast(at.y, box.y) && atLeast(box.y + box.h, at.y + at.h)));
   return [
     ...pieces.filter(inside).map((piece) => ({ ...piece, joined: false })),
     ...runs.flatMap((run) => {

@@ -1,23 +1,25 @@
 import {
+  cutLengthwiseInstead,
   cuttingJob,
   cuttingWay,
-  cutLengthwiseInstead,
   formatWithUnit,
+  longer,
   numberOf,
   type TableCloth,
   type Unit,
 } from '@lattice/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Side, SideBySide } from '../../design/controls/SideBySide.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { type ChosenWay, wayChosen, wayKey } from '../../quilt/viewSlice.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
-import type { CuttingNews } from '../../workers/cutting.worker.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { type ChosenWay, wayChosen, wayKey } from '../../state/viewSlice.ts';
+import { useEdit } from '../../state/useEdit.ts';
+import type { CuttingNews } from '../../rooms/workers/cutting.worker.ts';
 
 const Search = styled.div`
   display: flex;
@@ -74,7 +76,7 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
         <p>
           <Lengths
             text={
-              saves > 1e-6
+              longer(saves, 0)
                 ? `Thrifty saves ${show(saves)} of cloth and takes ${moreOf(thrifty.settings - simple.settings)}.`
                 : 'Thrifty saves nothing here.'
             }
@@ -90,7 +92,7 @@ export function WaySection({ cloth, table, way }: { cloth: string; table: TableC
           <Button onPress={() => edit(() => along.plan)}>Cut them along the selvage</Button>
         </Search>
       )}
-      {way.manner === 'thrifty' && length > table.placed.bound + 1e-6 && (
+      {way.manner === 'thrifty' && longer(length, table.placed.bound) && (
         <Longer
           cloth={cloth}
           length={length}
@@ -138,7 +140,7 @@ function Longer({
   useEffect(() => () => worker.current?.terminate(), []);
   const start = () => {
     stop();
-    const started = new Worker(new URL('../../workers/cutting.worker.ts', import.meta.url), {
+    const started = new Worker(new URL('../../rooms/workers/cutting.worker.ts', import.meta.url), {
       type: 'module',
     });
     worker.current = started;
@@ -160,7 +162,7 @@ function Longer({
         ) : news ? (
           <Lengths
             text={
-              saved > 1e-6
+              longer(saved, 0)
                 ? `${show(news.length)} after ${Math.ceil(news.seconds)} s: ${show(saved)} less.`
                 : `${state === 'looking' ? 'Nothing shorter yet' : 'Nothing shorter was found'}, ${Math.ceil(news.seconds)} s.`
             }
@@ -174,7 +176,7 @@ function Longer({
       ) : (
         <Button onPress={start}>Look for a shorter way</Button>
       )}
-      {news && saved > 1e-6 && (
+      {news && longer(saved, 0) && (
         <Button
           look="main"
           onPress={() => {

@@ -1,5 +1,6 @@
 import {
   aroundFlaw,
+  atLeast,
   clothsFor,
   type CutRecord,
   type Fabric,
@@ -12,22 +13,23 @@ import {
   type Plan,
   type TableCloth,
   withFabric,
-  withoutFabric,
   withLengths,
+  withoutFabric,
 } from '@lattice/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
-import { Thumbnail } from '../../drawing/Thumbnail.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { Thumbnail } from '../../rooms/drawing/Thumbnail.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { cutLost } from './cutting.ts';
 
 const Ways = styled.ul`
@@ -196,7 +198,7 @@ function Flaw({ fabric, plan, onClose }: { fabric: Fabric; plan: Plan; onClose: 
   );
   const around = aroundFlaw(flaw, fabric.usableWidth, unit);
   const kept = around.leaves.map(({ w, h }) => formatSize(w, h, unit)).join(', ');
-  const across = flaw.beside + flaw.wide <= fabric.usableWidth + 1e-6;
+  const across = atLeast(fabric.usableWidth, flaw.beside + flaw.wide);
   return (
     <li>
       <h3>A flaw in the cloth</h3>

@@ -6,9 +6,9 @@ import {
   stepEntry,
   type TableCloth,
 } from '@lattice/core';
-import { writeLog } from '../../outbox/writeLog.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import type { Thunk } from '../../quilt/thunk.ts';
+import { writeLog } from '../../sync/outbox/writeLog.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import type { Thunk } from '../../sync/thunk.ts';
 
 /** A step was done. With the first of a plan the plan itself is kept, so that it lasts as long as it is cut by. */
 export const stepDone =

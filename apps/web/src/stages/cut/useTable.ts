@@ -1,10 +1,11 @@
 import { atTable, type CutRecord, cutRecord, cuttingJob, setAsideFor, type TableCloth } from '@lattice/core';
 import { useEffect, useMemo } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { type ChosenWay, wayKey } from '../../quilt/viewSlice.ts';
-import { selectStash } from '../../stash/stash.ts';
-import { hearOthers } from '../../outbox/hearOthers.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { type ChosenWay, wayKey } from '../../state/viewSlice.ts';
+import { selectStash } from '../../rooms/stash/stash.ts';
+import { hearOthers } from '../../sync/outbox/hearOthers.ts';
 
 /** How often other devices are listened for while one cuts. */
 const LISTEN_MS = 20_000;

@@ -11,13 +11,13 @@ import {
 import { useRef } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
-import { type Dimension, Dimensions } from '../../drawing/Dimensions.tsx';
-import { EdgeArt } from '../../drawing/EdgeArt.tsx';
-import { JoinMarks } from '../../drawing/marks.tsx';
-import { type Lying, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
-import { gripSize } from '../../drawing/Tape.tsx';
+import { type Dimension, Dimensions } from '../../rooms/drawing/Dimensions.tsx';
+import { EdgeArt } from '../../rooms/drawing/EdgeArt.tsx';
+import { JoinMarks } from '../../rooms/drawing/marks.tsx';
+import { type Lying, ScaledBoard } from '../../rooms/drawing/ScaledBoard.tsx';
+import { gripSize } from '../../rooms/drawing/Tape.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Start = styled.div`
   position: absolute;

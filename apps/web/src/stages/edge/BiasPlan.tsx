@@ -7,10 +7,10 @@ import {
   longAndShort,
   type Plan,
 } from '@lattice/core';
-import { type Dimension, Dimensions } from '../../drawing/Dimensions.tsx';
+import { type Dimension, Dimensions } from '../../rooms/drawing/Dimensions.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { outlinePath } from '../../drawing/paths.ts';
-import { ScaledBoard } from '../../drawing/ScaledBoard.tsx';
+import { outlinePath } from '../../rooms/drawing/paths.ts';
+import { ScaledBoard } from '../../rooms/drawing/ScaledBoard.tsx';
 
 type Bias = NonNullable<Binding['bias']>;
 

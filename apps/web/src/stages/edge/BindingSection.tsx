@@ -13,19 +13,19 @@ import {
   shortStripsSay,
 } from '@lattice/core';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Presets } from '../../design/controls/Presets.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { FabricChoice } from '../../figures/FabricChoice.tsx';
-import { FigureLine, Line } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { FabricChoice } from '../../rooms/figures/FabricChoice.tsx';
+import { FigureLine, Line } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { LeftoverStrips } from './LeftoverStrips.tsx';
 import { SchoolChoice } from './SchoolChoice.tsx';
 

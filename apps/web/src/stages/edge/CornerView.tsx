@@ -1,8 +1,8 @@
 import { formatWithUnit, type Plan, type Quilt } from '@lattice/core';
 import { useId } from 'react';
-import { type Dimension, Dimensions } from '../../drawing/Dimensions.tsx';
-import { EdgeArt } from '../../drawing/EdgeArt.tsx';
-import { ScaledBoard } from '../../drawing/ScaledBoard.tsx';
+import { type Dimension, Dimensions } from '../../rooms/drawing/Dimensions.tsx';
+import { EdgeArt } from '../../rooms/drawing/EdgeArt.tsx';
+import { ScaledBoard } from '../../rooms/drawing/ScaledBoard.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { cornerLengths, cornerShown } from './cornerLengths.ts';
 

@@ -1,6 +1,6 @@
-import { useAppSelector } from '../../app/store.ts';
-import { Panel } from '../../figures/Panel.tsx';
-import { selectPlan, selectQuiltAsCut } from '../../quilt/selectors.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { Panel } from '../../rooms/panel/Panel.tsx';
+import { selectPlan, selectQuiltAsCut } from '../../state/selectors.ts';
 import { BoardGrid } from '../stageLayout.ts';
 import { BindingSection } from './BindingSection.tsx';
 import { EdgeBoard } from './EdgeBoard.tsx';

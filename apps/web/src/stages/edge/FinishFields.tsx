@@ -1,10 +1,10 @@
 import { type EdgeFinish, FACING_CORNER_NAMES, FACING_CORNERS, type Plan } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { FabricChoice } from '../../figures/FabricChoice.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { FabricChoice } from '../../rooms/figures/FabricChoice.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const CORNERS = FACING_CORNERS.map((id) => ({ id, name: FACING_CORNER_NAMES[id] }));
 

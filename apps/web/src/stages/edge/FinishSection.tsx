@@ -2,14 +2,14 @@ import { EDGE_FINISHES, type EdgeFinish, FINISH_NAMES, finishOf, type Plan } fro
 import { useState } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { useAnswered } from '../../design/answered.ts';
 import { pictureCard } from '../../design/cardStyles.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Verdict } from '../../design/Verdict.ts';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Cards = styled(ToggleButtonGroup)`
   display: grid;

@@ -1,11 +1,11 @@
 import { type Edge, formatWithUnit, isMeasuredBothWays } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { FabricChoice } from '../../figures/FabricChoice.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { FabricChoice } from '../../rooms/figures/FabricChoice.tsx';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 /** The flange beside the binding: how much of it shows, and its four strips. */
 export function FlangeSection({ flange }: { flange: NonNullable<Edge['flange']> }) {

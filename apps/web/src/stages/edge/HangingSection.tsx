@@ -1,12 +1,12 @@
 import { HANGING_NAMES, HANGINGS, type HangingKind, type Quilt } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { FabricChoice } from '../../figures/FabricChoice.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { FabricChoice } from '../../rooms/figures/FabricChoice.tsx';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const KINDS = HANGINGS.map((id) => ({ id, name: HANGING_NAMES[id] }));
 

@@ -1,13 +1,13 @@
 import { formatWithUnit, joinedStrips, type Quilt } from '@lattice/core';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { JoinWords } from './AllRound.tsx';
 
 const List = styled.div`

@@ -1,8 +1,8 @@
 import type { Binding } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
-import { FigureLine } from '../../figures/Line.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { StockList } from '../../stash/StockList.tsx';
+import { useAppSelector } from '../../state/hooks.ts';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { StockList } from '../../rooms/stash/StockList.tsx';
 
 /** Leftover strips of any width to use up in a binding of many cloths, and what is still wanting. */
 export function LeftoverStrips({ binding: { leftovers, cutWidth } }: { binding: Binding }) {

@@ -14,18 +14,18 @@ import {
 } from '@lattice/core';
 import { Dices, Plus, X } from 'lucide-react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { FabricChoice } from '../../figures/FabricChoice.tsx';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { FabricChoice } from '../../rooms/figures/FabricChoice.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Cloth = styled.li`
   display: flex;

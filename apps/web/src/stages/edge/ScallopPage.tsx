@@ -13,14 +13,14 @@ import {
 import { FileDown } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../paper/PrintHead.tsx';
+import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { SceneDrawing } from '../../drawing/SceneArt.tsx';
-import { download } from '../../quilt/download.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { SceneDrawing } from '../../rooms/drawing/SceneArt.tsx';
+import { download } from '../../browser/download.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Page = styled(Paper)`
   section {

@@ -1,11 +1,11 @@
 import { bindingBySchool, formatWithUnit, numberOf, type Plan, SCHOOL_NAMES } from '@lattice/core';
 import { useMemo } from 'react';
 import { Label } from 'react-aria-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Side, SideBySide } from '../../design/controls/SideBySide.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { selectFinished, selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { selectFinished, selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 /** Schools of reckoning a binding, side by side: what each comes to here. */
 export function SchoolChoice() {

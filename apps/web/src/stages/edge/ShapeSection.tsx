@@ -1,14 +1,15 @@
 import {
+  capital,
   type Edge,
   EDGE_SHAPE_NAMES,
   EDGE_SHAPES,
   type EdgeShape,
   footRadius,
   formatSize,
-  isCornered,
-  postCutOut,
   formatWithUnit,
+  isCornered,
   type Plan,
+  postCutOut,
   type Scallops,
   type Side,
   SIDES,
@@ -19,17 +20,17 @@ import { useState } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { useAnswered } from '../../design/answered.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Verdict } from '../../design/Verdict.ts';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 
 const Sides = styled.span`
@@ -214,7 +215,7 @@ export function ShapeSection({ edge }: { edge: Edge }) {
             <Sides>
               {SIDES.map((side) => (
                 <SideButton key={side} id={side}>
-                  {side[0]!.toUpperCase() + side.slice(1)}
+                  {capital(side)}
                 </SideButton>
               ))}
             </Sides>

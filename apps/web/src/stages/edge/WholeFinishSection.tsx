@@ -1,9 +1,9 @@
-import { FINISH_NAMES, type FinishedEdge, wholeFinish } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { capital, FINISH_NAMES, type FinishedEdge, wholeFinish } from '@lattice/core';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
 import { FinishFields } from './FinishFields.tsx';
 
 /** A finish that tells all it is by itself: what can be chosen of it, and what it comes to. */
@@ -31,5 +31,5 @@ function own(name: string, finish: FinishedEdge['finish']): string {
   const begins = `${FINISH_NAMES[finish]}, `;
   if (!name.startsWith(begins)) return name;
   const rest = name.slice(begins.length);
-  return rest.charAt(0).toUpperCase() + rest.slice(1);
+  return capital(rest);
 }

@@ -10,7 +10,7 @@ import {
   type Quilt,
   type Scallops,
 } from '@lattice/core';
-import type { Dimension } from '../../drawing/Dimensions.tsx';
+import type { Dimension } from '../../rooms/drawing/Dimensions.tsx';
 
 const at = (x: number, y: number) => ({ x, y });
 

@@ -1,7 +1,7 @@
 import type { JournalLine } from '@lattice/core';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
-import { useJournal, whenOf } from './useJournal.ts';
+import { useJournal, whenOf } from '../../rooms/journal/useJournal.ts';
 
 /* As long as it is: only a day is kept together. */
 const Days = styled.section`

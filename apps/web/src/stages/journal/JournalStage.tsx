@@ -1,7 +1,7 @@
 import { TabList, TabPanel } from 'react-aria-components';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useLeaf } from '../../app/useInAddress.ts';
+import { useLeaf } from '../../browser/useInAddress.ts';
 import { Leaf, Leaves } from '../../design/Leaf.ts';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { NoteLeaf } from './NoteLeaf.tsx';

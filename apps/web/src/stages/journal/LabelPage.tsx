@@ -1,13 +1,13 @@
 import { formatWithUnit, fromInches, labelSays, recordCard, usualLabel } from '@lattice/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../paper/PrintHead.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Choices = styled.div`
   max-width: 420px;

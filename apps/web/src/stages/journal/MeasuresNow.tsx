@@ -1,12 +1,13 @@
 import { measuredAfter, type MeasuredWhen, measuredSays } from '@lattice/core';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { quiltMeasured } from './journal.ts';
 
 const WHEN: readonly { readonly id: MeasuredWhen; readonly name: string }[] = [

@@ -3,18 +3,19 @@ import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { download } from '../../quilt/download.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { QuiltLit } from '../cut/QuiltLit.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { download } from '../../browser/download.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { QuiltLit } from '../../rooms/drawing/QuiltLit.tsx';
 import { noteKept } from './journal.ts';
 import { type Chosen, NotePhotos } from './NotePhotos.tsx';
 import { NoteText } from './NoteText.tsx';
 import { litBy } from './lit.ts';
-import { useJournal, whenOf } from './useJournal.ts';
+import { useJournal, whenOf } from '../../rooms/journal/useJournal.ts';
 
 const Small = styled.div`
   height: 210px;

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { pictureAddress } from '../../drawing/faces.tsx';
-import type { Thunk } from '../../quilt/thunk.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { pictureAddress } from '../../rooms/drawing/faces.tsx';
+import type { Thunk } from '../../sync/thunk.ts';
 
 const fileOf =
   (id: string): Thunk<Promise<Blob | null>> =>

@@ -4,18 +4,19 @@ import { useState } from 'react';
 import { I18nProvider, TimeField } from 'react-aria-components';
 import { parseTime } from '@internationalized/date';
 import styled from 'styled-components';
-import { todayHere } from '../../app/todayHere.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { todayHere } from '../../browser/todayHere.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { DayField, Segments, segments } from '../../design/controls/DayField.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { writeLog } from '../../outbox/writeLog.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { writeLog } from '../../sync/outbox/writeLog.ts';
 import { dueDateSet } from './journal.ts';
 import { takeCalendar } from './takeCalendar.ts';
 import type { ForecastState } from './useForecast.ts';
-import { sayDate } from './useJournal.ts';
+import { sayDate } from '../../rooms/journal/useJournal.ts';
 
 const Week = styled.ul`
   li {

@@ -1,11 +1,11 @@
 import { dueIn, type Forecast, LIKELY, type Milestone, sayMinutes } from '@lattice/core';
 import { lazy } from 'react';
 import styled from 'styled-components';
-import { todayHere } from '../../app/todayHere.ts';
-import { useAppSelector } from '../../app/store.ts';
-import { ChartFrame } from '../../charts/ChartFrame.tsx';
+import { todayHere } from '../../browser/todayHere.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { ChartFrame } from '../../rooms/charts/ChartFrame.tsx';
 import type { ForecastState } from './useForecast.ts';
-import { sayDate } from './useJournal.ts';
+import { sayDate } from '../../rooms/journal/useJournal.ts';
 
 const Burn = lazy(async () => ({ default: (await import('./WorkLeftChart.tsx')).WorkLeftChart }));
 

@@ -1,12 +1,13 @@
-import { formatWithUnit, numberOf, type Quilt, recordCard, type Unit } from '@lattice/core';
+import { formatWithUnit, near, numberOf, type Quilt, recordCard, type Unit } from '@lattice/core';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
-import { Bars, type OneBar } from '../../charts/Bars.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { sayDate } from './useJournal.ts';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
+import { Bars } from '../../rooms/charts/Bars.tsx';
+import type { OneBar } from '../../rooms/charts/bar.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { sayDate } from '../../rooms/journal/useJournal.ts';
 
 const Card = styled.article`
   display: grid;
@@ -230,7 +231,7 @@ function offPlan({ layout: { sizes } }: Quilt, unit: Unit): OneBar[] {
           parts: [
             {
               value,
-              says: Math.abs(value) < 1e-6 ? 'as planned' : `${off} ${value > 0 ? 'more' : 'less'}`,
+              says: near(value, 0) ? 'as planned' : `${off} ${value > 0 ? 'more' : 'less'}`,
             },
           ],
         };

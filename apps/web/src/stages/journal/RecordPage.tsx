@@ -1,6 +1,6 @@
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../paper/PrintHead.tsx';
+import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
 import { RecordCard } from './RecordCard.tsx';
 
 /** The record card by itself, for paper. */

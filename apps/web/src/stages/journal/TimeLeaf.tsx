@@ -1,16 +1,17 @@
 import { type Work, WORK_WORDS, WORKS } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { clockStarted, selectSittings, timeNoted } from '../../clock/clock.ts';
-import { StopClock } from '../../clock/ClockButton.tsx';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { clockStarted, selectSittings, timeNoted } from '../../rooms/clock/clock.ts';
+import { StopClock } from '../../rooms/clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { WordsField } from '../../design/controls/WordsField.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
 
 const Runs = styled.p`
   margin: 8px 0;

@@ -1,13 +1,14 @@
 import { type Running, sayMinutes, saySteps, timeByStep, WORK_WORDS, WORKS } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { selectSittings, sittingExcluded } from '../../clock/clock.ts';
-import { selectPaces } from '../../clock/paces.ts';
-import { HowLong } from '../../clock/ClockButton.tsx';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { selectSittings, sittingExcluded } from '../../rooms/clock/clock.ts';
+import { selectPaces } from '../../rooms/clock/paces.ts';
+import { HowLong } from '../../rooms/clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
-import { Bars } from '../../charts/Bars.tsx';
-import { whenOf } from './useJournal.ts';
+import { Bars } from '../../rooms/charts/Bars.tsx';
+import { whenOf } from '../../rooms/journal/useJournal.ts';
 
 const Page = styled.div`
   h1 {

@@ -15,17 +15,18 @@ import { useMemo, useState } from 'react';
 import { Input, SearchField } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { STAGE_NAMES } from '../../quilt/stageNames.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { STAGE_NAMES } from '../../state/stageNames.ts';
+import { selectPlan } from '../../state/selectors.ts';
 import { noteReworded, noteStruck } from './journal.ts';
 import { NoteText } from './NoteText.tsx';
 import { placeOf } from './place.ts';
 import { Photo } from './Photo.tsx';
-import { useJournal, whenOf } from './useJournal.ts';
+import { useJournal, whenOf } from '../../rooms/journal/useJournal.ts';
 import { KIND_WORDS } from './words.ts';
 
 const Tools = styled.div`

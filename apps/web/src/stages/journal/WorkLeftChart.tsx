@@ -10,8 +10,8 @@ import {
   Tooltip,
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { useThemeColours } from '../../charts/useThemeColours.ts';
-import { sayDate } from './useJournal.ts';
+import { useThemeColours } from '../../rooms/charts/useThemeColours.ts';
+import { sayDate } from '../../rooms/journal/useJournal.ts';
 
 Chart.register(CategoryScale, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip);
 

@@ -1,7 +1,7 @@
 import type { EntryBody, RecordField } from '@lattice/core';
-import { newId, nextOrder } from '../../outbox/tabs.ts';
-import { writeLog } from '../../outbox/writeLog.ts';
-import type { Thunk } from '../../quilt/thunk.ts';
+import { newId, nextOrder } from '../../browser/tabs.ts';
+import { writeLog } from '../../sync/outbox/writeLog.ts';
+import type { Thunk } from '../../sync/thunk.ts';
 
 /** Something the maker wants kept, its photos with it: they wait here as its words do, until the server is there. */
 export const noteKept =

@@ -1,5 +1,5 @@
 import { type JournalLine, type Layout, type Plan, wallOf } from '@lattice/core';
-import { outlinePath, partPath } from '../../drawing/paths.ts';
+import { outlinePath, partPath } from '../../rooms/drawing/paths.ts';
 
 /** What of a quilt a line of the journal is about, as path data: a block where it lies, the strips of a border. */
 export function litBy(layout: Layout, plan: Plan, { about }: Pick<JournalLine, 'about'>): string {

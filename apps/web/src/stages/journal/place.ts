@@ -1,5 +1,5 @@
 import type { JournalLine, Plan } from '@lattice/core';
-import { STAGE_NAMES } from '../../quilt/stageNames.ts';
+import { STAGE_NAMES } from '../../state/stageNames.ts';
 
 /** Where a line of the journal leads: what it is called, the address under the quilt's, and which of its parts. */
 export interface LinePlace {

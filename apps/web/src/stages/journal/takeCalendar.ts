@@ -1,7 +1,7 @@
 import { diaryOf, dueIn, type Forecast, hoursIn } from '@lattice/core';
-import { download } from '../../quilt/download.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import type { Thunk } from '../../quilt/thunk.ts';
+import { download } from '../../browser/download.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import type { Thunk } from '../../sync/thunk.ts';
 
 /** The sittings and days of a forecast, as a file for any calendar. */
 export const takeCalendar =

@@ -1,10 +1,11 @@
 import { duesIn, type Plan } from '@lattice/core';
 import { useEffect, useMemo, useState } from 'react';
-import { api } from '../../app/api.ts';
-import { todayHere } from '../../app/todayHere.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { selectKeptPlan } from '../../quilt/selectors.ts';
-import type { ForecastJob, HeardForecast } from '../../workers/forecast.worker.ts';
+import { api } from '../../sync/api.ts';
+import { todayHere } from '../../browser/todayHere.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { selectKeptPlan } from '../../state/selectors.ts';
+import type { ForecastJob, HeardForecast } from '../../rooms/workers/forecast.worker.ts';
 
 /** A forecast that is there, still being worked out, or could not be. */
 export type ForecastState = HeardForecast | 'waiting' | 'failed';
@@ -26,7 +27,7 @@ export function useForecast(wanted: boolean): ForecastState {
   );
   useEffect(() => {
     if (!job || typeof Worker === 'undefined') return;
-    const worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), {
+    const worker = new Worker(new URL('../../rooms/workers/forecast.worker.ts', import.meta.url), {
       type: 'module',
     });
     worker.onmessage = ({ data }: MessageEvent<HeardForecast>) => setHeard(data);

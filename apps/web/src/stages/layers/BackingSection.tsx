@@ -11,18 +11,18 @@ import {
   shopCut,
 } from '@lattice/core';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Presets } from '../../design/controls/Presets.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { backingName } from '../../figures/backingName.ts';
-import { DirectionField } from '../../figures/ClothHabits.tsx';
-import { FabricChoice } from '../../figures/FabricChoice.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { backingName } from '../../rooms/figures/backingName.ts';
+import { DirectionField } from '../../rooms/stash/ClothHabits.tsx';
+import { FabricChoice } from '../../rooms/figures/FabricChoice.tsx';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { BackingSlabs, SeamLines } from './LayersBoard.tsx';
 import { Ways } from './Ways.tsx';
 

@@ -1,24 +1,25 @@
 import {
   BATTING_COLOURS,
   type BattingOption,
+  capital,
   FIBRE_IDS,
   FIBRES,
   type Layers,
   type Plan,
 } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
-import { StockList } from '../../stash/StockList.tsx';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
+import { StockList } from '../../rooms/stash/StockList.tsx';
 import { Ways } from './Ways.tsx';
 
-const colours = BATTING_COLOURS.map((id) => ({ id, name: id[0]!.toUpperCase() + id.slice(1) }));
+const colours = BATTING_COLOURS.map((id) => ({ id, name: capital(id) }));
 const fibres = FIBRE_IDS.map((id) => ({ id, name: FIBRES[id].name }));
 const WHERE = {
   pieces: 'there already',

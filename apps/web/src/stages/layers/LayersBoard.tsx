@@ -11,12 +11,12 @@ import {
   type Slab,
 } from '@lattice/core';
 import { useId, useState } from 'react';
-import { FaceDefinitions } from '../../drawing/faces.tsx';
-import { seamPath } from '../../drawing/paths.ts';
-import { Mark, ScaledBoard } from '../../drawing/ScaledBoard.tsx';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { FaceDefinitions } from '../../rooms/drawing/faces.tsx';
+import { seamPath } from '../../rooms/drawing/paths.ts';
+import { Mark, ScaledBoard } from '../../rooms/drawing/ScaledBoard.tsx';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { useMoveBand } from '../../quilt/useMoveBand.ts';
+import { useMoveBand } from '../../state/useMoveBand.ts';
 
 const BATTING = { natural: '#f1e7d0', white: '#fdfdfb', dark: '#4a4b50' } as const;
 

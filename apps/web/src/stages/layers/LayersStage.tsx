@@ -1,7 +1,7 @@
-import { useAppSelector } from '../../app/store.ts';
-import { Panel } from '../../figures/Panel.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { Panel } from '../../rooms/panel/Panel.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { StageWithBoard } from '../StageWithBoard.tsx';
 import { BoardGrid } from '../stageLayout.ts';
 import { BackingSection } from './BackingSection.tsx';

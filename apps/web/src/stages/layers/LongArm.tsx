@@ -9,16 +9,17 @@ import {
 } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { serverError, useAskLongArmMutation } from '../../app/api.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { serverError, useAskLongArmMutation } from '../../sync/api.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Verdict } from '../../design/Verdict.ts';
-import { selectBooking } from '../../outbox/logSlice.ts';
-import { bookJob, cancelBooking } from '../../quilt/bookings.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { selectBooking } from '../../state/bookingSelectors.ts';
+import { bookJob, cancelBooking } from '../../sync/bookings.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const Sent = styled.dl`
   display: grid;

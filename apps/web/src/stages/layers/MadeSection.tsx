@@ -1,14 +1,14 @@
 import type { Layers, Plan } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Verdict } from '../../design/Verdict.ts';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 const LOOKS = { good: 'true', short: 'ease', crooked: 'square-up', part: 'part' } as const;
 

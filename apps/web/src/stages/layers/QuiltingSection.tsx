@@ -1,4 +1,5 @@
 import {
+  capital,
   CAUTIONS,
   drawsIn,
   formatRun,
@@ -10,18 +11,18 @@ import {
   plannedFor,
 } from '@lattice/core';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { FigureLine } from '../../figures/Line.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectBooking } from '../../outbox/logSlice.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { FigureLine } from '../../rooms/figures/Line.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectBooking } from '../../state/bookingSelectors.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { LongArm } from './LongArm.tsx';
 
 const Steps = styled.ol`
@@ -89,8 +90,7 @@ function DrawsIn() {
         {both(washed, 'Washed')}
         <p>
           <small>
-            {says.charAt(0).toUpperCase() + says.slice(1)} (from memory; a scrap quilted and washed tells
-            better).
+            {capital(says)} (from memory; a scrap quilted and washed tells better).
             {planned && <Lengths text={` To come to its target after that, plan ${planned.says}.`} />}
           </small>
         </p>

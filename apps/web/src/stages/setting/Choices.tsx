@@ -1,16 +1,16 @@
-import { convertPlan, hasLongSashes, type Plan, settingOf } from '@lattice/core';
-import { useAppSelector } from '../../app/store.ts';
+import { capital, convertPlan, hasLongSashes, type Plan, settingOf } from '@lattice/core';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { BordersSection } from '../borders/BordersSection.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
 import { PileSection } from './PileSection.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 import { LieSection } from './LieSection.tsx';
 import { SettingCards } from './SettingCards.tsx';
 import { TargetSection } from './TargetSection.tsx';
@@ -39,7 +39,6 @@ function SettingSection() {
     edit((p) => ({ ...p, setting: { ...p.setting, [key]: value } as Plan['setting'] }));
   const { pieces } = useAppSelector(selectQuilt);
   const longSashes = hasLongSashes(plan, pieces);
-  const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
   return (
     <Section title="Setting">
       <SettingCards />

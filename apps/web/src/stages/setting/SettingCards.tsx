@@ -2,12 +2,12 @@ import { type AnySetting, type SettingKind, settingOf, SETTINGS, turnInto } from
 import { useState } from 'react';
 import { Label, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { useAnswered } from '../../design/answered.ts';
 import { SettingCard } from '../../design/SettingCard.ts';
-import { SettingSample } from '../../drawing/SettingSample.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { SettingSample } from '../../rooms/drawing/SettingSample.tsx';
+import { selectPlan } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { Wrong } from '../../design/controls/fieldStyles.ts';
 
 const Cards = styled(RadioGroup)`

@@ -1,7 +1,9 @@
 import {
-  numberOf,
+  capital,
   formatSize,
   formatWithUnit,
+  longer,
+  numberOf,
   type Plan,
   type Split,
   splitCounts,
@@ -11,7 +13,8 @@ import {
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
@@ -19,9 +22,9 @@ import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
-import { Thumbnail } from '../../drawing/Thumbnail.tsx';
-import { addQuilt } from '../../quilt/newQuilts.ts';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { Thumbnail } from '../../rooms/drawing/Thumbnail.tsx';
+import { addQuilt } from '../../sync/newQuilts.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Ways = styled.ul`
   margin: 8px 0 14px;
@@ -233,11 +236,8 @@ function TargetWords({
   const wanting = [
     { by: sides, where: 'at the sides' },
     { by: ends, where: 'at top and bottom' },
-  ].filter(({ by }) => by > 1e-6);
-  if (wanting.length === 0)
-    return (
-      <p className="rest">{`${which[0]!.toUpperCase()}${which.slice(1)}`} comes to the target as it is.</p>
-    );
+  ].filter(({ by }) => longer(by, 0));
+  if (wanting.length === 0) return <p className="rest">{capital(which)} comes to the target as it is.</p>;
   return (
     <p className="rest">
       To come to the target, {which} needs{' '}

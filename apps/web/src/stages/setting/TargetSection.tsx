@@ -13,21 +13,21 @@ import {
 } from '@lattice/core';
 import { lazy, Suspense } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
-import { useSheet } from '../../app/useInAddress.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { useSheet } from '../../browser/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Why } from '../../design/controls/Why.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 
 /** The search brings a chart library with it; fetched when it is first asked for. */
-const Finder = lazy(async () => ({ default: (await import('../../finder/Finder.tsx')).Finder }));
+const Finder = lazy(async () => ({ default: (await import('../../rooms/finder/Finder.tsx')).Finder }));
 
 const Asked = styled.p`
   padding: 6px 0;

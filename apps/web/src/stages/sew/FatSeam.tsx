@@ -1,12 +1,12 @@
 import { centreWithSeamError, formatFine } from '@lattice/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { outlinePath } from '../../drawing/paths.ts';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { outlinePath } from '../../rooms/drawing/paths.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import type { AtSewing } from './useSewing.ts';
 
 const Picture = styled.svg`

@@ -1,8 +1,8 @@
 import type { Layout, Plan } from '@lattice/core';
 import { memo, useId, useMemo } from 'react';
 import styled from 'styled-components';
-import { outlinePath } from '../../drawing/paths.ts';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { outlinePath } from '../../rooms/drawing/paths.ts';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
 import type { AtSewing } from './useSewing.ts';
 
 type Seam = AtSewing['way']['seams'][number];

@@ -1,7 +1,7 @@
 import { afterPiece, type Layout, placedBefore, type Plan, rowsOf } from '@lattice/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Sheet } from '../../design/Sheet.tsx';

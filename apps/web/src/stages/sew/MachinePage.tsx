@@ -1,7 +1,8 @@
 import {
   actsWith,
-  formatSize,
+  capital,
   easeSays,
+  formatSize,
   howSidesLie,
   numberOf,
   type PartSize,
@@ -11,14 +12,15 @@ import {
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useSheet } from '../../app/useInAddress.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { clockMoved } from '../../clock/clock.ts';
-import { ClockButton } from '../../clock/ClockButton.tsx';
+import { useSheet } from '../../browser/useInAddress.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { clockMoved } from '../../rooms/clock/clock.ts';
+import { ClockButton } from '../../rooms/clock/ClockButton.tsx';
 import { Button } from '../../design/controls/Button.tsx';
-import { Caution } from '../../figures/Caution.tsx';
+import { Caution } from '../../rooms/figures/Caution.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { LostPlace } from './LostPlace.tsx';
 import { actsDone, actsUndone } from './sewing.ts';
@@ -264,7 +266,7 @@ function sizesInHand(
   const { made } = parts[hand]!;
   if (way.seams[hand]!.mitre || step?.id.endsWith('-strips')) return [];
   const { the } = words.part(made);
-  return [{ id: the, what: `${the[0]!.toUpperCase()}${the.slice(1)}`, ...rawSizeOf(made, seam), ease: null }];
+  return [{ id: the, what: capital(the), ...rawSizeOf(made, seam), ease: null }];
 }
 
 function saysOf(act: AtSewing['at']['acts'][number] | null, step: AtSewing['guide'][number] | null): string {

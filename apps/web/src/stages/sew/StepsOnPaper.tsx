@@ -1,6 +1,6 @@
 import { numberOf } from '@lattice/core';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Ticks } from '../../paper/Ticks.ts';
+import { Ticks } from '../../rooms/paper/Ticks.ts';
 import { useSewing } from './useSewing.ts';
 
 /** The sewing as one hands it on: the way, then a box a step. Each with its picture stands on a paper of its own. */

@@ -1,11 +1,11 @@
 import { cautionsOf, numberOf, partSays } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../paper/PrintHead.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { useSewing } from './useSewing.ts';
 

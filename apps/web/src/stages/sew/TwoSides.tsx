@@ -1,9 +1,9 @@
-import { formatWithUnit, howSidesLie, type Layout, type Plan, sidesOf } from '@lattice/core';
+import { formatWithUnit, howSidesLie, type Layout, near, type Plan, sidesOf } from '@lattice/core';
 import { useId, useMemo } from 'react';
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
-import { outlinePath } from '../../drawing/paths.ts';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
+import { outlinePath } from '../../rooms/drawing/paths.ts';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
 import type { AtSewing } from './useSewing.ts';
 
 /** "press toward the sash": the part that lies on that side of the seam. */
@@ -54,7 +54,7 @@ export function TwoSides({
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   const level = Math.abs(towardA.y) > Math.abs(towardA.x) + 1e-6;
   // A slanting seam is turned upright, as it comes under the foot.
-  const upright = Math.abs(Math.abs(towardA.x) - Math.abs(towardA.y)) > 1e-6;
+  const upright = !near(Math.abs(towardA.x), Math.abs(towardA.y));
   const turn = upright ? 0 : 90 - (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
   const [wide, high] = level
     ? [length + room * 0.5, Math.min(2 * room, room + gap * 4)]

@@ -2,12 +2,13 @@ import { formatWithUnit, numberOf, PRESS_RULES, type SewRecord, type Unit } from
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { chosenRing } from '../../design/cardStyles.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch } from '../../sync/thunk.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan } from '../../quilt/selectors.ts';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan } from '../../state/selectors.ts';
 import { PressedByHand } from './PressedByHand.tsx';
 import { sewingChosen } from './sewing.ts';
 import type { AtSewing } from './useSewing.ts';

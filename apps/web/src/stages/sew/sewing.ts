@@ -1,8 +1,8 @@
 import type { Act, Placing, SewRecord } from '@lattice/core';
-import type { Said } from '../../outbox/writeLog.ts';
-import { writeLog } from '../../outbox/writeLog.ts';
-import { selectPlan } from '../../quilt/selectors.ts';
-import type { Thunk } from '../../quilt/thunk.ts';
+import type { Said } from '../../sync/outbox/writeLog.ts';
+import { writeLog } from '../../sync/outbox/writeLog.ts';
+import { selectPlan } from '../../state/selectors.ts';
+import type { Thunk } from '../../sync/thunk.ts';
 import type { AtSewing } from './useSewing.ts';
 
 /** So many seams go into one entry of the log. */

@@ -14,9 +14,9 @@ import {
   sewRecord,
 } from '@lattice/core';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
-import { selectEdgeAsCut, selectPlan } from '../../quilt/selectors.ts';
-import { type PlannedSewing, planSewing, type SewingJob } from './planSewing.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { selectEdgeAsCut, selectPlan } from '../../state/selectors.ts';
+import { type PlannedSewing, planSewing, type SewingJob } from '../../rooms/workers/planSewing.ts';
 
 /** The sewing of the open quilt, and how far it is. */
 export interface AtSewing {
@@ -101,7 +101,9 @@ function usePlanned(job: SewingJob): PlannedSewing | null | 'failed' {
     if (typeof Worker === 'undefined') return;
     const before = knownFor(job);
     if (before) return startTransition(() => setHeard(before));
-    const worker = new Worker(new URL('../../workers/sewing.worker.ts', import.meta.url), { type: 'module' });
+    const worker = new Worker(new URL('../../rooms/workers/sewing.worker.ts', import.meta.url), {
+      type: 'module',
+    });
     // Drawn in slices, so that no frame waits for all of it.
     worker.onmessage = ({ data }: MessageEvent<PlannedSewing>) => {
       known.set(job.plan, { asked: askedOf(job), planned: data });

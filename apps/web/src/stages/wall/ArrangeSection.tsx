@@ -14,8 +14,8 @@ import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { WeightSlider } from '../../design/controls/WeightSlider.tsx';
-import { Thumbnail } from '../../drawing/Thumbnail.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { Thumbnail } from '../../rooms/drawing/Thumbnail.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 import type { Arranging } from './useArrange.ts';
 
 const Running = styled(ProgressBar)`

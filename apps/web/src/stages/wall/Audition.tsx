@@ -11,10 +11,10 @@ import {
 import { Camera } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import styled from 'styled-components';
-import { useSheet } from '../../app/useInAddress.ts';
+import { useSheet } from '../../browser/useInAddress.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 import { ContrastVerdict } from '../../design/ContrastVerdict.ts';
 
 const Cloths = styled.div`
@@ -52,7 +52,7 @@ const Cloths = styled.div`
 `;
 /** What a photo is read with is large, and fetched when one is. */
 const SwatchSheet = lazy(async () => ({
-  default: (await import('../../camera/SwatchSheet.tsx')).SwatchSheet,
+  default: (await import('../../rooms/camera/SwatchSheet.tsx')).SwatchSheet,
 }));
 
 /** Jobs whose cloth lies beside blocks, as they are named here. */

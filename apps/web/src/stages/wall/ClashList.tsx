@@ -2,7 +2,7 @@ import type { Clash, ClashReason, Crowd, WallPlace, RowLabel } from '@lattice/co
 import { memo, useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
-import { Section } from '../../figures/Section.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
 
 const List = styled.ul`
   max-height: 190px;

@@ -1,7 +1,7 @@
 import type { PileBlock } from '@lattice/core';
 import { useImperativeHandle, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { BlockArt } from '../../drawing/faces.tsx';
+import { BlockArt } from '../../rooms/drawing/faces.tsx';
 
 const Ghost = styled.div`
   position: fixed;

@@ -1,11 +1,11 @@
 import { blockLabels, CAUTIONS } from '@lattice/core';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/hooks.ts';
 import { Paper } from '../../design/Paper.ts';
-import { PrintHead } from '../../paper/PrintHead.tsx';
-import { SceneDrawing } from '../../drawing/SceneArt.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
+import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
+import { SceneDrawing } from '../../rooms/drawing/SceneArt.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Page = styled(Paper)`
   h2 {

@@ -1,7 +1,7 @@
 import type { PileBlock } from '@lattice/core';
 import { memo } from 'react';
 import styled from 'styled-components';
-import { BlockArt } from '../../drawing/faces.tsx';
+import { BlockArt } from '../../rooms/drawing/faces.tsx';
 import type { Source } from './useBlockDrag.ts';
 
 const Shelf = styled.div`

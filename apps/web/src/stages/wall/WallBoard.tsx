@@ -11,11 +11,11 @@ import {
 } from '@lattice/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { Board } from '../../drawing/Board.ts';
-import { outlinePath } from '../../drawing/paths.ts';
-import { Pixel } from '../../drawing/pixel.ts';
-import { QuiltArt } from '../../drawing/QuiltArt.tsx';
-import { useRoom } from '../../drawing/useRoom.ts';
+import { Board } from '../../rooms/drawing/Board.ts';
+import { outlinePath } from '../../rooms/drawing/paths.ts';
+import { Pixel } from '../../rooms/drawing/pixel.ts';
+import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
+import { useRoom } from '../../rooms/drawing/useRoom.ts';
 import type { Source } from './useBlockDrag.ts';
 import { viewFilter, ViewFilters, type ViewId } from './views.tsx';
 

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
-import { Section } from '../../figures/Section.tsx';
-import { KeyList, keysOf } from '../../quilt/KeysSheet.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { KeyList, keysOf } from '../../rooms/frame/KeysSheet.tsx';
 
 const Keys = styled.div`
   /* Whoever has fingers only has no keys. */

@@ -20,20 +20,20 @@ import { Camera, Lock, LockOpen, PackageOpen, Printer, RotateCw } from 'lucide-r
 import { lazy, memo, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAppSelector } from '../../app/store.ts';
-import { useSheet } from '../../app/useInAddress.ts';
-import { withWallRead } from '../../camera/laid.ts';
+import { useAppSelector } from '../../state/hooks.ts';
+import { useSheet } from '../../browser/useInAddress.ts';
+import { withWallRead } from '../../rooms/camera/laid.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
-import { Caution } from '../../figures/Caution.tsx';
-import { Section } from '../../figures/Section.tsx';
-import { selectPlan, selectQuilt } from '../../quilt/selectors.ts';
-import { useEdit } from '../../quilt/useEdit.ts';
+import { Caution } from '../../rooms/figures/Caution.tsx';
+import { Section } from '../../rooms/figures/Section.tsx';
+import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { useEdit } from '../../state/useEdit.ts';
 import { LieSection } from '../setting/LieSection.tsx';
-import { EmptyPile } from '../../beginning/EmptyPile.tsx';
-import { SpareOffers } from '../../beginning/SpareOffers.tsx';
-import { AdviceFor } from '../../figures/AdviceFor.tsx';
+import { EmptyPile } from '../../rooms/beginning/EmptyPile.tsx';
+import { SpareOffers } from '../../rooms/beginning/SpareOffers.tsx';
+import { AdviceFor } from '../../rooms/figures/AdviceFor.tsx';
 import { StageGrid, StageSide } from '../stageLayout.ts';
 import { ArrangeSection } from './ArrangeSection.tsx';
 import { Audition, type Tried, withTried } from './Audition.tsx';
@@ -47,7 +47,9 @@ import { type ViewId, VIEWS } from './views.tsx';
 import { WallKeys } from './WallKeys.tsx';
 
 /** What a photo is read with is large, and fetched when one is. */
-const LaidSheet = lazy(async () => ({ default: (await import('../../camera/LaidSheet.tsx')).LaidSheet }));
+const LaidSheet = lazy(async () => ({
+  default: (await import('../../rooms/camera/LaidSheet.tsx')).LaidSheet,
+}));
 
 const Hanging = styled.div`
   display: grid;

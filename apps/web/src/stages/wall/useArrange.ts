@@ -1,6 +1,6 @@
 import type { Arrangement, WallJob, WallScore } from '@lattice/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ArrangeJob, ArrangeNews } from '../../workers/arrange.worker.ts';
+import type { ArrangeJob, ArrangeNews } from '../../rooms/workers/arrange.worker.ts';
 
 /** A finished arrangement to choose, with its score. */
 interface Proposal {
@@ -36,7 +36,7 @@ export function useArrange() {
   const start = useCallback(
     (job: WallJob, seed: number, spares: boolean) => {
       end();
-      const started = new Worker(new URL('../../workers/arrange.worker.ts', import.meta.url), {
+      const started = new Worker(new URL('../../rooms/workers/arrange.worker.ts', import.meta.url), {
         type: 'module',
       });
       worker.current = started;

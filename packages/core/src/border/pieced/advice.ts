@@ -4,7 +4,7 @@ import { rulerNearest, rulerStepDown, rulerUp } from '../../length/rounding.ts';
 import { near } from '../../length/tolerance.ts';
 import { fromInches } from '../../length/unit.ts';
 import type { Plan } from '../../plan/shape.ts';
-import type { Refusal } from '../../refusal/refusal.ts';
+import type { Problem } from '../../refusal/refusal.ts';
 import { isPieced, type PiecedBorder } from '../border.ts';
 import type { TopSize } from '../sizes.ts';
 import { type UnitsAlong, unitsRound } from './fit.ts';
@@ -14,8 +14,8 @@ import { piecedKind } from './registry.ts';
 export const TAKEN_IN_INCHES = 1 / 16;
 
 /** Pieced borders whose units do not come out along a side: by how much, and what helps (rules PB-2, BO-7). */
-export const piecedAdvice = (plan: Plan, sizes: readonly TopSize[]): Refusal[] =>
-  plan.borders.flatMap((border, i): Refusal[] => {
+export const piecedAdvice = (plan: Plan, sizes: readonly TopSize[]): Problem[] =>
+  plan.borders.flatMap((border, i): Problem[] => {
     if (!isPieced(border)) return [];
     const { across, down } = unitsRound(border, sizes[i]!);
     const { many, one } = piecedKind(border.pieced.kind);

@@ -4,7 +4,7 @@ import { countOf, type Figure, lengthOf } from '../../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../../length/format.ts';
 import { ofUnit, type Unit } from '../../length/unit.ts';
 import type { Plan } from '../../plan/shape.ts';
-import type { Refusal } from '../../refusal/refusal.ts';
+import type { Problem } from '../../refusal/refusal.ts';
 import type { FlangeWish } from '../flange.ts';
 import { closesBeside, type WholeFinish } from './finish.ts';
 
@@ -119,7 +119,7 @@ export const facingLeast = ({ width, corners }: Pick<FacingWish, 'width' | 'corn
 
 const path = (key: string) => ['edge', 'facing', key];
 
-function refusals({ edge: { facing }, unit, seam }: Plan, top: { width: number; height: number }): Refusal[] {
+function refusals({ edge: { facing }, unit, seam }: Plan, top: { width: number; height: number }): Problem[] {
   const least = Math.max(leastStrip(unit), 2 * seam + ofUnit(unit, 1 / 2, 1));
   const shorter = Math.min(top.width, top.height);
   if (facing.width < least - 1e-9)

@@ -2,7 +2,7 @@ import { type EdgeFinish, type EdgeShape, FINISH_NAMES } from '../../choice/edge
 import type { Cut } from '../../cut/cut.ts';
 import type { Figure } from '../../figure/figure.ts';
 import type { Plan } from '../../plan/shape.ts';
-import type { Refusal } from '../../refusal/refusal.ts';
+import type { Problem } from '../../refusal/refusal.ts';
 import type { EdgeOutline } from '../outline.ts';
 import type { FlangeWish } from '../flange.ts';
 
@@ -87,7 +87,7 @@ export interface WholeFinish extends Finish {
   /** In a sentence, with when it has to be decided. */
   readonly describes: string;
   /** What of the plan stands against it, besides the shape of the edge. */
-  readonly refusals: (plan: Plan, top: FinishAsked['top']) => readonly Refusal[];
+  readonly refusals: (plan: Plan, top: FinishAsked['top']) => readonly Problem[];
   readonly plan: (asked: FinishAsked) => FinishedEdge;
   /** Where it needs the layers trimmed otherwise than even; null where it does not. */
   readonly trim: (plan: Plan) => Trim | null;

@@ -5,7 +5,7 @@ import { rulerUp } from '../../length/rounding.ts';
 import { ofUnit, type Unit } from '../../length/unit.ts';
 import { fabricById } from '../../plan/fabric-use.ts';
 import type { Plan } from '../../plan/shape.ts';
-import type { Refusal } from '../../refusal/refusal.ts';
+import type { Problem } from '../../refusal/refusal.ts';
 import { type BiasPlan, planBias } from '../bias-plan.ts';
 import type { WholeFinish } from './finish.ts';
 
@@ -53,7 +53,7 @@ export function planPiping({ around, cord, seam, usable, unit }: PipingWish): Pi
   };
 }
 
-function refusals({ edge: { piping }, unit, seam }: Plan): Refusal[] {
+function refusals({ edge: { piping }, unit, seam }: Plan): Problem[] {
   // A thicker cord than the seam takes lifts the binding off its seam.
   const most = 2 * seam;
   return piping.cord <= most + 1e-9

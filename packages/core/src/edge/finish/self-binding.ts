@@ -4,7 +4,7 @@ import { formatExact, formatWithUnit, formatWorking } from '../../length/format.
 import { atLeast } from '../../length/tolerance.ts';
 import { ofUnit } from '../../length/unit.ts';
 import type { Plan } from '../../plan/shape.ts';
-import type { Refusal } from '../../refusal/refusal.ts';
+import type { Problem } from '../../refusal/refusal.ts';
 import { settingOf } from '../../setting/registry.ts';
 import { closesBeside, type WholeFinish } from './finish.ts';
 
@@ -25,7 +25,7 @@ export function backingBeyond({ edge: { selfBinding }, unit }: Pick<Plan, 'edge'
   );
 }
 
-function refusals(plan: Plan): Refusal[] {
+function refusals(plan: Plan): Problem[] {
   const { unit, setting, backing } = plan;
   const show = (v: number) => formatWithUnit(v, unit);
   if (settingOf(setting.kind).trimmed || settingOf(setting.kind).quilted)

@@ -1,3 +1,4 @@
+import { shorter, longer } from '../../length/tolerance.ts';
 import { bindingLength } from '../../edge/schools.ts';
 import { stripsOf } from '../../edge/binding-strips.ts';
 import { planPrairiePoints } from '../../edge/prairie-points.ts';
@@ -147,11 +148,15 @@ export const pointsMeet: ExerciseKind = {
       asks: `Squares of ${show(square)}, folded to points and sewn with ${show(seam)}; each overlaps the next by ${show(overlap)}. How do they stand at the sewing line?`,
       // Drawn without saying: all three cases begin so.
       drawing: { width: 3.1 * base, height: height + 0.4, shapes, marks: [] },
-      answer: { by: 'choice', choices: MEETING, right: gap > 1e-6 ? 'gap' : gap < -1e-6 ? 'over' : 'meet' },
+      answer: {
+        by: 'choice',
+        choices: MEETING,
+        right: longer(gap, 0) ? 'gap' : shorter(gap, 0) ? 'over' : 'meet',
+      },
       working: [
         `At the sewing line a point is ${show(square)} − 2 × ${show(seam)} = ${show(base)} wide`,
         `One every ${show(square)} − ${show(overlap)} = ${show(pitch)}`,
-        `${show(pitch)} against ${show(base)}: ${MEETING.find(({ id }) => id === (gap > 1e-6 ? 'gap' : gap < -1e-6 ? 'over' : 'meet'))!.text.toLowerCase()}`,
+        `${show(pitch)} against ${show(base)}: ${MEETING.find(({ id }) => id === (longer(gap, 0) ? 'gap' : shorter(gap, 0) ? 'over' : 'meet'))!.text.toLowerCase()}`,
       ],
     };
   },

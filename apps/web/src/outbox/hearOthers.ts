@@ -1,9 +1,0 @@
-import type { Thunk } from '../quilt/thunk.ts';
-import { hearLog } from './wiring.ts';
-
-/** Hears what other devices and tabs have done since. */
-export const hearOthers =
-  (): Thunk<Promise<void>> =>
-  async (dispatch, _getState, { keeping }) => {
-    await hearLog(keeping, dispatch);
-  };

@@ -1,0 +1,73 @@
+import { ArrowLeft } from 'lucide-react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { Landmark } from '../../design/Landmark.tsx';
+import { ThemeButton } from './ThemeButton.tsx';
+
+const Page = styled.div<{ $width: number }>`
+  max-width: ${({ $width }) => $width}px;
+  margin: 0 auto;
+  padding: 0 24px 56px;
+  > header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 12px;
+    padding: 18px 0 12px;
+  }
+  > header h1 {
+    margin-right: auto;
+    font: 700 28px/1.15 var(--name);
+  }
+  > header a {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 32px;
+    font-size: 14px;
+    font-weight: 600;
+  }
+  @media (max-width: 420px) {
+    padding: 0 14px 48px;
+  }
+  @media (pointer: coarse) {
+    > header a {
+      min-height: 44px;
+    }
+  }
+  @media print {
+    max-width: none;
+    padding: 0;
+    > header > :not(h1) {
+      display: none;
+    }
+  }
+`;
+
+/** A page of its own beside the quilts: the way back to the shelf, what it is, what one can do to all of it. */
+export function PageFrame({
+  title,
+  width = 1100,
+  head,
+  children,
+}: {
+  readonly title: string;
+  /** In pixels, at most. */
+  readonly width?: number;
+  readonly head?: React.ReactNode;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <Page $width={width}>
+      <Landmark of="banner">
+        <Link to="/">
+          <ArrowLeft size={15} aria-hidden /> The shelf
+        </Link>
+        <h1>{title}</h1>
+        {head}
+        <ThemeButton />
+      </Landmark>
+      <Landmark of="main">{children}</Landmark>
+    </Page>
+  );
+}

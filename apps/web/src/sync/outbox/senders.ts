@@ -1,0 +1,68 @@
+import { type AnswerOf, type MadePicture, passesAt, type Saved, type StoredQuilt } from '@lattice/contract';
+import { type LogEntry, same } from '@lattice/core';
+import { api, serverError } from '../api.ts';
+import type { ItemKind } from '../../state/items.ts';
+import type { Outcome, Senders } from './outbox.ts';
+
+/** What the server answers to each kind of item. */
+export interface Answers extends Record<ItemKind, unknown> {
+  readonly plan: Saved;
+  readonly quilt: StoredQuilt;
+  readonly entry: null;
+  readonly picture: MadePicture;
+  readonly booking: AnswerOf<'bookLongArm'>;
+  /** Null where the service knew of no such booking: it is as good as taken back. */
+  readonly cancel: LogEntry | null;
+}
+
+interface Called<T> {
+  readonly data?: T;
+  readonly error?: unknown;
+}
+
+/** Out of reach passes, and what the server says does. */
+function passes(error: unknown): boolean {
+  const { status } = error as { readonly status?: unknown };
+  return typeof status !== 'number' || passesAt(status);
+}
+
+function outcomeOf<T, A>({ data, error }: Called<T>, answer: (data: T) => A): Outcome<A> {
+  if (error === undefined) return { went: 'done', answer: answer(data as T) };
+  const { code, message, details } = serverError(error);
+  // Everything else is for the quilter to settle.
+  if (!passes(error)) return { went: 'refused', message, code, details };
+  // A fault in taking this very thing says nothing of the next.
+  return { went: 'not-yet', message, ...(code === 'unexpected' && { alone: true }) };
+}
+
+/** How each kind goes to the server. A new kind is one function here. */
+export function sendersOver(call: <T>(action: unknown) => Promise<Called<T>>): Senders<Answers> {
+  const { addEntries, addPicture, addQuilt, bookLongArm, cancelLongArm, saveQuilt } = api.endpoints;
+  return {
+    plan: async ({ quilt, revision, plan }) => {
+      const outcome = outcomeOf(
+        await call<Saved>(saveQuilt.initiate({ id: quilt, revision, plan })),
+        (saved) => saved,
+      );
+      if (outcome.went !== 'refused' || outcome.code !== 'stale') return outcome;
+      // The answer to our own write was lost on the way: theirs is ours.
+      const theirs = outcome.details as StoredQuilt;
+      return same(theirs.plan, plan) ? { went: 'done', answer: theirs } : outcome;
+    },
+    quilt: async ({ quilt, plan }) =>
+      outcomeOf(await call<StoredQuilt>(addQuilt.initiate({ id: quilt, plan })), (added) => added),
+    entry: async ({ entry }) => outcomeOf(await call(addEntries.initiate([entry])), () => null),
+    picture: async ({ id, file }) =>
+      outcomeOf(await call<MadePicture>(addPicture.initiate({ id, file })), (made) => made),
+    booking: async ({ quilt, entry, job }) =>
+      outcomeOf(await call<Answers['booking']>(bookLongArm.initiate({ quilt, entry, job })), (said) => said),
+    cancel: async ({ quilt, entry, number }) => {
+      const outcome = outcomeOf(
+        await call<{ entry: LogEntry }>(cancelLongArm.initiate({ quilt, entry, number })),
+        (said): LogEntry | null => said.entry,
+      );
+      const unknown = outcome.went === 'refused' && outcome.code === 'no-such-booking';
+      return unknown ? { went: 'done', answer: null } : outcome;
+    },
+  };
+}

@@ -1,5 +1,0 @@
-import { type PlannedSewing, planSewing, type SewingJob } from '../stages/sew/planSewing.ts';
-
-self.onmessage = ({ data }: MessageEvent<SewingJob>) => {
-  self.postMessage(planSewing(data) satisfies PlannedSewing);
-};
