@@ -13,16 +13,43 @@ export const test = base.extend<{ complaints: string[] }, { server: DemoServer }
     { scope: 'worker' },
   ],
   complaints: [
-    async ({ page }, use) => {
+    async ({ page }, use, { title, expectedStatus }) => {
       const complaints: string[] = [];
+      const calls = callsOf(page);
       page.on('pageerror', (error) => complaints.push(error.message));
       await use(complaints);
+      if (test.info().status !== expectedStatus) console.log(await lastWords(title, page, calls));
       expect(complaints).toEqual([]);
     },
     { auto: true },
   ],
 });
 export { expect };
+
+/** Every call of the server a page makes, with what came of it, as they come. */
+function callsOf(page: Page): string[] {
+  const calls: string[] = [];
+  const note = (method: string, url: string, came: string | number) => {
+    const { pathname } = new URL(url);
+    if (pathname.startsWith('/api/')) calls.push(`${method} ${pathname} ${came}`);
+  };
+  page.on('response', (answer) => note(answer.request().method(), answer.url(), answer.status()));
+  page.on('requestfailed', (lost) => note(lost.method(), lost.url(), lost.failure()?.errorText ?? 'lost'));
+  return calls;
+}
+
+/** What a page that failed its test showed at its top and had asked for last: a fault seldom seen is seen once. */
+async function lastWords(title: string, page: Page, calls: readonly string[]): Promise<string> {
+  const top = await page
+    .getByRole('banner')
+    .ariaSnapshot({ timeout: 2000 })
+    .catch(() => 'no page any more');
+  return [
+    `Last words of “${title}”`,
+    `  ${plainText(top)}`,
+    ...calls.slice(-40).map((call) => `  ${call}`),
+  ].join('\n');
+}
 
 export const DEMO = 'Potting-shed raffle quilt';
 
@@ -75,9 +102,9 @@ export async function begin(
 }
 
 export const size = (page: Page): Locator => page.getByTestId('finished-size');
+const plainText = (text: string): string => text.replace(/\s+/g, ' ').trim();
 /** Text of an element on one line. */
-export const plain = async (locator: Locator): Promise<string> =>
-  (await locator.innerText()).replace(/\s+/g, ' ').trim();
+export const plain = async (locator: Locator): Promise<string> => plainText(await locator.innerText());
 export const expectSize = (page: Page, text: string) => expect.poll(() => plain(size(page))).toBe(text);
 export const saved = (page: Page) => expect(page.getByText(/^Saved · revision \d+$/)).toBeVisible();
 export const field = (page: Page, label: string): Locator =>

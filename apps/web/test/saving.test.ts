@@ -5,7 +5,7 @@ import { createStore } from '../src/shell/store.ts';
 import type { PlanItem } from '../src/state/items.ts';
 import { takeUpEarlierDrafts } from '../src/sync/outbox/earlierDrafts.ts';
 import { inMemory, type BrowserStore } from '../src/sync/outbox/browserStore.ts';
-import { planChanged, undo } from '../src/state/planSlice.ts';
+import { planChanged, redo, undo } from '../src/state/planSlice.ts';
 import { keepMine, settle, takeTheirs } from '../src/sync/elsewhere.ts';
 import { openQuilt } from '../src/sync/saving.ts';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
@@ -102,6 +102,53 @@ describe('autosave', () => {
     title('Lost answer');
     await until(() => state().state === 'saved');
     expect(state()).toMatchObject({ revision: 2, theirs: null });
+  });
+  test('changed again before the lost answer is found out: the later change goes, nothing comes back', async () => {
+    title('One');
+    await until(() => state().state === 'saved');
+    // Taken back, and the answer to that is lost; before it is tried again it is done once more.
+    server.loseAnswer = true;
+    store.dispatch(undo());
+    await until(() => state().state === 'offline');
+    expect(server.quilt.plan.title).toBe(plan.title);
+    store.dispatch(redo());
+    await until(() => state().state === 'saved');
+    expect(store.getState().plan.present!.title).toBe('One');
+    expect(server.quilt).toMatchObject({ revision: 4, plan: { title: 'One' } });
+    expect(state()).toMatchObject({ theirs: null, together: null });
+  });
+  test('nor over a reload in between', async () => {
+    title('One');
+    await until(() => state().state === 'saved');
+    server.loseAnswer = true;
+    store.dispatch(undo());
+    await until(() => state().state === 'offline');
+    server.down = true;
+    store.dispatch(redo());
+    await until(() => state().state === 'offline');
+    open.delete('a');
+    server.down = false;
+    store = newTab('later');
+    await store.dispatch(openQuilt('q'));
+    await until(() => state().state === 'saved');
+    expect(server.quilt).toMatchObject({ revision: 4, plan: { title: 'One' } });
+    expect(state()).toMatchObject({ theirs: null, together: null });
+  });
+  test('a change kept in the moment the answer comes is nobody else’s either', async () => {
+    const settle = keeping.settleItem;
+    keeping.settleItem = async (id, what) => {
+      await settle(id, what);
+      // Between what was sent being let go and its answer being told, a draft of before is put down.
+      keeping.settleItem = settle;
+      await keeping.putItem({
+        ...{ kind: 'plan', id, quilt: 'q', tab: 'a', order: 1e9, revision: 1 },
+        ...{ plan: { ...plan, title: 'Two' }, base: plan },
+      } as PlanItem);
+      store.dispatch(planChanged({ ...plan, title: 'Two' }));
+    };
+    title('One');
+    await until(() => server.quilt.plan.title === 'Two' && state().state === 'saved');
+    expect(state()).toMatchObject({ theirs: null, together: null });
   });
 });
 

@@ -21,6 +21,8 @@ export interface PlanItem extends Kept {
   readonly plan: Plan;
   /** The plan of that revision; of drafts from before it was kept, absent. */
   readonly base?: Plan;
+  /** What was sent before it and not answered, if anything was. */
+  readonly unanswered?: readonly Plan[];
 }
 
 /** A new quilt, under an id made here. */

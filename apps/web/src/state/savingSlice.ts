@@ -9,6 +9,8 @@ export interface Saving {
   readonly revision: number;
   /** The plan of that revision; null where it is not known, as of a draft from before it was kept. */
   readonly base: Plan | null;
+  /** What was sent since that revision and not answered yet, the latest last: the server may have taken any of it. */
+  readonly unanswered: readonly Plan[];
   readonly state: 'saved' | 'waiting' | 'saving' | 'offline' | 'refused' | 'stale';
   readonly message: string | null;
   /** The newer quilt, when somebody else's change came first. */
@@ -17,10 +19,17 @@ export interface Saving {
   readonly together: string | null;
 }
 
+/** What is known of a quilt when it is opened. */
+type Opening = Pick<Saving, 'id' | 'revision' | 'base'> & Partial<Pick<Saving, 'unanswered'>>;
+
+/** Tries without an answer that are remembered; the pauses between them grow, so it takes a long while to be more. */
+const UNANSWERED_KEPT = 8;
+
 const initialState: Saving = {
   id: null,
   revision: 0,
   base: null,
+  unanswered: [],
   state: 'saved',
   message: null,
   theirs: null,
@@ -34,12 +43,16 @@ const slice = createSlice({
   name: 'saving',
   initialState: initialState as Saving,
   reducers: {
-    quiltOpened: (_, { payload }: PayloadAction<Pick<Saving, 'id' | 'revision' | 'base'>>): Saving => ({
+    quiltOpened: (_, { payload }: PayloadAction<Opening>): Saving => ({
       ...initialState,
       ...payload,
     }),
     saveWaiting: (state): Saving => (state.state === 'stale' ? state : { ...state, state: 'waiting' }),
-    saveStarted: (state): Saving => ({ ...state, state: 'saving' }),
+    saveStarted: (state, { payload }: PayloadAction<Plan>): Saving => ({
+      ...state,
+      state: 'saving',
+      unanswered: [...state.unanswered, payload].slice(-UNANSWERED_KEPT),
+    }),
     saveDone: (
       state,
       { payload }: PayloadAction<{ revision: number; base: Plan; more: boolean }>,
@@ -47,6 +60,7 @@ const slice = createSlice({
       ...state,
       revision: payload.revision,
       base: payload.base,
+      unanswered: [],
       state: payload.more ? 'waiting' : 'saved',
       message: null,
       theirs: null,
@@ -68,6 +82,7 @@ const slice = createSlice({
       ...state,
       revision: payload.theirs.revision,
       base: payload.theirs.plan,
+      unanswered: [],
       state: payload.saved ? 'saved' : 'waiting',
       theirs: null,
       message: null,

@@ -1,7 +1,7 @@
 import type { StoredQuilt } from '@lattice/contract';
 import { type BothChanged, type Plan, same } from '@lattice/core';
 import { planChanged } from '../state/planSlice.ts';
-import { foundStale, staleSettled } from '../state/savingSlice.ts';
+import { foundStale, type Saving, staleSettled } from '../state/savingSlice.ts';
 import type { Thunk } from './thunk.ts';
 
 /** Who saved a quilt, and when, in words: "Kitchen tablet, at 10:14". */
@@ -15,12 +15,25 @@ export function savedInWords({ savedBy, updatedAt }: Pick<StoredQuilt, 'savedBy'
 }
 
 /**
+ * Whether what the server has is of this tab's own making: a write whose answer was lost on the way, or is known and came
+ * while the next was being kept.
+ */
+const isOwn = ({ base, revision, unanswered }: Saving, theirs: StoredQuilt): boolean =>
+  (theirs.revision === revision && same(theirs.plan, base)) ||
+  unanswered.some((sent) => same(sent, theirs.plan));
+
+/**
  * A quilt was changed elsewhere while it was changed here. Where the two touch different things they are put together
  * and go on; where both changed one field, it is for the quilter to say.
  */
 export const changedElsewhere =
   (theirs: StoredQuilt): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
+    const before = getState();
+    if (isOwn(before.saving, theirs)) {
+      dispatch(staleSettled({ theirs, saved: same(before.plan.present, theirs.plan) }));
+      return;
+    }
     dispatch(foundStale(theirs));
     // Fetched when it is first wanted: most quilts are worked on in one place.
     const { mergePlans } = await import('./merging.ts').catch(() => ({ mergePlans: () => null }));

@@ -63,7 +63,7 @@ export function savingMiddleware(around: Around) {
 
 /** The plan in hand as this tab's draft; while a newer version elsewhere waits to be settled it is not sent. */
 async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): Promise<void> {
-  const { id: quilt, revision, base, state } = saving;
+  const { id: quilt, revision, base, unanswered, state } = saving;
   if (!plan.present || !quilt) return;
   const draft: PlanItem = {
     kind: 'plan',
@@ -74,6 +74,7 @@ async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): 
     revision,
     plan: plan.present,
     ...(base ? { base } : {}),
+    ...(unanswered.length > 0 ? { unanswered } : {}),
   };
   await outbox.keep(state === 'stale' ? { ...draft, refused: 'Changed elsewhere' } : draft);
 }
@@ -108,7 +109,7 @@ export const heardOfDraft =
     if (item.quilt !== saving.id || item.tab !== tab) return;
     switch (event.what) {
       case 'sending':
-        dispatch(saveStarted());
+        dispatch(saveStarted((item as PlanItem).plan));
         break;
       case 'sent': {
         const { revision } = event.answer as Saved;
@@ -134,9 +135,12 @@ export const openQuilt =
     const draft = await draftOf(id, around);
     if (found.problems.length > 0) throw toMend(found as StoredQuilt);
     const { revision, plan: base } = found;
-    const made = draft && { revision: draft.revision, base: draft.revision === revision ? base : draft.base };
+    const knownBase = draft && draft.revision !== revision ? (draft.base ?? null) : base;
     dispatch(
-      quiltOpened({ id, revision: made?.revision ?? revision, base: made ? (made.base ?? null) : base }),
+      quiltOpened({
+        ...{ id, revision: draft?.revision ?? revision, base: knownBase },
+        ...(draft?.unanswered && { unanswered: draft.unanswered }),
+      }),
     );
     dispatch(planOpened(found.plan));
     dispatch(clearHistory());
