@@ -1,6 +1,7 @@
 import { ontoCorners, computeQuilt, layOut, type Plan, startPlan, type Slab } from '@lattice/core';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { inkOn } from '../src/rooms/drawing/inkOn.ts';
 import { LitParts } from '../src/rooms/drawing/litParts.ts';
 import { Pixel } from '../src/rooms/drawing/pixel.ts';
 import { partPath, seamPath } from '../src/rooms/drawing/paths.ts';
@@ -178,4 +179,37 @@ test('seams of a backing: one between two slabs that lie side by side, none roun
       { ...slab('panel', 0, 80), y: 40, height: 40 },
     ]),
   ).toBe('M0 40H80');
+});
+
+/** Contrast by WCAG 2.2, "relative luminance" and "contrast ratio". */
+const luminance = (colour: string): number => {
+  const [r, g, b] = [1, 3, 5].map((i) => {
+    const c = parseInt(colour.slice(i, i + 2), 16) / 255;
+    return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+  });
+  return 0.2126 * r! + 0.7152 * g! + 0.0722 * b!;
+};
+const contrast = (a: string, b: string): number => {
+  const [light, dark] = [luminance(a), luminance(b)].sort((x, y) => y - x);
+  return (light! + 0.05) / (dark! + 0.05);
+};
+
+test('words on cloth are in whichever ink stands out more, and always enough', () => {
+  const inks = { 'var(--on-light-cloth)': '#1b2433', 'var(--on-dark-cloth)': '#fbfcfc' };
+  const steps = ['00', '22', '55', '77', '99', 'bb', 'dd', 'ff'];
+  for (const r of steps)
+    for (const g of steps)
+      for (const b of steps) {
+        const cloth = `#${r}${g}${b}`;
+        const chosen = inkOn(cloth) as keyof typeof inks;
+        const [dark, light] = Object.values(inks).map((ink) => contrast(ink, cloth)) as [number, number];
+        // Where they are as good as alike, either will do.
+        if (Math.abs(dark - light) > 0.1)
+          expect([cloth, chosen]).toEqual([
+            cloth,
+            dark > light ? 'var(--on-light-cloth)' : 'var(--on-dark-cloth)',
+          ]);
+        // Large words ask for 3 (WCAG 2.2, 1.4.3).
+        expect(contrast(inks[chosen], cloth)).toBeGreaterThan(3);
+      }
 });

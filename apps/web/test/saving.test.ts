@@ -6,7 +6,7 @@ import type { PlanItem } from '../src/state/items.ts';
 import { takeUpEarlierDrafts } from '../src/sync/outbox/earlierDrafts.ts';
 import { inMemory, type BrowserStore } from '../src/sync/outbox/browserStore.ts';
 import { planChanged, redo, undo } from '../src/state/planSlice.ts';
-import { keepMine, settle, takeTheirs } from '../src/sync/elsewhere.ts';
+import { keepMine, settle, takeTheirs } from '../src/sync/settling.ts';
 import { openQuilt } from '../src/sync/saving.ts';
 import { answer, answerWith, type PlainRequest } from './support/network.ts';
 

@@ -1,3 +1,5 @@
+import { byFinger } from './fingers.ts';
+
 const KEY = 'lattice-device';
 
 /** What this device calls itself to others: a name it was given, or what it seems to be. */
@@ -19,8 +21,7 @@ export function nameDevice(name: string): void {
   }
 }
 
-const guess = (): string =>
-  globalThis.matchMedia?.('(pointer: coarse)').matches ? 'A tablet or phone' : 'A computer';
+const guess = (): string => (byFinger() ? 'A tablet or phone' : 'A computer');
 
 /** The paper printers have where this device is: letter in the north of America. */
 export const usualPaper = (): 'letter' | 'a4' =>

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 export const ContrastVerdict = styled.p`
   padding: 7px 10px;
   border-radius: 7px;
-  font-size: 13px;
+  font-size: var(--size-note);
   background: var(--good-wash);
   color: var(--good);
   &[data-kind='disappears'] {

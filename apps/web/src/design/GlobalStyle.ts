@@ -1,4 +1,5 @@
 import { createGlobalStyle } from 'styled-components';
+import { forcedColours } from './media.ts';
 
 /** Tokens for daylight and for evening sewing, and what every page shares. */
 export const GlobalStyle = createGlobalStyle`
@@ -26,8 +27,27 @@ export const GlobalStyle = createGlobalStyle`
     --wrong: #a12c17;
     --wrong-wash: #fbeae6;
     --shadow: 0 1px 2px rgb(27 36 51 / 10%), 0 6px 18px rgb(27 36 51 / 12%);
+    /* On cloth, whose colour is the same by day and in the evening. */
+    --on-light-cloth: #1b2433;
+    --on-dark-cloth: #fbfcfc;
     --name: 'Bricolage Grotesque Variable', 'Archivo Variable', sans-serif;
     --text: 'Archivo Variable', system-ui, sans-serif;
+    /* The scale of letters: from a mark in a drawing to what is read across the room. */
+    --size-mark: 12px;
+    --size-note: 13px;
+    --size-text: 14px;
+    --size-read: 15px;
+    --size-lead: 17px;
+    --size-title: 20px;
+    --size-head: 22px;
+    --size-large: 30px;
+    --size-far: 46px;
+    /* Read from the machine, the larger the window the further off. */
+    --size-machine-note: clamp(17px, 2.1vw, 24px);
+    --size-machine: clamp(20px, 2.6vw, 34px);
+    --size-machine-figure: clamp(30px, 6.4vw, 76px);
+    /* As large as a finger wants what it presses. */
+    --finger: 44px;
     color-scheme: light;
   }
   :root[data-theme='evening'] {
@@ -59,14 +79,14 @@ export const GlobalStyle = createGlobalStyle`
   *, *::before, *::after { box-sizing: border-box; }
   html { -webkit-text-size-adjust: 100%; }
   @page { margin: 10mm; }
-  body { margin: 0; background: var(--ground); color: var(--ink); font: 400 15px/1.45 var(--text); }
+  body { margin: 0; background: var(--ground); color: var(--ink); font: 400 var(--size-read)/1.45 var(--text); }
   h1, h2, h3, p, ul, dl, dd { margin: 0; padding: 0; }
   ul { list-style: none; }
   button, input, select { font: inherit; color: inherit; }
   a { color: inherit; }
   :focus-visible { outline: 2px solid var(--chalk); outline-offset: 2px; }
   /* Where colours are forced, what is chosen is told by its frame. */
-  @media (forced-colors: active) {
+  ${forcedColours} {
     [data-selected]:not([role='tab']), button[aria-pressed='true'], a[aria-current='page'] {
       outline: 3px solid Highlight;
       outline-offset: -3px;

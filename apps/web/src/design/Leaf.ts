@@ -1,11 +1,12 @@
 import { Tab, Tabs } from 'react-aria-components';
 import styled from 'styled-components';
+import { fingerHigh, forcedColours } from './media.ts';
 
 /** A leaf of a panel: the one that lies open is underlined. */
 export const Leaf = styled(Tab)`
   padding: 8px 12px;
   border-bottom: 3px solid transparent;
-  font-size: 14px;
+  font-size: var(--size-text);
   font-weight: 600;
   color: var(--soft);
   cursor: pointer;
@@ -17,10 +18,8 @@ export const Leaf = styled(Tab)`
     outline: 2px solid var(--chalk);
     outline-offset: -2px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
-  @media (forced-colors: active) {
+  ${fingerHigh}
+  ${forcedColours} {
     border-bottom-color: Canvas;
     &[data-selected] {
       border-bottom-color: Highlight;

@@ -1,4 +1,5 @@
 import styled from 'styled-components';
+import { onPaper } from './media.ts';
 
 /** A page to be printed: what is marked `hide` stays on the screen. */
 export const Paper = styled.div`
@@ -15,17 +16,17 @@ export const Paper = styled.div`
   }
   h1 {
     margin-right: auto;
-    font: 650 22px/1.2 var(--name);
+    font: 650 var(--size-head)/1.2 var(--name);
   }
   h1 small {
     display: block;
-    font: 400 13px/1.4 var(--text);
+    font: 400 var(--size-note)/1.4 var(--text);
   }
   section {
     break-inside: avoid;
     margin-bottom: 18px;
   }
-  @media print {
+  ${onPaper} {
     .hide {
       display: none;
     }

@@ -24,7 +24,7 @@ const Page = styled(Modal)<{ $width: number }>`
     outline: none;
   }
   h2 {
-    font: 650 22px/1.25 var(--name);
+    font: 650 var(--size-head)/1.25 var(--name);
     margin-bottom: 8px;
   }
 `;

@@ -5,7 +5,7 @@ export const Verdict = styled.p`
   margin: 6px 0;
   padding: 7px 10px;
   border-radius: 7px;
-  font-size: 13px;
+  font-size: var(--size-note);
   background: var(--good-wash);
   color: var(--good);
   &[data-kind='part'] {

@@ -26,7 +26,7 @@ export const pictureCard = css`
   align-items: center;
   gap: 6px;
   padding: 9px 4px 8px;
-  font-size: 12.5px;
+  font-size: var(--size-note);
   line-height: 1.2;
   text-align: center;
   &[data-selected] {

@@ -6,7 +6,7 @@ export const LostPage = styled.main`
   margin: 15vh auto;
   padding: 0 20px;
   h1 {
-    font: 650 26px/1.2 var(--name);
+    font: 650 var(--size-large)/1.2 var(--name);
     margin-bottom: 8px;
   }
   p + p {

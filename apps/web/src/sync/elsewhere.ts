@@ -1,18 +1,7 @@
 import type { StoredQuilt } from '@lattice/contract';
-import { type BothChanged, type Plan, same } from '@lattice/core';
-import { planChanged } from '../state/planSlice.ts';
+import { same } from '@lattice/core';
 import { foundStale, type Saving, staleSettled } from '../state/savingSlice.ts';
 import type { Thunk } from './thunk.ts';
-
-/** Who saved a quilt, and when, in words: "Kitchen tablet, at 10:14". */
-export function savedInWords({ savedBy, updatedAt }: Pick<StoredQuilt, 'savedBy' | 'updatedAt'>): string {
-  const at = new Date(updatedAt);
-  const who = savedBy === '' ? 'Another tab or device' : savedBy;
-  if (Number.isNaN(at.getTime())) return who;
-  const today = at.toDateString() === new Date().toDateString();
-  const time = at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
-  return `${who}, ${today ? `at ${time}` : `${at.toLocaleDateString()} at ${time}`}`;
-}
 
 /**
  * Whether what the server has is of this tab's own making: a write whose answer was lost on the way, or is known and came
@@ -29,57 +18,13 @@ const isOwn = ({ base, revision, unanswered }: Saving, theirs: StoredQuilt): boo
 export const changedElsewhere =
   (theirs: StoredQuilt): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
-    const before = getState();
-    if (isOwn(before.saving, theirs)) {
-      dispatch(staleSettled({ theirs, saved: same(before.plan.present, theirs.plan) }));
+    const { plan, saving } = getState();
+    if (isOwn(saving, theirs)) {
+      dispatch(staleSettled({ theirs, saved: same(plan.present, theirs.plan) }));
       return;
     }
     dispatch(foundStale(theirs));
-    // Fetched when it is first wanted: most quilts are worked on in one place.
-    const { mergePlans } = await import('./merging.ts').catch(() => ({ mergePlans: () => null }));
-    const { plan, saving } = getState();
-    if (saving.theirs !== theirs || !plan.present || !saving.base) return;
-    const merged = mergePlans(saving.base, plan.present, theirs.plan);
-    if (merged?.both.length === 0) dispatch(goOnWith(merged.plan, theirs));
+    // Where this part of the app cannot be had, the choice is the quilter's.
+    const settling = await import('./settling.ts').catch(() => null);
+    if (settling) dispatch(settling.putTogether(theirs));
   };
-
-/**
- * Goes on with a plan that takes what was changed elsewhere into account; what was in hand is one undo away. The plan
- * first, while nothing is sent: or what was in hand would go to the new revision, and over what is there.
- */
-const goOnWith =
-  (plan: Plan, theirs: StoredQuilt): Thunk<void> =>
-  (dispatch, getState) => {
-    const saved = same(plan, theirs.plan);
-    const mine = getState().plan.present;
-    if (!same(plan, mine)) dispatch(planChanged(plan));
-    dispatch(staleSettled({ theirs, saved, together: savedInWords(theirs) }));
-  };
-
-/** Settles what both changed: theirs where they were chosen, the own everywhere else. False where the two do not go together. */
-export const settle =
-  (chosen: readonly BothChanged[]): Thunk<Promise<boolean>> =>
-  async (dispatch, getState) => {
-    const { mergePlans, withTheirs } = await import('./merging.ts');
-    const { plan, saving } = getState();
-    if (!saving.theirs || !saving.base || !plan.present) return false;
-    const merged = mergePlans(saving.base, plan.present, saving.theirs.plan);
-    const settled = merged && withTheirs(merged.plan, chosen);
-    if (!settled) return false;
-    dispatch(goOnWith(settled, saving.theirs));
-    return true;
-  };
-
-/** Goes on with the newer version as it is; the own one is one undo away. */
-export const takeTheirs = (): Thunk<void> => (dispatch, getState) => {
-  const { theirs } = getState().saving;
-  if (!theirs) return;
-  dispatch(planChanged(theirs.plan));
-  dispatch(staleSettled({ theirs, saved: true }));
-};
-
-/** Goes on with the own version as it is, written over the newer one by choice. */
-export const keepMine = (): Thunk<void> => (dispatch, getState) => {
-  const { theirs } = getState().saving;
-  if (theirs) dispatch(staleSettled({ theirs, saved: false }));
-};

@@ -1,5 +1,6 @@
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { touch } from '../media.ts';
 
 const looks = {
   plain: css`
@@ -36,7 +37,7 @@ const Face = styled(AriaButton)<{ $look: keyof typeof looks }>`
   border: 1px solid;
   border-radius: 8px;
   font-weight: 600;
-  font-size: 14px;
+  font-size: var(--size-text);
   cursor: pointer;
   white-space: nowrap;
   ${({ $look }) => looks[$look]}
@@ -44,9 +45,9 @@ const Face = styled(AriaButton)<{ $look: keyof typeof looks }>`
     opacity: 0.45;
     cursor: default;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-    min-width: 44px;
+  ${touch} {
+    min-height: var(--finger);
+    min-width: var(--finger);
   }
 `;
 

@@ -2,6 +2,7 @@ import { Check, ChevronDown } from 'lucide-react';
 import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldLabel, fieldRow } from './fieldStyles.ts';
+import { fingerHigh } from '../media.ts';
 
 const Trigger = styled(Button)`
   display: inline-flex;
@@ -14,7 +15,7 @@ const Trigger = styled(Button)`
   border-radius: 6px;
   background: transparent;
   cursor: pointer;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   &[data-hovered] {
     border-color: var(--line);
@@ -22,9 +23,7 @@ const Trigger = styled(Button)`
   svg {
     flex: none;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 const List = styled(Popover)`
   min-width: 190px;
@@ -34,7 +33,7 @@ const List = styled(Popover)`
   background: var(--card);
   color: var(--ink);
   box-shadow: var(--shadow);
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 const Item = styled(ListBoxItem)`
   display: flex;

@@ -11,7 +11,7 @@ export const segments = css`
     border: 1px solid var(--line);
     border-radius: 8px;
     background: var(--field);
-    font-size: 14px;
+    font-size: var(--size-text);
     font-variant-numeric: tabular-nums;
   }
   .segment {

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { useAnswered } from '../answered.ts';
 import { Lengths } from '../Lengths.tsx';
 import { Box, BoxInput, FieldLabel, fieldRow, Understood, Wrong } from './fieldStyles.ts';
+import { touch } from '../media.ts';
 
 const Row = styled(TextField)`
   ${fieldRow}
@@ -20,7 +21,7 @@ const Typeset = styled.span`
   font-weight: 650;
   font-stretch: 88%;
   white-space: nowrap;
-  @media (pointer: coarse) {
+  ${touch} {
     inset: 0 44px;
   }
 `;

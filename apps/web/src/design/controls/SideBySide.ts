@@ -9,7 +9,7 @@ export const SideBySide = styled(RadioGroup)`
   gap: 8px;
   .react-aria-Label {
     grid-column: 1 / -1;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
 `;
 
@@ -20,10 +20,10 @@ export const Side = styled(Radio)`
   gap: 2px;
   align-content: start;
   padding: 8px 10px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   strong {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--ink);
   }
 `;

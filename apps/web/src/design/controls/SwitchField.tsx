@@ -7,7 +7,7 @@ const Row = styled(Switch)`
   justify-content: space-between;
   gap: 12px;
   min-height: 42px;
-  font-size: 14px;
+  font-size: var(--size-text);
   cursor: pointer;
   .track {
     flex: none;

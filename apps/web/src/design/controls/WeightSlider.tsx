@@ -7,7 +7,7 @@ const Row = styled(Slider)`
   align-items: center;
   gap: 10px;
   min-height: 30px;
-  font-size: 14px;
+  font-size: var(--size-text);
   .track {
     position: relative;
     height: 26px;

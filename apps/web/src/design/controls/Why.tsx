@@ -2,6 +2,7 @@ import type { Figure } from '@lattice/core';
 import { Button, Dialog, DialogTrigger, Heading, OverlayArrow, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { Lengths } from '../Lengths.tsx';
+import { fingerHigh } from '../media.ts';
 
 const Number = styled(Button)`
   padding: 0 1px;
@@ -17,9 +18,7 @@ const Number = styled(Button)`
   &[data-hovered] {
     background: var(--chalk-wash);
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 const Card = styled(Popover)`
   max-width: 320px;
@@ -29,11 +28,11 @@ const Card = styled(Popover)`
   background: var(--chalk-wash);
   color: var(--ink);
   box-shadow: var(--shadow);
-  font-size: 14px;
+  font-size: var(--size-text);
   line-height: 1.5;
   h3 {
     margin-bottom: 4px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 650;
   }
   p + p {

@@ -7,12 +7,13 @@ import {
   type TextFieldProps,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import { touch } from '../media.ts';
 
 const Field = styled(TextField)`
   display: grid;
   gap: 3px;
   padding: 5px 0;
-  font-size: 14px;
+  font-size: var(--size-text);
   input,
   textarea {
     width: 100%;
@@ -22,15 +23,15 @@ const Field = styled(TextField)`
     border-radius: 8px;
     background: var(--field);
     font: inherit;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   textarea {
     min-height: 84px;
     resize: vertical;
   }
-  @media (pointer: coarse) {
+  ${touch} {
     input {
-      min-height: 44px;
+      min-height: var(--finger);
     }
   }
 `;

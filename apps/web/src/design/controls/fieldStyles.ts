@@ -1,5 +1,6 @@
 import { FieldError, Group, Input, Label, Text } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { touch } from '../media.ts';
 
 /** Shared by every field: the label left, the box right, what is wrong or understood below. */
 export const fieldRow = css`
@@ -10,7 +11,7 @@ export const fieldRow = css`
   padding: 5px 0;
 `;
 export const FieldLabel = styled(Label)`
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 export const Box = styled(Group)`
   position: relative;
@@ -35,7 +36,7 @@ export const Box = styled(Group)`
     background: transparent;
     color: var(--soft);
     cursor: pointer;
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
   button[data-hovered] {
     background: var(--chalk-wash);
@@ -44,10 +45,10 @@ export const Box = styled(Group)`
   button[data-disabled] {
     opacity: 0.35;
   }
-  @media (pointer: coarse) {
-    height: 44px;
+  ${touch} {
+    height: var(--finger);
     button {
-      width: 44px;
+      width: var(--finger);
     }
   }
 `;
@@ -67,7 +68,7 @@ export const BoxInput = styled(Input)`
 const below = `
   grid-column: 1 / -1;
   margin-top: 4px;
-  font-size: 13px;
+  font-size: var(--size-note);
   line-height: 1.35;
 `;
 export const Wrong = styled(FieldError)`

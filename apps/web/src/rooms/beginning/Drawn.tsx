@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
+import { tight } from '../../design/media.ts';
 
 const Sheet = styled.section`
   position: sticky;
@@ -32,18 +33,18 @@ const Sheet = styled.section`
     color: var(--soft);
   }
   .size {
-    font-size: 32px;
+    font-size: var(--size-large);
     font-weight: 700;
     font-stretch: 84%;
     line-height: 1.15;
   }
   .rest {
     min-height: 21px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
   /* On a phone it stays in sight below the questions, small, with the button under the thumb. */
-  @media (max-width: 820px) {
+  ${tight} {
     top: auto;
     bottom: 8px;
     z-index: 3;
@@ -59,7 +60,7 @@ const Sheet = styled.section`
       display: none;
     }
     .size {
-      font-size: 21px;
+      font-size: var(--size-title);
     }
     > ul,
     > p {

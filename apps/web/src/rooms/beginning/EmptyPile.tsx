@@ -19,14 +19,14 @@ const Card = styled.section`
   border-radius: 12px;
   background: var(--card);
   h2 {
-    font: 650 19px/1.25 var(--name);
+    font: 650 var(--size-title)/1.25 var(--name);
   }
   .or {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
     gap: 8px 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
 `;

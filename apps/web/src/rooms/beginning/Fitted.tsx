@@ -16,7 +16,7 @@ const Designs = styled.ul`
     border: 1.5px solid var(--line);
     border-radius: 9px;
     background: none;
-    font-size: 13px;
+    font-size: var(--size-note);
     line-height: 1.35;
     text-align: left;
     cursor: pointer;

@@ -7,6 +7,7 @@ import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { selectPlan } from '../../state/selectors.ts';
 import { keepWalk, walkOf } from './handInHand.ts';
+import { onPaper } from '../../design/media.ts';
 
 const Band = styled.aside`
   display: flex;
@@ -16,14 +17,14 @@ const Band = styled.aside`
   padding: 8px 18px;
   border-bottom: 1px solid var(--line);
   background: var(--chalk-wash);
-  font-size: 14px;
+  font-size: var(--size-text);
   p {
     flex: 1 1 300px;
   }
   b {
     font-weight: 650;
   }
-  @media print {
+  ${onPaper} {
     display: none;
   }
 `;

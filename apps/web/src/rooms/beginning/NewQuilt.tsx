@@ -41,12 +41,13 @@ import { PlanFileButton } from './PlanFileButton.tsx';
 import { PlacesField, usePlaces } from './PlacesField.tsx';
 import { usePileLine } from './usePileLine.ts';
 import { usePlanFile } from './usePlanFile.ts';
+import { slim, tight, touch } from '../../design/media.ts';
 
 const Halves = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 0.9fr);
   gap: 28px;
-  @media (max-width: 820px) {
+  ${tight} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
@@ -58,7 +59,7 @@ const Asked = styled.section`
   h2,
   .ask {
     margin: 0 0 6px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 650;
   }
   .narrow {
@@ -72,7 +73,7 @@ const Haves = styled(RadioGroup)`
   > .ask {
     grid-column: 1 / -1;
   }
-  @media (max-width: 480px) {
+  ${slim} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
@@ -84,7 +85,7 @@ const Have = styled(Radio)`
   min-height: 52px;
   padding: 8px 12px;
   background: var(--card);
-  font-size: 14px;
+  font-size: var(--size-text);
   font-weight: 600;
   line-height: 1.2;
   svg {
@@ -115,13 +116,13 @@ const Chip = styled(Radio)`
   padding: 5px 12px;
   border-radius: 17px;
   background: var(--card);
-  font-size: 14px;
+  font-size: var(--size-text);
   text-align: center;
   &[data-selected] {
     font-weight: 650;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
+  ${touch} {
+    min-height: var(--finger);
     padding: 10px 16px;
     border-radius: 22px;
   }

@@ -3,12 +3,13 @@ import { Input, Label, Text, TextField, ToggleButton, ToggleButtonGroup } from '
 import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
 import type { SaidPile } from './usePileLine.ts';
+import { touch } from '../../design/media.ts';
 
 const Row = styled(TextField)`
   display: grid;
   gap: 5px;
   label {
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   input {
     width: 100%;
@@ -17,7 +18,7 @@ const Row = styled(TextField)`
     border: 1.5px solid var(--line);
     border-radius: 9px;
     background: var(--field);
-    font-size: 17px;
+    font-size: var(--size-lead);
     font-weight: 600;
   }
   input:focus {
@@ -27,7 +28,7 @@ const Row = styled(TextField)`
   }
   .said {
     min-height: 20px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--chalk);
   }
   .said[data-wrong] {
@@ -40,7 +41,7 @@ const Meant = styled(ToggleButtonGroup)`
   align-items: center;
   gap: 6px;
   margin-top: 6px;
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 const Way = styled(ToggleButton)`
   min-height: 32px;
@@ -48,7 +49,7 @@ const Way = styled(ToggleButton)`
   border: 1.5px solid var(--line);
   border-radius: 16px;
   background: transparent;
-  font-size: 13.5px;
+  font-size: var(--size-note);
   cursor: pointer;
   &[data-selected] {
     border-color: var(--ink);
@@ -59,8 +60,8 @@ const Way = styled(ToggleButton)`
     outline: 2px solid var(--chalk);
     outline-offset: 2px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
+  ${touch} {
+    min-height: var(--finger);
     border-radius: 22px;
   }
 `;

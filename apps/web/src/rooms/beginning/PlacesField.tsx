@@ -4,6 +4,7 @@ import { Input, Text, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldLabel, fieldRow } from '../../design/controls/fieldStyles.ts';
 import { Lengths } from '../../design/Lengths.tsx';
+import { touch } from '../../design/media.ts';
 
 const Row = styled(TextField)`
   ${fieldRow}
@@ -14,7 +15,7 @@ const Row = styled(TextField)`
     border: 1.5px solid var(--line);
     border-radius: 8px;
     background: var(--field);
-    font-size: 16px;
+    font-size: var(--size-lead);
     font-weight: 650;
   }
   input:focus {
@@ -26,13 +27,13 @@ const Row = styled(TextField)`
     grid-column: 1 / -1;
     min-height: 18px;
     margin-top: 3px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--chalk);
   }
   p[data-wrong] {
     color: var(--wrong);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     input {
       height: 46px;
     }

@@ -15,7 +15,7 @@ import { makeQuilt } from './makeQuilt.ts';
 
 const Offers = styled.div`
   margin-top: 8px;
-  font-size: 14px;
+  font-size: var(--size-text);
   .ways {
     display: flex;
     flex-wrap: wrap;
@@ -24,7 +24,7 @@ const Offers = styled.div`
   }
   .said {
     margin-top: 6px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

@@ -1,4 +1,5 @@
 import styled from 'styled-components';
+import { slim } from '../../design/media.ts';
 
 const Ways = styled.div`
   display: grid;
@@ -15,13 +16,13 @@ const Ways = styled.div`
   }
   figcaption {
     padding: 6px 2px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   b {
     color: var(--ink);
   }
-  @media (max-width: 500px) {
+  ${slim} {
     grid-template-columns: 1fr;
   }
 `;

@@ -32,7 +32,7 @@ const Body = styled(Halves)`
     padding: 0;
     overflow: auto;
     list-style: none;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   li {
     padding: 5px 8px;

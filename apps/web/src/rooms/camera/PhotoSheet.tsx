@@ -41,14 +41,14 @@ import { usePhotos } from './usePhotos.ts';
 const Body = styled(Halves)`
   .state {
     margin: 8px 0 0;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .doubts {
     margin: 6px 0;
     padding: 0;
     list-style: none;
-    font-size: 13px;
+    font-size: var(--size-note);
     li {
       padding: 6px 8px;
       border-left: 3px solid var(--brass);
@@ -60,10 +60,10 @@ const Body = styled(Halves)`
 const Table = styled.table`
   width: 100%;
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: var(--size-text);
   caption {
     text-align: left;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   th {

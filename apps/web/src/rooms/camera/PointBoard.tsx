@@ -1,6 +1,7 @@
 import type { Point } from '@lattice/core';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { touch } from '../../design/media.ts';
 
 const Frame = styled.div`
   position: relative;
@@ -44,9 +45,9 @@ const Handle = styled.button`
       0 0 0 3px var(--thread),
       0 0 0 5px #fff;
   }
-  @media (pointer: coarse) {
-    width: 44px;
-    height: 44px;
+  ${touch} {
+    width: var(--finger);
+    height: var(--finger);
     margin: -22px;
   }
 `;
@@ -87,7 +88,7 @@ const Length = styled.span`
   border-radius: 7px;
   background: var(--card);
   color: var(--ink);
-  font: 650 14px/1.3 var(--text);
+  font: 650 var(--size-text)/1.3 var(--text);
   font-stretch: 88%;
   white-space: nowrap;
   box-shadow: 0 1px 4px rgb(0 0 0 / 35%);

@@ -14,7 +14,7 @@ export interface MeasuredBy {
 
 const Note = styled.p`
   margin: 2px 0 8px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 `;
 

@@ -1,4 +1,5 @@
 import styled, { css } from 'styled-components';
+import { tight } from '../../design/media.ts';
 
 /** What a photo's sheets have in common: acts in a row, what is said, what went wrong. */
 export const saidAndDone = css`
@@ -11,12 +12,12 @@ export const saidAndDone = css`
   }
   .says {
     margin: 4px 0 8px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
   .wrong {
     margin: 8px 0;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--wrong);
   }
 `;
@@ -28,7 +29,7 @@ export const Halves = styled.div`
   gap: 20px;
   align-items: start;
   ${saidAndDone}
-  @media (max-width: 820px) {
+  ${tight} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;

@@ -6,15 +6,15 @@ import { figureText } from '../figures/Line.tsx';
 const Paper = styled.div`
   h2 {
     margin: 0;
-    font: 650 22px/1.2 var(--name);
+    font: 650 var(--size-head)/1.2 var(--name);
   }
   h3 {
     margin: 18px 0 4px;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   .headline {
     margin: 10px 0;
-    font-size: 30px;
+    font-size: var(--size-large);
     font-weight: 700;
     font-stretch: 86%;
   }
@@ -25,7 +25,7 @@ const Paper = styled.div`
   }
   table {
     border-collapse: collapse;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   td {
     padding: 3px 24px 3px 0;
@@ -37,7 +37,7 @@ const Paper = styled.div`
   }
   small {
     display: block;
-    font-size: 12px;
+    font-size: var(--size-mark);
     color: #333;
   }
 `;

@@ -25,6 +25,7 @@ import { usePrinting } from '../paper/usePrinting.ts';
 import { addQuilt } from '../../sync/newQuilts.ts';
 import { AnswerDrawing } from './AnswerDrawing.tsx';
 import { AnswerPaper } from './AnswerPaper.tsx';
+import { narrow, onPaper, touch } from '../../design/media.ts';
 
 const Topics = styled.nav`
   display: flex;
@@ -37,7 +38,7 @@ const Topics = styled.nav`
     border: 1.5px solid var(--line);
     border-radius: 20px;
     background: var(--card);
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 600;
     text-decoration: none;
   }
@@ -49,13 +50,13 @@ const Topics = styled.nav`
     background: var(--ink);
     color: var(--card);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     a {
-      min-height: 44px;
+      min-height: var(--finger);
       padding: 11px 16px;
     }
   }
-  @media print {
+  ${onPaper} {
     display: none;
   }
 `;
@@ -63,14 +64,14 @@ const Counter = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
   gap: 24px;
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-columns: minmax(0, 1fr);
     /* The answer lies under the thumb's reach of the fields, and over them on the screen. */
     .answer {
       order: -1;
     }
   }
-  @media print {
+  ${onPaper} {
     display: none;
   }
 `;
@@ -80,7 +81,7 @@ const Answered = styled.section`
   background: var(--card);
   box-shadow: var(--shadow);
   .headline {
-    font-size: 30px;
+    font-size: var(--size-large);
     font-weight: 700;
     font-stretch: 86%;
     line-height: 1.15;
@@ -105,7 +106,7 @@ const Answered = styled.section`
     /* A figure stands beside its name, not across the sheet from it. */
     max-width: 440px;
     margin: 12px 0;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   dl > div {
     display: contents;
@@ -119,7 +120,7 @@ const Answered = styled.section`
     font-weight: 650;
     font-stretch: 88%;
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     dl {
       display: block;
     }
@@ -158,11 +159,11 @@ const Row = styled(TextField)`
     border-color: var(--wrong);
     box-shadow: 0 0 0 1px var(--wrong);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     input {
       height: 46px;
       width: 140px;
-      font-size: 17px;
+      font-size: var(--size-lead);
     }
   }
 `;

@@ -8,7 +8,7 @@ export const Bubble = styled.div`
   border-radius: 7px;
   background: var(--chalk);
   color: var(--on-chalk);
-  font-size: 13px;
+  font-size: var(--size-note);
   font-weight: 600;
   line-height: 1.4;
   white-space: nowrap;

@@ -7,6 +7,7 @@ import { Board } from './Board.ts';
 import { Pixel } from './pixel.ts';
 import { gripSize, Tape, TAPE } from './Tape.tsx';
 import { useRoom } from './useRoom.ts';
+import { touch } from '../../design/media.ts';
 
 const Drawing = styled.svg`
   position: absolute;
@@ -27,7 +28,7 @@ const Legend = styled.div`
   align-items: center;
   justify-content: space-between;
   gap: 6px 16px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   pointer-events: none;
   .marks {
@@ -53,7 +54,7 @@ export const Mark = styled(ToggleButton)`
   border-radius: 12px;
   background: var(--card);
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--size-note);
   cursor: pointer;
   pointer-events: auto;
   &[data-hovered] {
@@ -68,8 +69,8 @@ export const Mark = styled(ToggleButton)`
     outline: 2px solid var(--chalk);
     outline-offset: 2px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
+  ${touch} {
+    min-height: var(--finger);
     padding: 3px 16px;
     border-radius: 22px;
   }

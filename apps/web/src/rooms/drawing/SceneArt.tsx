@@ -28,8 +28,8 @@ const STROKES: Readonly<Record<LineKind, readonly Stroke[]>> = {
   seam: [{ stroke: 'rgb(110 110 110 / 55%)', width: 0.7 }],
   // Dashed, so that it is not taken for a seam of the design; light under dark, to show on any cloth.
   join: [
-    { stroke: '#fbfcfc', width: 2.4 },
-    { stroke: '#1b2433', width: 1.2, dashes: [3, 2] },
+    { stroke: 'var(--on-dark-cloth)', width: 2.4 },
+    { stroke: 'var(--on-light-cloth)', width: 1.2, dashes: [3, 2] },
   ],
   stitch: [{ stroke: 'var(--ink)', width: 1, dashes: [2, 2] }],
   cut: [{ stroke: 'var(--soft)', width: 1, dashes: [4, 3] }],

@@ -11,9 +11,11 @@ import { MoveHorizontal, MoveVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useMove } from 'react-aria';
 import styled from 'styled-components';
+import { byFinger } from '../../browser/fingers.ts';
 import { useAnswered } from '../../design/answered.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Bubble } from './Bubble.ts';
+import { inkOn } from './inkOn.ts';
 
 /** Thickness of a tape, in pixels. */
 export const TAPE = 28;
@@ -31,7 +33,7 @@ const Strip = styled.div`
     align-items: center;
     justify-content: center;
     overflow: hidden;
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 650;
     font-stretch: 80%;
     color: var(--ink);
@@ -106,12 +108,6 @@ interface TapeProps {
   /** Takes a new width for what the handle moves; answers what is wrong with it, or null. */
   readonly onMove: (handle: BandHandle, width: number, gesture: string) => string | null;
 }
-
-/** Dark cloth takes light figures. Rough luminance is enough for two choices. */
-const onCloth = (colour: string): string => {
-  const [r, g, b] = [1, 3, 5].map((i) => parseInt(colour.slice(i, i + 2), 16)) as [number, number, number];
-  return 0.3 * r + 0.59 * g + 0.11 * b < 140 ? '#fbfcfc' : '#1b2433';
-};
 
 /** Shorter than this on screen, a division shows its colour and leaves its figure to the bubble. */
 const LABEL_ROOM = 22;
@@ -190,7 +186,7 @@ export function Tape({
                 ...box(band.from * scale, length),
                 borderInlineStart: !down && i > 0 ? '1px solid var(--ink)' : undefined,
                 borderBlockStart: down && i > 0 ? '1px solid var(--ink)' : undefined,
-                ...(cloth ? { background: cloth, color: onCloth(cloth) } : {}),
+                ...(cloth ? { background: cloth, color: inkOn(cloth) } : {}),
               }}
             >
               {length >= needs ? <Lengths text={label} /> : null}
@@ -229,7 +225,7 @@ export function Tape({
 const FINGER_STEP = 9;
 
 /** Big enough for a finger where fingers are used. */
-export const gripSize = (): number => (window.matchMedia?.('(pointer: coarse)').matches ? 44 : 24);
+export const gripSize = (): number => (byFinger() ? 44 : 24);
 
 /** Places in order, moved apart until none is nearer to the last than `gap`. */
 function spreadOut(places: readonly number[], gap: number): number[] {

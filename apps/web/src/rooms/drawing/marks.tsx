@@ -26,8 +26,8 @@ export const GrainMarks = memo(function GrainMarks({ layout, most }: { layout: L
   );
   return (
     <g className="grain" fill="none" pointerEvents="none" strokeLinecap="round">
-      <path d={path} stroke="#fbfcfc" {...stroked(3)} />
-      <path d={path} stroke="#1b2433" {...stroked(1.2)} />
+      <path d={path} stroke="var(--on-dark-cloth)" {...stroked(3)} />
+      <path d={path} stroke="var(--on-light-cloth)" {...stroked(1.2)} />
     </g>
   );
 });

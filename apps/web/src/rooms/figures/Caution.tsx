@@ -9,7 +9,7 @@ const Note = styled.p`
   padding: 8px 10px;
   border: 1px solid var(--line);
   border-radius: 8px;
-  font-size: 12.5px;
+  font-size: var(--size-note);
   line-height: 1.4;
   color: var(--soft);
   svg {

@@ -22,7 +22,7 @@ export const Line = styled.li`
     box-shadow: inset 3px 0 0 var(--chalk);
   }
   .name {
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .figures {
     font-weight: 650;
@@ -32,7 +32,7 @@ export const Line = styled.li`
   }
   .rest {
     grid-column: 1 / -1;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

@@ -12,7 +12,7 @@ const Block = styled.section`
     min-height: 30px;
     color: var(--soft);
     h3 {
-      font-size: 13px;
+      font-size: var(--size-note);
       font-weight: 600;
     }
   }

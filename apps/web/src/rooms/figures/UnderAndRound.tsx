@@ -6,13 +6,14 @@ import { selectPlan, selectQuilt, selectQuiltAsCut } from '../../state/selectors
 import { FigureLine } from './Line.tsx';
 import { Section } from './Section.tsx';
 import { backingName } from './backingName.ts';
+import { touch } from '../../design/media.ts';
 
 const ToStage = styled(Link)`
-  font-size: 13px;
-  @media (pointer: coarse) {
+  font-size: var(--size-note);
+  ${touch} {
     display: inline-flex;
     align-items: center;
-    min-height: 44px;
+    min-height: var(--finger);
   }
 `;
 

@@ -26,16 +26,17 @@ import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { WeightSlider } from '../../design/controls/WeightSlider.tsx';
 import { selectStash } from '../stash/stash.ts';
+import { fingerHigh } from '../../design/media.ts';
 
 const Kinds = styled(CheckboxGroup)`
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 2px 10px;
-  font-size: 14px;
+  font-size: var(--size-text);
   > span:first-child {
     grid-column: 1 / -1;
     margin: 14px 0 4px;
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 600;
     color: var(--soft);
   }
@@ -53,7 +54,7 @@ const Kind = styled(Checkbox)`
     height: 17px;
     border: 1.5px solid var(--soft);
     border-radius: 4px;
-    font-size: 12px;
+    font-size: var(--size-mark);
     line-height: 1;
   }
   &[data-selected] .box {
@@ -65,9 +66,7 @@ const Kind = styled(Checkbox)`
     outline: 2px solid var(--chalk);
     outline-offset: 2px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 const Cloth = styled.div`
   display: flex;

@@ -15,6 +15,7 @@ import { useEdit } from '../../state/useEdit.ts';
 import { Asking } from './Asking.tsx';
 import { DesignWords } from './DesignWords.tsx';
 import { useFits } from './useFits.ts';
+import { narrow } from '../../design/media.ts';
 
 const TradeOff = lazy(async () => ({ default: (await import('../charts/TradeOff.tsx')).TradeOff }));
 
@@ -22,12 +23,12 @@ const Halves = styled.div`
   display: grid;
   grid-template-columns: 290px minmax(0, 1fr);
   gap: 0 26px;
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-columns: minmax(0, 1fr);
   }
   h3 {
     margin: 14px 0 4px;
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 600;
     color: var(--soft);
   }
@@ -40,7 +41,7 @@ const State = styled.div`
   align-items: center;
   gap: 12px;
   min-height: 34px;
-  font-size: 14px;
+  font-size: var(--size-text);
   color: var(--soft);
   progress {
     flex: 1;
@@ -62,7 +63,7 @@ const Grid = styled.ul`
     border-radius: 10px;
     background: var(--card);
     text-align: left;
-    font-size: 13px;
+    font-size: var(--size-note);
     line-height: 1.35;
     cursor: pointer;
   }
@@ -78,7 +79,7 @@ const Grid = styled.ul`
   }
   strong {
     display: block;
-    font-size: 15px;
+    font-size: var(--size-read);
     font-stretch: 88%;
   }
   .rest {

@@ -1,10 +1,11 @@
 import styled from 'styled-components';
 import { Sheet } from '../../design/Sheet.tsx';
+import { small } from '../../design/media.ts';
 
 const Keys = styled.div`
   columns: 2;
   column-gap: 30px;
-  @media (max-width: 560px) {
+  ${small} {
     columns: 1;
   }
   section {
@@ -13,7 +14,7 @@ const Keys = styled.div`
   }
   h3 {
     margin: 0 0 4px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 650;
   }
 `;
@@ -81,7 +82,7 @@ const List = styled.dl`
   display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
   gap: 4px 12px;
-  font-size: 14px;
+  font-size: var(--size-text);
   dd {
     color: var(--soft);
   }
@@ -90,7 +91,7 @@ const List = styled.dl`
     border: 1px solid var(--line);
     border-bottom-width: 2px;
     border-radius: 5px;
-    font: 600 12.5px/1.3 var(--text);
+    font: 600 var(--size-note)/1.3 var(--text);
   }
 `;
 

@@ -19,7 +19,7 @@ const Note = styled.div`
   border-radius: 10px;
   background: var(--brass-wash);
   color: var(--ink);
-  font-size: 14px;
+  font-size: var(--size-text);
   &[data-wrong] {
     background: var(--wrong-wash);
   }

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Landmark } from '../../design/Landmark.tsx';
 import { ThemeButton } from './ThemeButton.tsx';
+import { onPaper, slim, touch } from '../../design/media.ts';
 
 const Page = styled.div<{ $width: number }>`
   max-width: ${({ $width }) => $width}px;
@@ -17,25 +18,25 @@ const Page = styled.div<{ $width: number }>`
   }
   > header h1 {
     margin-right: auto;
-    font: 700 28px/1.15 var(--name);
+    font: 700 var(--size-large)/1.15 var(--name);
   }
   > header a {
     display: inline-flex;
     align-items: center;
     gap: 6px;
     min-height: 32px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 600;
   }
-  @media (max-width: 420px) {
+  ${slim} {
     padding: 0 14px 48px;
   }
-  @media (pointer: coarse) {
+  ${touch} {
     > header a {
-      min-height: 44px;
+      min-height: var(--finger);
     }
   }
-  @media print {
+  ${onPaper} {
     max-width: none;
     padding: 0;
     > header > :not(h1) {

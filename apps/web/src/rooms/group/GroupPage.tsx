@@ -12,6 +12,7 @@ import { WordsField } from '../../design/controls/WordsField.tsx';
 import { selectPlan } from '../../state/selectors.ts';
 import { writeLog } from '../../sync/outbox/writeLog.ts';
 import { sayDate } from '../journal/useJournal.ts';
+import { narrow } from '../../design/media.ts';
 
 const Page = styled.div`
   height: 100%;
@@ -25,14 +26,14 @@ const Page = styled.div`
     margin-bottom: 6px;
     h1 {
       margin-right: auto;
-      font: 650 22px/1.25 var(--name);
+      font: 650 var(--size-head)/1.25 var(--name);
     }
     a {
       display: inline-flex;
       align-items: center;
       gap: 6px;
       font-weight: 600;
-      font-size: 14px;
+      font-size: var(--size-text);
     }
   }
   .says {
@@ -40,7 +41,7 @@ const Page = styled.div`
     margin-bottom: 14px;
     color: var(--soft);
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     padding: 14px 16px 36px;
   }
 `;
@@ -59,10 +60,10 @@ const People = styled.ul`
     border: 1px solid var(--line);
     border-radius: 10px;
     background: var(--card);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   strong {
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
   li[data-missing] {
     border-style: dashed;
@@ -89,7 +90,7 @@ const Ask = styled.form`
   border-radius: 10px;
   h2 {
     flex-basis: 100%;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
 `;
 

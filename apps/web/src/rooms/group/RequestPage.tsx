@@ -10,10 +10,10 @@ import { selectPlan } from '../../state/selectors.ts';
 
 const Page = styled(Paper)`
   max-width: 760px;
-  font-size: 16px;
+  font-size: var(--size-lead);
   h2 {
     margin: 16px 0 4px;
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
   ol {
     padding-left: 1.3em;
@@ -27,7 +27,7 @@ const Page = styled(Paper)`
     margin: 0 0 10px 24px;
   }
   > svg text {
-    font: 600 8px var(--text);
+    font: 600 var(--size-mark) var(--text);
     text-anchor: middle;
     fill: currentColor;
   }

@@ -9,6 +9,7 @@ import { QuiltLit } from '../drawing/QuiltLit.tsx';
 import { PrintHead } from '../paper/PrintHead.tsx';
 import { outlinePath } from '../drawing/paths.ts';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { onPaper } from '../../design/media.ts';
 
 const Page = styled(Paper)`
   .tables {
@@ -23,7 +24,7 @@ const Page = styled(Paper)`
     border-bottom: 1px dashed var(--line);
     h2 {
       grid-column: 1 / -1;
-      font: 650 20px/1.2 var(--name);
+      font: 650 var(--size-title)/1.2 var(--name);
     }
   }
   .small {
@@ -31,13 +32,13 @@ const Page = styled(Paper)`
   }
   h3 {
     margin: 8px 0 2px;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   ol {
     margin: 0 0 8px;
     padding-left: 1.4em;
   }
-  @media print {
+  ${onPaper} {
     section {
       border: 0;
       break-after: page;

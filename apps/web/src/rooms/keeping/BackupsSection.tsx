@@ -17,7 +17,7 @@ const Done = styled.p`
 `;
 const List = styled.ul`
   margin-top: 12px;
-  font-size: 14px;
+  font-size: var(--size-text);
   li {
     display: flex;
     gap: 10px;

@@ -8,6 +8,7 @@ import { BackupsSection, ShelfFile } from './BackupsSection.tsx';
 import { LinksSection } from './LinksSection.tsx';
 import { NumbersSection } from './NumbersSection.tsx';
 import { WhoMayWhat } from './WhoMayWhat.tsx';
+import { tight } from '../../design/media.ts';
 
 const Sections = styled.div`
   .two {
@@ -16,7 +17,7 @@ const Sections = styled.div`
     gap: 20px;
     align-items: start;
     margin-top: 14px;
-    @media (max-width: 820px) {
+    ${tight} {
       grid-template-columns: minmax(0, 1fr);
     }
   }
@@ -28,16 +29,16 @@ const Sections = styled.div`
     margin-bottom: 20px;
   }
   h2 {
-    font: 650 18px/1.3 var(--name);
+    font: 650 var(--size-lead)/1.3 var(--name);
     margin-bottom: 6px;
   }
   section > p {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
     margin-bottom: 10px;
   }
   label {
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 600;
   }
   .field {
@@ -47,7 +48,7 @@ const Sections = styled.div`
     padding: 1px 5px;
     border-radius: 4px;
     background: var(--ground);
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   [role='alert'] {
     color: var(--wrong);

@@ -9,7 +9,7 @@ import { WordsField } from '../../design/controls/WordsField.tsx';
 import { useLinksQuery, useMakeLinkMutation, useTakeLinkBackMutation } from '../../sync/keepingApi.ts';
 
 const Body = styled.div`
-  font-size: 14px;
+  font-size: var(--size-text);
   form {
     display: grid;
     gap: 12px;

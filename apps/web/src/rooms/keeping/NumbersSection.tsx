@@ -7,7 +7,7 @@ const Facts = styled.dl`
   display: grid;
   grid-template-columns: 1fr auto;
   gap: 4px 12px;
-  font-size: 14px;
+  font-size: var(--size-text);
   dd {
     font-weight: 600;
     text-align: right;

@@ -1,9 +1,10 @@
 import styled from 'styled-components';
+import { slim } from '../../design/media.ts';
 
 const Table = styled.table`
   width: 100%;
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: var(--size-text);
   th,
   td {
     padding: 6px 4px;
@@ -20,8 +21,8 @@ const Table = styled.table`
     font-weight: 650;
     border-top: none;
   }
-  @media (max-width: 420px) {
-    font-size: 12px;
+  ${slim} {
+    font-size: var(--size-mark);
     th,
     td {
       padding: 6px 1px;

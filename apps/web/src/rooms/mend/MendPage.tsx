@@ -16,12 +16,12 @@ export const MendFrame = styled.main`
   margin: 10vh auto;
   padding: 0 20px 60px;
   h1 {
-    font: 650 26px/1.2 var(--name);
+    font: 650 var(--size-large)/1.2 var(--name);
     margin-bottom: 8px;
   }
   h2 {
     margin: 26px 0 8px;
-    font-size: 15px;
+    font-size: var(--size-read);
     font-weight: 650;
   }
   ol li {

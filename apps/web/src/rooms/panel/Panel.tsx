@@ -11,6 +11,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { selectFinished, selectPlan } from '../../state/selectors.ts';
 import { Buying } from '../shop/Buying.tsx';
 import { CuttingList } from '../figures/CuttingList.tsx';
+import { narrow } from '../../design/media.ts';
 
 const Side = styled(Landmark).attrs({ of: 'complementary' })`
   display: flex;
@@ -18,7 +19,7 @@ const Side = styled(Landmark).attrs({ of: 'complementary' })`
   min-height: 0;
   background: var(--card);
   border-left: 1px solid var(--line);
-  @media (max-width: 760px) {
+  ${narrow} {
     border-left: 0;
     border-top: 1px solid var(--line);
   }
@@ -26,11 +27,11 @@ const Side = styled(Landmark).attrs({ of: 'complementary' })`
 const Head = styled.div`
   padding: 14px 18px 10px;
   .what {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .size {
-    font-size: 34px;
+    font-size: var(--size-large);
     font-weight: 700;
     font-stretch: 84%;
     line-height: 1.2;
@@ -41,7 +42,7 @@ const Head = styled.div`
     margin-top: 4px;
     padding: 3px 10px;
     border-radius: 12px;
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 600;
     background: var(--brass-wash);
     color: var(--brass);
@@ -71,7 +72,7 @@ const Open = styled(TabPanel)`
   overflow-y: auto;
   padding: 4px 18px 28px;
   outline: none;
-  @media (max-width: 760px) {
+  ${narrow} {
     overflow: visible;
   }
 `;

@@ -4,6 +4,7 @@ import { useAppSelector } from '../../state/hooks.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Thumbnail } from '../drawing/Thumbnail.tsx';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { onPaper } from '../../design/media.ts';
 
 const Head = styled.div`
   display: grid;
@@ -13,15 +14,15 @@ const Head = styled.div`
   margin-bottom: 14px;
   h1 {
     margin: 0;
-    font: 650 22px/1.2 var(--name);
+    font: 650 var(--size-head)/1.2 var(--name);
   }
   .of {
     margin-top: 2px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .rest {
     margin-top: 2px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   figure {
@@ -33,7 +34,7 @@ const Head = styled.div`
     width: 2.7in;
     height: 3in;
   }
-  @media print {
+  ${onPaper} {
     .rest {
       color: #333;
     }

@@ -5,11 +5,12 @@ import { Button } from '../../design/controls/Button.tsx';
 import { Paper } from '../../design/Paper.ts';
 import { BordersLines, EdgeLines, LayersLines, PiecesToTick, ShoppingToTick } from './lists.tsx';
 import { PaperHead } from './PaperHead.tsx';
+import { onPaper } from '../../design/media.ts';
 
 const Sheet = styled(Paper)`
   h2 {
     margin: 0 0 4px;
-    font-size: 15px;
+    font-size: var(--size-read);
     font-weight: 650;
   }
   .ways {
@@ -20,7 +21,7 @@ const Sheet = styled(Paper)`
     margin-bottom: 16px;
     padding-bottom: 12px;
     border-bottom: 1px solid var(--line);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .ways a[aria-current] {
     font-weight: 650;
@@ -29,7 +30,7 @@ const Sheet = styled(Paper)`
   .ways > span:last-child {
     margin-left: auto;
   }
-  @media print {
+  ${onPaper} {
     .ways {
       display: none;
     }

@@ -3,10 +3,11 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
 import { PaperHead } from './PaperHead.tsx';
+import { onPaper } from '../../design/media.ts';
 
 const OnlyPaper = styled.div`
   display: none;
-  @media print {
+  ${onPaper} {
     display: block;
   }
 `;

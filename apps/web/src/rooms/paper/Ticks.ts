@@ -1,4 +1,5 @@
 import styled from 'styled-components';
+import { onPaper, small } from '../../design/media.ts';
 
 /** A list on paper, each line with a box to tick with a pencil. */
 export const Ticks = styled.ul`
@@ -7,7 +8,7 @@ export const Ticks = styled.ul`
   columns: 2;
   column-gap: 0.3in;
   list-style: none;
-  font-size: 13px;
+  font-size: var(--size-note);
   line-height: 1.35;
   li {
     display: grid;
@@ -31,10 +32,10 @@ export const Ticks = styled.ul`
     display: block;
     color: var(--soft);
   }
-  @media (max-width: 620px) {
+  ${small} {
     columns: 1;
   }
-  @media print {
+  ${onPaper} {
     small {
       color: #333;
     }

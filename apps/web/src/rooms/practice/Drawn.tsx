@@ -1,5 +1,6 @@
 import type { ExerciseDrawing } from '@lattice/core';
 import styled from 'styled-components';
+import { forcedColours } from '../../design/media.ts';
 
 /** What the fills of an exercise are drawn in; any other is a colour of its own. */
 const FILLS: Readonly<Record<string, string>> = {
@@ -41,7 +42,7 @@ const Frame = styled.div`
     dominant-baseline: central;
     pointer-events: none;
   }
-  @media (forced-colors: active) {
+  ${forcedColours} {
     path {
       stroke: CanvasText;
     }

@@ -29,12 +29,12 @@ import { Drawn } from './Drawn.tsx';
 
 const Asked = styled.div`
   .what {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   h2 {
     margin: 2px 0 14px;
-    font: 650 22px/1.3 var(--text);
+    font: 650 var(--size-head)/1.3 var(--text);
     font-stretch: 92%;
   }
 `;
@@ -46,7 +46,7 @@ const Choices = styled.div`
     justify-content: flex-start;
     min-height: 48px;
     padding: 8px 16px;
-    font-size: 16px;
+    font-size: var(--size-lead);
     white-space: normal;
     text-align: left;
   }
@@ -60,7 +60,7 @@ const Count = styled.form`
   input {
     width: 120px;
     min-height: 48px;
-    font-size: 20px;
+    font-size: var(--size-title);
   }
   button {
     min-height: 48px;
@@ -79,7 +79,7 @@ const Said = styled.div`
     display: flex;
     align-items: center;
     gap: 8px;
-    font-size: 18px;
+    font-size: var(--size-lead);
   }
   p {
     margin: 4px 0;
@@ -91,7 +91,7 @@ const Said = styled.div`
 `;
 const Kinds = styled.details`
   margin-top: 34px;
-  font-size: 14px;
+  font-size: var(--size-text);
   summary {
     cursor: pointer;
     font-weight: 600;

@@ -7,6 +7,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
 import { PrintHead } from '../paper/PrintHead.tsx';
 import { Drawn } from './Drawn.tsx';
+import { onPaper, small } from '../../design/media.ts';
 
 const Page = styled(Paper)`
   .questions {
@@ -16,10 +17,10 @@ const Page = styled(Paper)`
   }
   section {
     margin: 0;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   h2 {
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   svg {
     max-height: 165px;
@@ -43,15 +44,15 @@ const Page = styled(Paper)`
   }
   .answers {
     margin-top: 26px;
-    font-size: 13px;
+    font-size: var(--size-note);
     break-before: page;
   }
-  @media (max-width: 640px) {
+  ${small} {
     .questions {
       grid-template-columns: minmax(0, 1fr);
     }
   }
-  @media print {
+  ${onPaper} {
     .questions {
       grid-template-columns: repeat(2, minmax(0, 1fr));
     }

@@ -67,7 +67,7 @@ const Card = styled.li`
     outline-offset: 2px;
   }
   .rest {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
   .tags {
@@ -75,7 +75,7 @@ const Card = styled.li`
     flex-wrap: wrap;
     gap: 4px;
     margin-top: 4px;
-    font-size: 12.5px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .tags span {

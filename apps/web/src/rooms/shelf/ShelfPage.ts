@@ -1,11 +1,12 @@
 import styled from 'styled-components';
+import { forcedColours, slim } from '../../design/media.ts';
 
 /** The page of the shelf, and of what was taken off it. */
 export const ShelfPage = styled.div`
   max-width: 1180px;
   margin: 0 auto;
   padding: 0 24px 64px;
-  @media (max-width: 420px) {
+  ${slim} {
     padding: 0 14px 48px;
   }
   header {
@@ -16,7 +17,7 @@ export const ShelfPage = styled.div`
     padding: 22px 0 6px;
   }
   h1 {
-    font: 700 30px/1.1 var(--name);
+    font: 700 var(--size-large)/1.1 var(--name);
     margin-right: auto;
   }
   .ask {
@@ -24,7 +25,7 @@ export const ShelfPage = styled.div`
     align-items: center;
     gap: 6px;
     padding: 5px 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 600;
   }
   .new {
@@ -36,7 +37,7 @@ export const ShelfPage = styled.div`
     border-radius: 10px;
     background: var(--thread);
     color: var(--on-thread);
-    font-size: 16px;
+    font-size: var(--size-lead);
     font-weight: 650;
     text-decoration: none;
   }
@@ -54,16 +55,16 @@ export const ShelfPage = styled.div`
   }
   .foot {
     margin-top: 26px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
   h2 {
     margin: 4px 0 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 600;
     color: var(--soft);
   }
-  @media (forced-colors: active) {
+  ${forcedColours} {
     .new {
       border: 2px solid ButtonText;
     }

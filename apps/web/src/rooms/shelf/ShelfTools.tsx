@@ -2,6 +2,7 @@ import { type Stage, STAGES } from '@lattice/core';
 import styled from 'styled-components';
 import type { ShelfAsked } from '../../sync/api.ts';
 import { STAGE_NAMES } from '../../state/stageNames.ts';
+import { touch } from '../../design/media.ts';
 
 const Row = styled.div`
   display: flex;
@@ -14,7 +15,7 @@ const Row = styled.div`
     border: 1px solid var(--line);
     border-radius: 8px;
     background: var(--card);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   input {
     width: 22ch;
@@ -25,10 +26,10 @@ const Row = styled.div`
     border-radius: 8px;
     background: var(--card);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     input,
     select {
-      min-height: 44px;
+      min-height: var(--finger);
     }
   }
 `;

@@ -19,7 +19,7 @@ const Tags = styled.ul`
     padding-left: 10px;
     border: 1px solid var(--line);
     border-radius: 17px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
 `;
 const Adding = styled(Form)`

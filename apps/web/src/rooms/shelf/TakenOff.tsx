@@ -26,7 +26,7 @@ const Rows = styled.ul`
     font-weight: 650;
   }
   .rest {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
 `;

@@ -15,7 +15,7 @@ import { useAskShopMutation, useHoldOrderMutation, useLetOrderGoMutation } from 
 
 const Words = styled.p`
   margin: 4px 0 8px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   &[role='alert'] {
     padding: 8px 10px;
@@ -28,11 +28,11 @@ const Cloths = styled.ul`
   > li {
     padding: 8px 0;
     border-top: 1px solid var(--line);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   h4 {
     margin: 0 0 4px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   ul li {
     display: grid;
@@ -49,7 +49,7 @@ const Cloths = styled.ul`
   }
   small {
     display: block;
-    font-size: 12.5px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

@@ -39,14 +39,14 @@ const Cloth = styled.li`
     gap: 8px;
   }
   .buy {
-    font-size: 19px;
+    font-size: var(--size-title);
     font-weight: 700;
     font-stretch: 88%;
     white-space: nowrap;
   }
   .why {
     margin-top: 2px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   input[type='color'] {

@@ -7,7 +7,7 @@ import { Section } from '../figures/Section.tsx';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Words = styled.ul`
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 `;
 

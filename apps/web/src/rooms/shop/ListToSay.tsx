@@ -12,15 +12,16 @@ import { Section } from '../figures/Section.tsx';
 import { writeLog } from '../../sync/outbox/writeLog.ts';
 import { selectPlan, selectToBuy } from '../../state/selectors.ts';
 import { useEdit } from '../../state/useEdit.ts';
+import { fingerHigh } from '../../design/media.ts';
 
 const Lines = styled.ul`
   > li {
     padding: 4px 0;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   .home {
     padding-left: 30px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .short {
     color: var(--wrong);
@@ -52,9 +53,7 @@ const Tick = styled(Checkbox)`
     outline: 2px solid var(--chalk);
     outline-offset: 2px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 const Tools = styled.div`
   display: flex;
@@ -62,7 +61,7 @@ const Tools = styled.div`
   align-items: center;
   gap: 4px;
   margin-top: 4px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 `;
 

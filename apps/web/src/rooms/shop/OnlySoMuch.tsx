@@ -32,14 +32,14 @@ const Ways = styled.ul`
     padding: 12px;
     border: 1px solid var(--line);
     border-radius: 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   h3 {
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   p {
     color: var(--soft);
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   button {
     align-self: end;

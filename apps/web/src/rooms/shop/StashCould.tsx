@@ -24,7 +24,7 @@ const Ways = styled.ul`
     padding: 10px;
     border: 1px solid var(--line);
     border-radius: 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .picture {
     grid-row: 1 / span 3;
@@ -35,10 +35,10 @@ const Ways = styled.ul`
     align-self: start;
   }
   h4 {
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   p {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

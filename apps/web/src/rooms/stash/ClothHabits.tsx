@@ -6,11 +6,12 @@ import { PercentField } from '../../design/controls/PercentField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { useEdit } from '../../state/useEdit.ts';
 import { PictureField } from './PictureField.tsx';
+import { touch } from '../../design/media.ts';
 
 const DIRECTIONS = CLOTH_DIRECTIONS.map((id) => ({ id, name: DIRECTION_NAMES[id] }));
 
 const Habits = styled.details`
-  font-size: 14px;
+  font-size: var(--size-text);
   summary {
     min-height: 32px;
     padding: 5px 0;
@@ -25,9 +26,9 @@ const Habits = styled.details`
     font-weight: 600;
     color: var(--ink);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     summary {
-      min-height: 44px;
+      min-height: var(--finger);
       padding: 11px 0;
     }
   }

@@ -22,7 +22,7 @@ import { moveStash, selectStash } from './stash.ts';
 
 const List = styled.ul`
   margin: 4px 0 8px;
-  font-size: 13px;
+  font-size: var(--size-note);
   li {
     display: grid;
     grid-template-columns: 16px minmax(0, 1fr) auto;
@@ -38,12 +38,12 @@ const List = styled.ul`
   }
   small {
     color: var(--soft);
-    font-size: 12.5px;
+    font-size: var(--size-note);
   }
 `;
 const Saves = styled.p`
   margin: 4px 0;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--good);
   font-weight: 600;
 `;

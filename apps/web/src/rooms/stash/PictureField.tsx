@@ -12,7 +12,7 @@ const Row = styled.div`
   align-items: center;
   gap: 8px;
   padding: 4px 0;
-  font-size: 14px;
+  font-size: var(--size-text);
   img {
     width: 64px;
     height: 64px;
@@ -21,7 +21,7 @@ const Row = styled.div`
   }
   [role='alert'] {
     flex-basis: 100%;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--wrong);
   }
 `;

@@ -41,7 +41,7 @@ const Looking = styled.div`
   }
   .sum {
     margin-bottom: 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
 `;
@@ -65,11 +65,11 @@ const Grid = styled.ul`
   }
   .words {
     padding: 10px 14px 12px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   strong {
     display: block;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   .soft {
     color: var(--soft);
@@ -85,7 +85,7 @@ const Wrong = styled.p`
   padding: 8px 12px;
   border-radius: 8px;
   background: var(--wrong-wash);
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 
 /** What the address says of a cloth that is not in the stash yet. */

@@ -24,7 +24,7 @@ import { type Draft, freshDraft, StashPieceForm } from './StashPieceForm.tsx';
 import { moveStash, putInStash, selectStash } from './stash.ts';
 
 const List = styled.ul`
-  font-size: 14px;
+  font-size: var(--size-text);
   li {
     display: grid;
     grid-template-columns: minmax(0, 1fr) auto auto;
@@ -35,7 +35,7 @@ const List = styled.ul`
   }
   small {
     color: var(--soft);
-    font-size: 12.5px;
+    font-size: var(--size-note);
   }
   [role='note'] {
     grid-column: 1 / -1;

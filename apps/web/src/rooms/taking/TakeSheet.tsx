@@ -27,7 +27,7 @@ const Groups = styled.div`
     align-items: center;
     justify-content: space-between;
     min-height: 34px;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   ul {
     margin: 0 0 8px;
@@ -57,7 +57,7 @@ const Groups = styled.div`
     padding: 1px 7px;
     border: 1px solid var(--line);
     border-radius: 6px;
-    font: 600 12px/1.5 var(--text);
+    font: 600 var(--size-mark)/1.5 var(--text);
     color: var(--soft);
   }
 `;

@@ -26,7 +26,7 @@ const List = styled.ul`
   }
   .when {
     display: block;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

@@ -12,10 +12,10 @@ import { Snapshots } from './Snapshots.tsx';
 import { useMakeSnapshotMutation } from '../../sync/snapshotsApi.ts';
 
 const Body = styled.div`
-  font-size: 14px;
+  font-size: var(--size-text);
   h2 {
     margin: 18px 0 6px;
-    font: 650 15px/1.3 var(--text);
+    font: 650 var(--size-read)/1.3 var(--text);
   }
   form {
     display: flex;

@@ -10,7 +10,7 @@ const Page = styled.main`
   margin: 16vh auto;
   padding: 0 20px;
   h1 {
-    font: 700 30px/1.1 var(--name);
+    font: 700 var(--size-large)/1.1 var(--name);
     margin-bottom: 10px;
   }
   form {
@@ -31,7 +31,7 @@ const Page = styled.main`
   }
   [data-wrong] {
     color: var(--wrong);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
 `;
 

@@ -2,6 +2,7 @@ import { addressOf } from '@lattice/contract';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
+import { onPaper } from '../../design/media.ts';
 
 const Note = styled.div`
   position: fixed;
@@ -17,8 +18,8 @@ const Note = styled.div`
   border-radius: 10px;
   background: var(--card);
   box-shadow: var(--shadow);
-  font-size: 14px;
-  @media print {
+  font-size: var(--size-text);
+  ${onPaper} {
     display: none;
   }
 `;

@@ -18,11 +18,12 @@ import { Button } from '../../design/controls/Button.tsx';
 import { cardStates } from '../../design/cardStyles.ts';
 import { Lengths } from '../../design/Lengths.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
-import { keepMine, savedInWords, settle, takeTheirs } from '../../sync/elsewhere.ts';
+import { keepMine, savedInWords, settle, takeTheirs } from '../../sync/settling.ts';
 import { selectPlan } from '../../state/selectors.ts';
+import { small } from '../../design/media.ts';
 
 const Body = styled.div`
-  font-size: 14px;
+  font-size: var(--size-text);
   > p {
     color: var(--soft);
     margin-bottom: 12px;
@@ -49,7 +50,7 @@ const Choice = styled(RadioGroup)`
     grid-template-columns: 1fr 1fr;
     gap: 10px;
     margin-top: 8px;
-    @media (max-width: 560px) {
+    ${small} {
       grid-template-columns: 1fr;
     }
   }
@@ -62,7 +63,7 @@ const Way = styled(Radio)`
     display: block;
   }
   li {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;
@@ -115,8 +116,8 @@ function FieldByField({
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [wrong, setWrong] = useState(false);
   const keyOf = ({ path }: BothChanged) => path.join('/');
-  const goOn = async () => {
-    const settled = await dispatch(settle(both.filter((field) => chosen.has(keyOf(field)))));
+  const goOn = () => {
+    const settled = dispatch(settle(both.filter((field) => chosen.has(keyOf(field)))));
     setWrong(!settled);
   };
   return (

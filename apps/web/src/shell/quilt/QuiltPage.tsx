@@ -20,6 +20,7 @@ import { StageAtWork } from './StageAtWork.tsx';
 import { openQuilt } from '../../sync/saving.ts';
 import { TopBar, TopBarToCome } from './TopBar.tsx';
 import { refusalAnswered } from '../../state/viewSlice.ts';
+import { narrow, onPaper } from '../../design/media.ts';
 
 const MendPage = lazy(async () => ({ default: (await import('../../rooms/mend/MendPage.tsx')).MendPage }));
 const UnreadablePage = lazy(async () => ({
@@ -53,7 +54,7 @@ const Page = styled.div`
     display: none;
   }
   /* On paper only the stage. */
-  @media print {
+  ${onPaper} {
     display: block;
     height: auto;
     > header,
@@ -65,7 +66,7 @@ const Page = styled.div`
       display: block;
     }
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
     grid-template-areas: 'top' 'rail' 'stage';
     height: auto;
@@ -77,7 +78,7 @@ const Waiting = styled.main`
   margin: 20vh auto;
   padding: 0 20px;
   h1 {
-    font: 650 24px/1.2 var(--name);
+    font: 650 var(--size-head)/1.2 var(--name);
     margin-bottom: 8px;
   }
   .ways {

@@ -21,6 +21,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { selectBooking } from '../../state/bookingSelectors.ts';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { STAGE_NAMES } from '../../state/stageNames.ts';
+import { narrow, slim } from '../../design/media.ts';
 
 const Wool = styled(Landmark).attrs({ of: 'navigation' })`
   display: flex;
@@ -40,11 +41,11 @@ const Wool = styled(Landmark).attrs({ of: 'navigation' })`
   }
   .summary {
     padding: 0 18px;
-    font-size: 13px;
+    font-size: var(--size-note);
     line-height: 1.4;
     color: var(--on-wool-soft);
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     flex-direction: row;
     align-items: center;
     min-height: 48px;
@@ -66,7 +67,7 @@ const Wool = styled(Landmark).attrs({ of: 'navigation' })`
       place-items: center;
       width: 34px;
       margin-left: -34px;
-      font-size: 22px;
+      font-size: var(--size-head);
       pointer-events: none;
       background: linear-gradient(90deg, transparent, var(--wool) 55%);
     }
@@ -77,7 +78,7 @@ const Wool = styled(Landmark).attrs({ of: 'navigation' })`
       padding: 6px 8px;
     }
   }
-  @media (max-width: 480px) {
+  ${slim} {
     .summary {
       display: none;
     }
@@ -104,7 +105,7 @@ const Stop = styled(NavLink)`
   &:focus-visible {
     outline-offset: -3px;
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     padding: 0 8px;
     &::after {
       display: none;

@@ -5,6 +5,7 @@ import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { refusalAnswered } from '../../state/viewSlice.ts';
+import { onPaper } from '../../design/media.ts';
 
 const Note = styled.div`
   position: fixed;
@@ -21,9 +22,9 @@ const Note = styled.div`
   border-radius: 10px;
   background: var(--card);
   box-shadow: 0 4px 18px rgb(0 0 0 / 18%);
-  font-size: 14px;
+  font-size: var(--size-text);
   transform: translateX(-50%);
-  @media print {
+  ${onPaper} {
     display: none;
   }
 `;

@@ -12,7 +12,7 @@ const ChangedElsewhere = lazy(async () => ({
 }));
 
 const Note = styled.span`
-  font-size: 13px;
+  font-size: var(--size-note);
   min-width: 0;
   overflow: hidden;
   color: var(--soft);
@@ -32,7 +32,7 @@ const Together = styled.span`
   padding-left: 10px;
   border-radius: 8px;
   background: var(--brass-wash);
-  font-size: 13px;
+  font-size: var(--size-note);
 `;
 
 const words = ({ state, revision, message }: Saving): string => {

@@ -11,7 +11,7 @@ const Aside = styled.section`
   padding: 0 20px;
   h1 {
     margin-bottom: 8px;
-    font: 650 22px/1.25 var(--name);
+    font: 650 var(--size-head)/1.25 var(--name);
   }
   p {
     margin-bottom: 14px;

@@ -17,11 +17,12 @@ import {
 } from '../../rooms/paper/lists.tsx';
 import { DrawnBorders, DrawnEdge, DrawnLayers } from '../../rooms/paper/drawn.tsx';
 import { PaperHead } from '../../rooms/paper/PaperHead.tsx';
+import { onPaper } from '../../design/media.ts';
 
 const Sheet = styled(Paper)`
   h2 {
     margin: 0 0 4px;
-    font-size: 15px;
+    font-size: var(--size-read);
     font-weight: 650;
   }
   /* A long list begins under its heading, and goes on overleaf. */
@@ -32,12 +33,12 @@ const Sheet = styled(Paper)`
     break-after: avoid;
   }
   /* Read at the table, an arm's length away. */
-  @media print {
+  ${onPaper} {
     ul {
-      font-size: 14px;
+      font-size: var(--size-text);
     }
     small {
-      font-size: 12px;
+      font-size: var(--size-mark);
     }
   }
 `;

@@ -14,6 +14,7 @@ import { Landmark } from '../../design/Landmark.tsx';
 import { planChanged, redo, undo } from '../../state/planSlice.ts';
 import { SavingNote } from './SavingNote.tsx';
 import { selectKeptPlan, selectPlan } from '../../state/selectors.ts';
+import { narrow, tight, touch, withoutKeys } from '../../design/media.ts';
 
 const TakeSheet = lazy(async () => ({
   default: (await import('../../rooms/taking/TakeSheet.tsx')).TakeSheet,
@@ -33,7 +34,7 @@ const Bar = styled(Landmark).attrs({ of: 'banner' })`
   background: var(--card);
   border-bottom: 1px solid var(--line);
   .brand {
-    font: 700 20px/1 var(--name);
+    font: 700 var(--size-title)/1 var(--name);
     text-decoration: none;
     white-space: nowrap;
   }
@@ -42,17 +43,17 @@ const Bar = styled(Landmark).attrs({ of: 'banner' })`
     gap: 8px;
     margin-left: auto;
   }
-  @media (hover: none) and (pointer: coarse) {
+  ${withoutKeys} {
     .keys {
       display: none;
     }
   }
   .word {
-    @media (max-width: 900px) {
+    ${tight} {
       display: none;
     }
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     .tools {
       flex-wrap: wrap;
       justify-content: flex-end;
@@ -89,16 +90,16 @@ const ToPaper = styled(Link)`
   padding: 4px 12px;
   border: 1px solid var(--line);
   border-radius: 8px;
-  font-size: 14px;
+  font-size: var(--size-text);
   font-weight: 600;
   text-decoration: none;
   white-space: nowrap;
   &:hover {
     border-color: var(--soft);
   }
-  @media (pointer: coarse) {
-    min-width: 44px;
-    min-height: 44px;
+  ${touch} {
+    min-width: var(--finger);
+    min-height: var(--finger);
     justify-content: center;
   }
 `;

@@ -11,6 +11,7 @@ import { SwitchField } from '../../design/controls/SwitchField.tsx';
 import { Sheet } from '../../design/Sheet.tsx';
 import { sendPicture } from '../../sync/pictures.ts';
 import { BlockArt } from '../../rooms/drawing/faces.tsx';
+import { small } from '../../design/media.ts';
 
 const Halves = styled.div`
   display: grid;
@@ -34,15 +35,15 @@ const Halves = styled.div`
   }
   [role='alert'] {
     margin-top: 8px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--wrong);
   }
   .note {
     margin-top: 8px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
-  @media (max-width: 600px) {
+  ${small} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
@@ -51,7 +52,7 @@ const Text = styled(TextField)`
   grid-template-columns: 1fr 200px;
   align-items: center;
   padding: 5px 0;
-  font-size: 14px;
+  font-size: var(--size-text);
   input {
     height: 34px;
     padding: 0 8px;
@@ -59,7 +60,7 @@ const Text = styled(TextField)`
     border-radius: 8px;
     background: var(--field);
   }
-  @media (max-width: 600px) {
+  ${small} {
     grid-template-columns: 1fr;
   }
 `;
@@ -68,7 +69,7 @@ const Colours = styled.div`
   align-items: center;
   gap: 8px;
   padding: 6px 0;
-  font-size: 14px;
+  font-size: var(--size-text);
   > span:first-child {
     margin-right: auto;
   }

@@ -14,6 +14,7 @@ import styled from 'styled-components';
 import { Lengths } from '../../design/Lengths.tsx';
 import { BlockArt } from '../../rooms/drawing/faces.tsx';
 import { LengthCell } from './LengthCell.tsx';
+import { SMALL, small, touch } from '../../design/media.ts';
 
 const Frame = styled.div`
   position: relative;
@@ -23,13 +24,12 @@ const Frame = styled.div`
   border: 1px solid var(--line);
   border-radius: 10px;
   background: var(--card);
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 /** Height of a row; on a phone its verdict, and sizes at the edges, lie under its name. */
 const ROW = 40;
 const NARROW_ROW = 80;
 const NARROW_ROW_EDGES = 120;
-const NARROW = '(max-width: 640px)';
 const columns = (edges: boolean) =>
   `44px minmax(110px, 1.4fr) minmax(70px, 0.8fr) 74px 74px ${edges ? '64px 64px 64px 64px ' : ''}minmax(150px, 2fr) 44px`;
 const Line = styled.div<{ $edges: boolean; $row: number }>`
@@ -47,7 +47,7 @@ const Line = styled.div<{ $edges: boolean; $row: number }>`
     top: 0;
     height: 34px;
     background: var(--card);
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   &[data-pointed] {
@@ -58,7 +58,7 @@ const Line = styled.div<{ $edges: boolean; $row: number }>`
     padding-right: 6px;
     text-align: right;
   }
-  @media ${NARROW} {
+  ${small} {
     grid-template-columns: 40px minmax(0, 1fr) 66px 66px 40px;
     grid-auto-rows: minmax(36px, auto);
     align-content: center;
@@ -130,7 +130,7 @@ const VerdictCell = styled.span`
   align-items: baseline;
   gap: 8px;
   padding-left: 8px;
-  font-size: 12.5px;
+  font-size: var(--size-note);
   line-height: 1.25;
   b {
     flex: none;
@@ -170,7 +170,7 @@ const Tick = styled.button`
     border-color: var(--good);
     color: var(--card);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     width: 40px;
     height: 40px;
   }
@@ -216,9 +216,9 @@ interface BlockTableProps {
 
 /** How high a row is in this room. */
 function useRowHeight(edges: boolean): number {
-  const [narrow, setNarrow] = useState(() => window.matchMedia?.(NARROW).matches ?? false);
+  const [narrow, setNarrow] = useState(() => window.matchMedia?.(SMALL).matches ?? false);
   useEffect(() => {
-    const media = window.matchMedia?.(NARROW);
+    const media = window.matchMedia?.(SMALL);
     const onChange = () => setNarrow(media?.matches ?? false);
     media?.addEventListener('change', onChange);
     return () => media?.removeEventListener('change', onChange);

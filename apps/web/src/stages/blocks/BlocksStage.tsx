@@ -55,6 +55,7 @@ import { SeamTest } from './SeamTest.tsx';
 import { SizeChoices } from './SizeChoices.tsx';
 import { TapePanel } from './TapePanel.tsx';
 import { theseOf, UnderstoodSheet } from './UnderstoodSheet.tsx';
+import { narrow } from '../../design/media.ts';
 
 const SizeChart = lazy(async () => ({ default: (await import('./SizeChart.tsx')).SizeChart }));
 /** What a photo is read with is large, and fetched when one is. */
@@ -77,17 +78,17 @@ const Work = styled.div`
   }
   .bar h2 {
     margin-right: auto;
-    font: 650 20px/1.2 var(--name);
+    font: 650 var(--size-title)/1.2 var(--name);
   }
   .problem {
     min-height: 20px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--wrong);
   }
   .more summary {
     width: max-content;
     padding: 4px 6px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 600;
     cursor: pointer;
   }
@@ -96,7 +97,7 @@ const Work = styled.div`
     text-align: center;
     color: var(--soft);
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     height: 90vh;
   }
 `;
@@ -106,7 +107,7 @@ const Side = styled(StageSide)`
     margin: 8px 0 6px;
   }
   .counts {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .counts b {

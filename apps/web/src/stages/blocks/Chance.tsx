@@ -9,7 +9,7 @@ import type { ChanceJob } from '../../rooms/workers/chance.worker.ts';
 
 const Spread = styled.div`
   margin-top: 10px;
-  font-size: 13px;
+  font-size: var(--size-note);
   .rows {
     display: block;
     width: 100%;

@@ -15,7 +15,7 @@ const Kinds = styled.ul`
     border: 1.5px solid transparent;
     border-radius: 8px;
     background: none;
-    font-size: 14px;
+    font-size: var(--size-text);
     text-align: left;
     cursor: pointer;
   }
@@ -33,7 +33,7 @@ const Kinds = styled.ul`
     }
   }
   .rest {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useAnswered } from '../../design/answered.ts';
 import { Lengths } from '../../design/Lengths.tsx';
+import { touch } from '../../design/media.ts';
 
 /** The typeset figure lies over the input while nobody types in it, since an input cannot set fractions. */
 const Frame = styled.span`
@@ -53,8 +54,8 @@ const Cell = styled.input`
     color: var(--soft);
     font-weight: 400;
   }
-  @media (pointer: coarse) {
-    height: 44px;
+  ${touch} {
+    height: var(--finger);
   }
 `;
 

@@ -10,7 +10,7 @@ import { selectPlan } from '../../state/selectors.ts';
 import { Chance } from './Chance.tsx';
 
 const Words = styled.div`
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   li {
     padding: 3px 0;

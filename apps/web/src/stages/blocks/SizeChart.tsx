@@ -25,6 +25,7 @@ import { Bar } from 'react-chartjs-2';
 import styled from 'styled-components';
 import { useThemeColours } from '../../rooms/charts/useThemeColours.ts';
 import { Lengths } from '../../design/Lengths.tsx';
+import { touch } from '../../design/media.ts';
 
 Chart.register(BarController, BarElement, LinearScale, Tooltip, Legend);
 
@@ -58,13 +59,13 @@ const Cut = styled.div`
     border-radius: 7px;
     background: var(--thread);
     color: var(--on-thread);
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 650;
     white-space: nowrap;
     transform: translateX(-50%);
   }
-  @media (pointer: coarse) {
-    width: 44px;
+  ${touch} {
+    width: var(--finger);
     margin-left: -22px;
     &::before {
       left: 21px;

@@ -28,13 +28,13 @@ const Choice = styled(Radio)`
   padding: 9px 12px;
   border: 1.5px solid var(--line);
   border-radius: 10px;
-  font-size: 13px;
+  font-size: var(--size-note);
   cursor: pointer;
   strong {
     display: flex;
     justify-content: space-between;
     gap: 8px;
-    font-size: 15px;
+    font-size: var(--size-read);
     font-stretch: 92%;
   }
   .best {
@@ -42,7 +42,7 @@ const Choice = styled(Radio)`
     border-radius: 9px;
     background: var(--good-wash);
     color: var(--good);
-    font-size: 12px;
+    font-size: var(--size-mark);
     font-weight: 650;
     line-height: 20px;
   }
@@ -63,7 +63,7 @@ const Choice = styled(Radio)`
 `;
 const Changes = styled.ul`
   margin: 8px 0;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   b {
     font-weight: 600;

@@ -14,7 +14,7 @@ const Body = styled.div`
   border-radius: 12px;
   background: var(--ground);
   .state {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .state[data-state='lost'] {

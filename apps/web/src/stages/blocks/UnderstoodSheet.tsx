@@ -12,14 +12,14 @@ const Understood = styled.div`
     overflow: auto;
     border-radius: 8px;
     background: var(--wrong-wash);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   li + li {
     margin-top: 6px;
   }
   .note {
     color: var(--soft);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .ways {
     display: flex;

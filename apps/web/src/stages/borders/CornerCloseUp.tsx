@@ -16,7 +16,7 @@ const Figure = styled.figure`
   }
   figcaption {
     margin-top: 6px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

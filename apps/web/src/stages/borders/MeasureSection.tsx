@@ -33,17 +33,17 @@ const Top = styled.div`
     display: flex;
     align-items: center;
     justify-content: space-between;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 650;
   }
   .planned {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;
 const Changes = styled.div`
   margin-top: 8px;
-  font-size: 13px;
+  font-size: var(--size-note);
   h4 {
     font-weight: 650;
   }

@@ -18,7 +18,7 @@ import { useEdit } from '../../state/useEdit.ts';
 
 const Fits = styled.div`
   padding: 4px 0 8px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   li {
     display: flex;

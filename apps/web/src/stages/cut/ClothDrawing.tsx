@@ -21,7 +21,7 @@ const Board = styled(TableBoard)`
     fill: var(--soft);
   }
   .number {
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 700;
     text-anchor: middle;
     fill: var(--ink);

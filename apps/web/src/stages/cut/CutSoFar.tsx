@@ -6,7 +6,7 @@ import { Section } from '../../rooms/figures/Section.tsx';
 
 const Line = styled.li`
   padding: 6px 0;
-  font-size: 15px;
+  font-size: var(--size-read);
   .words {
     display: flex;
     justify-content: space-between;
@@ -33,7 +33,7 @@ const Note = styled.p`
   padding: 10px 12px;
   border-radius: 10px;
   background: var(--brass-wash);
-  font-size: 14px;
+  font-size: var(--size-text);
   color: var(--ink);
 `;
 

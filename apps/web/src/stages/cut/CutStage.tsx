@@ -45,6 +45,7 @@ import { useHabits } from './useHabits.ts';
 import { useListening, useTable } from './useTable.ts';
 import { WaySection } from './WaySection.tsx';
 import { WentWrong } from './WentWrong.tsx';
+import { fingerHigh, narrow, touch } from '../../design/media.ts';
 
 const Table = styled.div`
   display: grid;
@@ -61,7 +62,7 @@ const Table = styled.div`
     padding: 0 26px;
   }
   h1 {
-    font-size: 17px;
+    font-size: var(--size-lead);
     font-weight: 650;
   }
   .below {
@@ -77,10 +78,10 @@ const Table = styled.div`
     min-height: 0;
   }
   .strip p {
-    font-size: 15px;
+    font-size: var(--size-read);
     font-weight: 600;
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-rows: auto 280px 240px;
     .below {
       grid-template-columns: minmax(0, 1fr) 96px;
@@ -105,7 +106,7 @@ const Cloth = styled(Tab)`
   padding: 3px 12px 3px 7px;
   border: 1.5px solid var(--line);
   border-radius: 18px;
-  font-size: 13px;
+  font-size: var(--size-note);
   font-weight: 600;
   white-space: nowrap;
   cursor: pointer;
@@ -116,9 +117,7 @@ const Cloth = styled(Tab)`
     border-radius: 5px;
   }
   ${chosenRing}
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 const Folds = styled(ToggleButtonGroup)`
   display: flex;
@@ -126,7 +125,7 @@ const Folds = styled(ToggleButtonGroup)`
     padding: 5px 11px;
     border: 1px solid var(--line);
     background: var(--card);
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 600;
     color: var(--soft);
     cursor: pointer;
@@ -145,9 +144,9 @@ const Folds = styled(ToggleButtonGroup)`
     border-color: var(--ink);
     color: var(--card);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     button {
-      min-height: 44px;
+      min-height: var(--finger);
     }
   }
 `;
@@ -156,7 +155,7 @@ const ToPrint = styled.p`
   a {
     padding: 7px 0;
   }
-  @media (pointer: coarse) {
+  ${touch} {
     a {
       padding: 11px 0;
     }
@@ -167,7 +166,7 @@ const Wrong = styled.div`
   border-top: 1px solid var(--line);
   button {
     color: var(--chalk);
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
 `;
 

@@ -7,13 +7,13 @@ import { Lengths } from '../../design/Lengths.tsx';
 const Now = styled.div`
   padding: 12px 0 4px;
   .which {
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 600;
     color: var(--soft);
   }
   h2 {
     margin: 2px 0 6px;
-    font-size: 46px;
+    font-size: var(--size-far);
     font-weight: 700;
     font-stretch: 78%;
     line-height: 1.05;
@@ -21,7 +21,7 @@ const Now = styled.div`
     overflow-wrap: anywhere;
   }
   .does {
-    font-size: 17px;
+    font-size: var(--size-lead);
     line-height: 1.4;
   }
   .does + .does {
@@ -37,13 +37,13 @@ const Great = styled.div`
     min-height: 72px;
     padding: 10px 18px;
     border-radius: 14px;
-    font-size: 23px;
+    font-size: var(--size-head);
   }
   kbd {
     padding: 3px 10px;
     border: 1px solid currentcolor;
     border-radius: 7px;
-    font: 600 14px var(--text);
+    font: 600 var(--size-text) var(--text);
   }
 `;
 const Row = styled.div`
@@ -52,7 +52,7 @@ const Row = styled.div`
   gap: 12px;
   padding: 8px 0;
   border-bottom: 1px solid var(--line);
-  font-size: 15px;
+  font-size: var(--size-read);
   > span:first-child {
     color: var(--soft);
   }

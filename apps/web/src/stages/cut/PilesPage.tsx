@@ -25,14 +25,14 @@ const Slips = styled.ol`
   b {
     grid-row: span 3;
     align-self: center;
-    font-size: 30px;
+    font-size: var(--size-large);
     font-stretch: 80%;
   }
   strong {
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   span {
-    font-size: 13px;
+    font-size: var(--size-note);
   }
 `;
 

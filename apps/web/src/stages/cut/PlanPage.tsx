@@ -7,10 +7,11 @@ import { Paper } from '../../design/Paper.ts';
 import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { useTable } from './useTable.ts';
+import { narrow } from '../../design/media.ts';
 
 const Cloth = styled.section`
   h2 {
-    font-size: 17px;
+    font-size: var(--size-lead);
   }
   svg {
     display: block;
@@ -24,7 +25,7 @@ const Cloth = styled.section`
     columns: 2;
     column-gap: 0.4in;
     list-style: none;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   li {
     display: grid;
@@ -38,10 +39,10 @@ const Cloth = styled.section`
     height: 13px;
     margin-top: 3px;
     border: 1.3px solid var(--ink);
-    font: 700 13px/1 var(--name);
+    font: 700 var(--size-note)/1 var(--name);
     border-radius: 2px;
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     ol {
       columns: 1;
     }

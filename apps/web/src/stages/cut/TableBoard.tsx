@@ -10,7 +10,7 @@ export const TableBoard = styled.div`
   }
   text {
     font-family: var(--text);
-    font-size: 13px;
+    font-size: var(--size-note);
   }
 `;
 

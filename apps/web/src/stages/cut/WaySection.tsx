@@ -27,7 +27,7 @@ const Search = styled.div`
   align-items: center;
   gap: 6px 10px;
   margin-top: 8px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   p {
     flex: 1 1 180px;

@@ -41,11 +41,11 @@ const Ways = styled.ul`
     border-radius: 12px;
   }
   h3 {
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
   p {
     margin: 2px 0 8px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
   .does {

@@ -28,7 +28,7 @@ const Start = styled.div`
   border-radius: 50%;
   background: var(--card);
   color: var(--thread);
-  font-size: 12px;
+  font-size: var(--size-mark);
   font-weight: 700;
   touch-action: none;
   cursor: ew-resize;
@@ -89,7 +89,7 @@ function JoinMark({ join, scale }: { join: BindingJoin; scale: number }) {
     <g className="binding-join">
       <path
         d={`M${x - dx} ${y - dy}L${x + dx} ${y + dy}`}
-        stroke="#fbfcfc"
+        stroke="var(--on-dark-cloth)"
         strokeWidth={6}
         vectorEffect="non-scaling-stroke"
       />

@@ -184,7 +184,7 @@ function Tube({
           <path
             key={i}
             d={`M${left(y)} ${y}h${2 * high}`}
-            stroke="#fbfcfc"
+            stroke="var(--on-dark-cloth)"
             strokeWidth={1.4}
             vectorEffect="non-scaling-stroke"
           />
@@ -192,7 +192,7 @@ function Tube({
       })}
       <path
         d={`M${high} 0L${2 * high} ${high}`}
-        stroke="#fbfcfc"
+        stroke="var(--on-dark-cloth)"
         strokeWidth={2.4}
         strokeDasharray="7 5"
         vectorEffect="non-scaling-stroke"

@@ -32,7 +32,7 @@ import { SchoolChoice } from './SchoolChoice.tsx';
 const Steps = styled.ol`
   margin: 4px 0;
   padding-left: 20px;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 `;
 

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { AllRound } from './AllRound.tsx';
 import { BiasPlan } from './BiasPlan.tsx';
 import { CornerView } from './CornerView.tsx';
+import { fingerHigh } from '../../design/media.ts';
 
 const Held = styled.div`
   display: grid;
@@ -28,7 +29,7 @@ const View = styled(ToggleButton)`
   border-radius: 7px;
   background: transparent;
   color: var(--soft);
-  font-size: 13.5px;
+  font-size: var(--size-note);
   font-weight: 600;
   cursor: pointer;
   &[data-selected] {
@@ -39,9 +40,7 @@ const View = styled(ToggleButton)`
     outline: 2px solid var(--chalk);
     outline-offset: 1px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 
 /** The edge drawn three ways: a corner in close-up, the whole quilt with the joins where they fall, and the cloth bias strips come from. */

@@ -11,7 +11,7 @@ import { useEdit } from '../../state/useEdit.ts';
 import { JoinWords } from './AllRound.tsx';
 
 const List = styled.div`
-  font-size: 13.5px;
+  font-size: var(--size-note);
   ol,
   ul {
     margin: 4px 0 8px;

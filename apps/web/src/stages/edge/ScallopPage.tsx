@@ -21,13 +21,14 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { SceneDrawing } from '../../rooms/drawing/SceneArt.tsx';
 import { download } from '../../browser/download.ts';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { onPaper } from '../../design/media.ts';
 
 const Page = styled(Paper)`
   section {
     margin: 18px 0 26px;
   }
   h2 {
-    font-size: 17px;
+    font-size: var(--size-lead);
     margin-bottom: 4px;
   }
   .true {
@@ -39,7 +40,7 @@ const Page = styled(Paper)`
     margin: 0 0 10px;
   }
   figcaption {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
     margin-bottom: 4px;
   }
@@ -50,7 +51,7 @@ const Page = styled(Paper)`
   svg[data-part] {
     overflow: hidden;
   }
-  @media print {
+  ${onPaper} {
     .true path {
       stroke: #000;
     }

@@ -32,6 +32,7 @@ import { Section } from '../../rooms/figures/Section.tsx';
 import { selectPlan } from '../../state/selectors.ts';
 import { useEdit } from '../../state/useEdit.ts';
 import { Lengths } from '../../design/Lengths.tsx';
+import { fingerHigh } from '../../design/media.ts';
 
 const Sides = styled.span`
   display: grid;
@@ -44,7 +45,7 @@ const SideButton = styled(ToggleButton)`
   border: 1.5px solid var(--line);
   border-radius: 8px;
   background: transparent;
-  font-size: 13px;
+  font-size: var(--size-note);
   cursor: pointer;
   &[data-selected] {
     border-color: var(--ink);
@@ -55,9 +56,7 @@ const SideButton = styled(ToggleButton)`
     outline: 2px solid var(--chalk);
     outline-offset: 2px;
   }
-  @media (pointer: coarse) {
-    min-height: 44px;
-  }
+  ${fingerHigh}
 `;
 
 /** How each side is divided, and what becomes of the corners. */

@@ -13,13 +13,13 @@ const Days = styled.section`
   }
   h3 {
     margin: 10px 0 2px;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   ul {
     margin: 0;
     padding: 0;
     list-style: none;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   time {
     display: inline-block;

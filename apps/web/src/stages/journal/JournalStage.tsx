@@ -14,6 +14,7 @@ import { TimeView } from './TimeView.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useForecast } from './useForecast.ts';
 import type { JournalLine } from '@lattice/core';
+import { narrow } from '../../design/media.ts';
 
 const Main = styled.div`
   min-width: 0;
@@ -23,7 +24,7 @@ const Main = styled.div`
     outline: 2px solid var(--chalk);
     outline-offset: -2px;
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     overflow: visible;
     padding: 14px 16px 28px;
   }

@@ -8,11 +8,12 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { Paper } from '../../design/Paper.ts';
 import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { onPaper } from '../../design/media.ts';
 
 const Choices = styled.div`
   max-width: 420px;
   margin-bottom: 18px;
-  @media print {
+  ${onPaper} {
     display: none;
   }
 `;

@@ -10,7 +10,7 @@ const Row = styled.div`
   align-items: center;
   gap: 8px;
   margin-top: 6px;
-  font-size: 14px;
+  font-size: var(--size-text);
   figure {
     display: flex;
     margin: 0;
@@ -24,7 +24,7 @@ const Row = styled.div`
   }
   [role='alert'] {
     flex-basis: 100%;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--wrong);
   }
 `;

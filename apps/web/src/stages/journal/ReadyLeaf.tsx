@@ -39,7 +39,7 @@ const Away = styled.ul`
     display: flex;
     align-items: center;
     justify-content: space-between;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
 `;
 

@@ -6,21 +6,22 @@ import { useAppSelector } from '../../state/hooks.ts';
 import { ChartFrame } from '../../rooms/charts/ChartFrame.tsx';
 import type { ForecastState } from './useForecast.ts';
 import { sayDate } from '../../rooms/journal/useJournal.ts';
+import { narrow } from '../../design/media.ts';
 
 const Burn = lazy(async () => ({ default: (await import('./WorkLeftChart.tsx')).WorkLeftChart }));
 
 const Page = styled.div`
   h1 {
-    font: 650 30px/1.15 var(--name);
+    font: 650 var(--size-large)/1.15 var(--name);
   }
   .says {
     max-width: 62ch;
     margin: 6px 0 16px;
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
   h2 {
     margin: 22px 0 6px;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   small {
     color: var(--soft);
@@ -37,7 +38,7 @@ const Way = styled.ol`
     gap: 2px 18px;
     align-items: baseline;
     padding: 7px 0 7px 16px;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   li::before {
     position: absolute;
@@ -55,7 +56,7 @@ const Way = styled.ol`
   li[data-late] b {
     color: var(--wrong);
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     li {
       grid-template-columns: minmax(0, 1fr);
     }
@@ -76,11 +77,11 @@ const Weeks = styled.ul`
     border: 1px solid var(--line);
     border-radius: 10px;
     background: var(--card);
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   b {
     display: block;
-    font-size: 20px;
+    font-size: var(--size-title);
     font-stretch: 88%;
   }
 `;

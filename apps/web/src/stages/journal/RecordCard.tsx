@@ -8,6 +8,7 @@ import { Bars } from '../../rooms/charts/Bars.tsx';
 import type { OneBar } from '../../rooms/charts/bar.ts';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { sayDate } from '../../rooms/journal/useJournal.ts';
+import { narrow, onPaper } from '../../design/media.ts';
 
 const Card = styled.article`
   display: grid;
@@ -20,12 +21,12 @@ const Card = styled.article`
   background: var(--card);
   h1 {
     grid-column: 1 / -1;
-    font: 650 28px/1.15 var(--name);
+    font: 650 var(--size-large)/1.15 var(--name);
   }
   .size {
     grid-column: 1 / -1;
     margin-bottom: 8px;
-    font-size: 18px;
+    font-size: var(--size-lead);
     font-weight: 650;
     font-stretch: 88%;
     small {
@@ -46,7 +47,7 @@ const Card = styled.article`
     grid-template-columns: minmax(70px, auto) minmax(0, 1fr);
     gap: 3px 14px;
     margin: 0;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   dt {
     color: var(--soft);
@@ -58,14 +59,14 @@ const Card = styled.article`
   }
   h2 {
     margin: 14px 0 4px;
-    font-size: 14px;
+    font-size: var(--size-text);
     font-weight: 650;
   }
   ul {
     margin: 0;
     padding: 0;
     list-style: none;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .cloths {
     display: grid;
@@ -94,14 +95,14 @@ const Card = styled.article`
       padding: 1px 0;
     }
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-columns: minmax(0, 1fr);
     padding: 16px;
     .makers {
       columns: 1;
     }
   }
-  @media print {
+  ${onPaper} {
     grid-template-columns: 38% minmax(0, 1fr);
     max-width: none;
     padding: 0;

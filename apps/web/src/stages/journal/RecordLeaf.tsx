@@ -20,7 +20,7 @@ const Ways = styled.p`
     gap: 6px;
     min-height: 32px;
     font-weight: 600;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
 `;
 

@@ -15,7 +15,7 @@ import { selectPlan } from '../../state/selectors.ts';
 
 const Runs = styled.p`
   margin: 8px 0;
-  font-size: 15px;
+  font-size: var(--size-read);
 `;
 
 const works = WORKS.map((id) => ({ id, name: WORK_WORDS[id].name }));

@@ -12,7 +12,7 @@ import { whenOf } from '../../rooms/journal/useJournal.ts';
 
 const Page = styled.div`
   h1 {
-    font: 650 22px/1.25 var(--name);
+    font: 650 var(--size-head)/1.25 var(--name);
   }
   h1 + p {
     margin-bottom: 14px;
@@ -20,7 +20,7 @@ const Page = styled.div`
   }
   h2 {
     margin: 22px 0 6px;
-    font-size: 15px;
+    font-size: var(--size-read);
   }
 `;
 const Paces = styled.dl`
@@ -35,21 +35,21 @@ const Paces = styled.dl`
     background: var(--card);
   }
   dt {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   dd {
     margin: 0;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   dd b {
     display: block;
-    font-size: 24px;
+    font-size: var(--size-head);
     font-stretch: 88%;
   }
   summary {
     cursor: pointer;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   /* From the shortest to the longest of four sittings in five, on one scale for all. */
   i {
@@ -71,11 +71,11 @@ const Paces = styled.dl`
 const Steps = styled.table`
   margin-top: 14px;
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: var(--size-text);
   caption {
     padding-bottom: 4px;
     font-weight: 650;
-    font-size: 15px;
+    font-size: var(--size-read);
     text-align: left;
     white-space: nowrap;
   }
@@ -102,7 +102,7 @@ const Sat = styled.ol`
     gap: 4px 14px;
     padding: 3px 0;
     border-top: 1px solid var(--line);
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   li[data-struck] > span {
     text-decoration: line-through;

@@ -28,6 +28,7 @@ import { placeOf } from './place.ts';
 import { Photo } from './Photo.tsx';
 import { useJournal, whenOf } from '../../rooms/journal/useJournal.ts';
 import { KIND_WORDS } from './words.ts';
+import { narrow } from '../../design/media.ts';
 
 const Tools = styled.div`
   display: flex;
@@ -37,7 +38,7 @@ const Tools = styled.div`
   margin-bottom: 10px;
   h1 {
     margin-right: auto;
-    font: 650 22px/1.25 var(--name);
+    font: 650 var(--size-head)/1.25 var(--name);
   }
   input {
     width: 170px;
@@ -54,7 +55,7 @@ const Day = styled.section`
     top: -18px;
     z-index: 1;
     padding: 12px 0 6px;
-    font-size: 13px;
+    font-size: var(--size-note);
     font-weight: 600;
     color: var(--soft);
     background: var(--ground);
@@ -74,7 +75,7 @@ const Line = styled.li`
   align-items: start;
   margin-left: -14px;
   padding: 6px 0;
-  font-size: 15px;
+  font-size: var(--size-read);
   .mark {
     display: grid;
     place-items: center;
@@ -96,7 +97,7 @@ const Line = styled.li`
   }
   time {
     padding-top: 3px;
-    font-size: 13px;
+    font-size: var(--size-note);
     font-variant-numeric: tabular-nums;
     color: var(--soft);
   }
@@ -111,7 +112,7 @@ const Line = styled.li`
   }
   .text small {
     display: block;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .photos {
@@ -129,12 +130,12 @@ const Line = styled.li`
     display: flex;
     flex-wrap: wrap;
     justify-content: flex-end;
-    font-size: 13px;
+    font-size: var(--size-note);
     a {
       padding: 4px 8px;
     }
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-columns: 28px 44px minmax(0, 1fr);
     .ways {
       grid-column: 3;

@@ -28,7 +28,7 @@ import { Ways } from './Ways.tsx';
 
 const Words = styled.p`
   margin: 4px 0;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 `;
 const STRIPES = [

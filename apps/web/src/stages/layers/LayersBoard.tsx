@@ -128,7 +128,7 @@ export function LayersBoard({ plan, quilt, layers }: { plan: Plan; quilt: Quilt;
                 <path
                   d={marked}
                   fill="none"
-                  stroke="#fbfcfc"
+                  stroke="var(--on-dark-cloth)"
                   strokeWidth={1.8}
                   strokeDasharray="5 4"
                   vectorEffect="non-scaling-stroke"
@@ -244,7 +244,7 @@ export function SeamLines({ slabs }: { slabs: readonly Slab[] }) {
   const seams = seamPath(slabs);
   return (
     <g fill="none" pointerEvents="none" data-testid="backing-seams">
-      <path d={seams} stroke="#fbfcfc" strokeWidth={3} vectorEffect="non-scaling-stroke" />
+      <path d={seams} stroke="var(--on-dark-cloth)" strokeWidth={3} vectorEffect="non-scaling-stroke" />
       <path
         d={seams}
         stroke="var(--thread)"

@@ -26,7 +26,7 @@ const Sent = styled.dl`
   grid-template-columns: auto 1fr;
   gap: 2px 12px;
   margin: 6px 0;
-  font-size: 14px;
+  font-size: var(--size-text);
   dt {
     color: var(--soft);
   }
@@ -39,14 +39,14 @@ const Sent = styled.dl`
 const Answer = styled.div`
   margin: 8px 0;
   h4 {
-    font-size: 15px;
+    font-size: var(--size-read);
     font-weight: 650;
   }
   ul {
     margin: 4px 0;
     padding-left: 18px;
     list-style: disc;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .ways {
     display: flex;

@@ -28,7 +28,7 @@ import { LongArm } from './LongArm.tsx';
 const Steps = styled.ol`
   margin: 6px 0;
   padding-left: 20px;
-  font-size: 14px;
+  font-size: var(--size-text);
   li {
     padding: 3px 0;
   }

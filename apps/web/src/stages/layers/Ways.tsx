@@ -14,7 +14,7 @@ const Card = styled(Radio)`
   align-items: center;
   gap: 4px 10px;
   padding: 7px 10px;
-  font-size: 13.5px;
+  font-size: var(--size-note);
   line-height: 1.25;
   svg {
     display: block;
@@ -29,7 +29,7 @@ const Card = styled(Radio)`
   }
   .rest {
     display: block;
-    font-size: 12.5px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

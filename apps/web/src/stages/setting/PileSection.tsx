@@ -20,7 +20,7 @@ import { SplitSheet } from './SplitSheet.tsx';
 
 const Summary = styled.p`
   margin-bottom: 8px;
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 
 /** The pile: how many blocks, what they should measure cut, and a table of them taken in from a file. */

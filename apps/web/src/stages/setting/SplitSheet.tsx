@@ -25,6 +25,7 @@ import { Sheet } from '../../design/Sheet.tsx';
 import { Thumbnail } from '../../rooms/drawing/Thumbnail.tsx';
 import { addQuilt } from '../../sync/newQuilts.ts';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
+import { small } from '../../design/media.ts';
 
 const Ways = styled.ul`
   margin: 8px 0 14px;
@@ -48,14 +49,14 @@ const Ways = styled.ul`
     }
   }
   strong {
-    font-size: 16px;
+    font-size: var(--size-lead);
     font-stretch: 88%;
   }
   .rest {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
-  @media (max-width: 600px) {
+  ${small} {
     > li {
       grid-template-columns: minmax(0, 1fr);
     }
@@ -74,7 +75,7 @@ const Own = styled.div`
   }
   legend {
     padding: 0 4px;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
 `;

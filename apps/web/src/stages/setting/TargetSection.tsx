@@ -31,14 +31,14 @@ const Finder = lazy(async () => ({ default: (await import('../../rooms/finder/Fi
 
 const Asked = styled.p`
   padding: 6px 0;
-  font-size: 14px;
+  font-size: var(--size-text);
   strong {
     font-weight: 650;
     font-stretch: 88%;
   }
   .says {
     display: block;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
 `;

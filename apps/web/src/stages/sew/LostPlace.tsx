@@ -9,6 +9,7 @@ import { actTitle, lowered } from './actTitle.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { placePut } from './sewing.ts';
 import type { AtSewing } from './useSewing.ts';
+import { small } from '../../design/media.ts';
 
 const Halves = styled.div`
   display: grid;
@@ -18,16 +19,16 @@ const Halves = styled.div`
     height: 320px;
   }
   p {
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
     margin-bottom: 8px;
   }
   .found {
     margin-top: 14px;
     color: var(--ink);
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
-  @media (max-width: 640px) {
+  ${small} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;

@@ -29,6 +29,7 @@ import { actTitle, lowered } from './actTitle.ts';
 import { TwoSides } from './TwoSides.tsx';
 import { useWorkAfter } from '../useWorkAfter.ts';
 import { useAwake } from './useAwake.ts';
+import { small } from '../../design/media.ts';
 
 const Page = styled.div`
   position: fixed;
@@ -45,7 +46,7 @@ const Page = styled.div`
     flex-wrap: wrap;
     align-items: center;
     gap: 4px 18px;
-    font-size: 15px;
+    font-size: var(--size-read);
     color: var(--soft);
   }
   .bar .last {
@@ -56,11 +57,12 @@ const Page = styled.div`
     font-weight: 650;
   }
   h1 {
-    font: 800 clamp(30px, 6.4vw, 76px) / 1.05 var(--text);
+    font: 800 var(--size-machine-figure) / 1.05 var(--text);
+    text-wrap: balance;
     font-stretch: 82%;
   }
   .says {
-    font-size: clamp(17px, 2vw, 24px);
+    font-size: var(--size-machine-note);
     margin-top: 8px;
   }
   .middle {
@@ -73,17 +75,17 @@ const Page = styled.div`
     display: grid;
     grid-template-rows: minmax(0, 1fr) auto;
     min-height: 0;
-    font-size: 14px;
+    font-size: var(--size-text);
     color: var(--soft);
   }
   .so-far b {
     display: block;
-    font-size: clamp(20px, 2.6vw, 34px);
+    font-size: var(--size-machine);
     line-height: 1.15;
     font-stretch: 88%;
     color: var(--ink);
   }
-  @media (max-width: 640px) {
+  ${small} {
     grid-template-rows: auto auto auto auto;
     .middle {
       min-height: min-content;
@@ -103,7 +105,7 @@ const Foot = styled.div`
     min-height: 68px;
     padding: 8px 26px;
     border-radius: 14px;
-    font-size: 20px;
+    font-size: var(--size-title);
     white-space: normal;
   }
   .go button,
@@ -112,16 +114,16 @@ const Foot = styled.div`
   }
   .go button {
     justify-content: space-between;
-    font-size: clamp(18px, 2.2vw, 27px);
+    font-size: var(--size-machine-note);
     text-align: left;
   }
   kbd {
     padding: 3px 9px;
     border: 1px solid currentColor;
     border-radius: 8px;
-    font: 600 14px/1.2 var(--text);
+    font: 600 var(--size-text)/1.2 var(--text);
   }
-  @media (max-width: 640px) {
+  ${small} {
     kbd {
       display: none;
     }

@@ -35,6 +35,7 @@ import { actTitle, lowered } from './actTitle.ts';
 import { TwoSides } from './TwoSides.tsx';
 import { type AtSewing, useSewing } from './useSewing.ts';
 import { WaysToSew } from './WaysToSew.tsx';
+import { narrow, touch } from '../../design/media.ts';
 
 const Board = styled.div`
   display: grid;
@@ -51,15 +52,15 @@ const Board = styled.div`
     margin-bottom: 10px;
   }
   h1 {
-    font-size: 17px;
+    font-size: var(--size-lead);
     font-weight: 650;
   }
   .says {
     margin-top: 8px;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-rows: auto min(100vw, 60vh) auto;
     padding: 12px 14px;
   }
@@ -94,7 +95,7 @@ const Steps = styled.ol`
     border: 0;
     background: none;
     font: inherit;
-    font-size: 15px;
+    font-size: var(--size-read);
     text-align: left;
     cursor: pointer;
     color: var(--ink);
@@ -111,13 +112,13 @@ const Steps = styled.ol`
     font-variant-numeric: tabular-nums;
   }
   .count {
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
     white-space: nowrap;
   }
   .body {
     padding: 0 0 12px 34px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
   .body p {
     margin: 4px 0;
@@ -125,17 +126,17 @@ const Steps = styled.ol`
   .lies {
     height: 190px;
     margin: 6px 0 10px;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   .lies figure {
     height: 100%;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   .wrong {
     color: var(--soft);
-    font-size: 13px;
+    font-size: var(--size-note);
   }
-  @media (pointer: coarse) {
+  ${touch} {
     .name {
       min-height: 48px;
     }
@@ -146,7 +147,7 @@ const Note = styled.p`
   padding: 10px 12px;
   border-radius: 10px;
   background: var(--brass-wash);
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 
 /** Sew: the steps in their order with the quilt growing, ways to choose from, what to measure on the way. */

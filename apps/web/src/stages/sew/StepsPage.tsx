@@ -8,6 +8,7 @@ import { PrintHead } from '../../rooms/paper/PrintHead.tsx';
 import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 import { GrowingQuilt } from './GrowingQuilt.tsx';
 import { useSewing } from './useSewing.ts';
+import { small } from '../../design/media.ts';
 
 const Step = styled.section`
   display: grid;
@@ -19,11 +20,11 @@ const Step = styled.section`
     height: 250px;
   }
   h2 {
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
   p {
     margin: 2px 0;
-    font-size: 13px;
+    font-size: var(--size-note);
   }
   .boxes {
     display: flex;
@@ -34,7 +35,7 @@ const Step = styled.section`
   }
   .boxes span {
     margin-right: 4px;
-    font-size: 12px;
+    font-size: var(--size-mark);
   }
   .boxes i {
     display: inline-block;
@@ -42,10 +43,10 @@ const Step = styled.section`
     height: 13px;
     border: 1.2px solid var(--ink);
     border-radius: 2px;
-    font: 700 11px/1 var(--name);
+    font: 700 var(--size-mark)/1 var(--name);
     text-align: center;
   }
-  @media (max-width: 560px) {
+  ${small} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;

@@ -18,7 +18,7 @@ const Sides = styled.figure`
   justify-items: center;
   min-height: 0;
   margin: 0;
-  font-size: clamp(15px, 1.7vw, 21px);
+  font-size: var(--size-machine-note);
   font-weight: 650;
   text-align: center;
   .turn {

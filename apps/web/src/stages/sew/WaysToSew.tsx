@@ -22,14 +22,14 @@ const Way = styled(Radio)`
   padding: 10px 12px;
   border: 1.5px solid var(--line);
   border-radius: 11px;
-  font-size: 14px;
+  font-size: var(--size-text);
   cursor: pointer;
   b {
-    font-size: 15px;
+    font-size: var(--size-read);
   }
   small {
     display: block;
-    font-size: 13px;
+    font-size: var(--size-note);
     color: var(--soft);
   }
   .best {

@@ -22,7 +22,7 @@ const Running = styled(ProgressBar)`
   display: flex;
   align-items: center;
   gap: 10px;
-  font-size: 14px;
+  font-size: var(--size-text);
 `;
 const Proposals = styled.ul`
   display: grid;
@@ -37,7 +37,7 @@ const Proposals = styled.ul`
     border: 1.5px solid var(--line);
     border-radius: 9px;
     background: var(--card);
-    font-size: 12px;
+    font-size: var(--size-mark);
     line-height: 1.3;
     text-align: left;
     cursor: pointer;

@@ -16,6 +16,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { Section } from '../../rooms/figures/Section.tsx';
 import { ContrastVerdict } from '../../design/ContrastVerdict.ts';
+import { touch } from '../../design/media.ts';
 
 const Cloths = styled.div`
   display: flex;
@@ -42,11 +43,11 @@ const Cloths = styled.div`
     background: none;
     cursor: pointer;
   }
-  @media (pointer: coarse) {
+  ${touch} {
     button,
     input {
-      width: 44px;
-      height: 44px;
+      width: var(--finger);
+      height: var(--finger);
     }
   }
 `;

@@ -7,7 +7,7 @@ import { Section } from '../../rooms/figures/Section.tsx';
 const List = styled.ul`
   max-height: 190px;
   overflow: auto;
-  font-size: 13px;
+  font-size: var(--size-note);
   button {
     display: block;
     width: 100%;

@@ -9,7 +9,7 @@ import { selectPlan, selectQuilt } from '../../state/selectors.ts';
 
 const Page = styled(Paper)`
   h2 {
-    font-size: 16px;
+    font-size: var(--size-lead);
     margin-bottom: 6px;
   }
   ol {

@@ -13,7 +13,7 @@ const Shelf = styled.div`
   overflow-x: auto;
   border-top: 1px solid var(--line);
   background: var(--card);
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   button {
     flex: none;

@@ -60,14 +60,14 @@ const Drawing = styled(Sheet)`
   .label {
     font-weight: 650;
     font-family: var(--text);
-    fill: #1b2433;
+    fill: var(--on-light-cloth);
     text-anchor: middle;
     dominant-baseline: central;
     pointer-events: none;
   }
   .badge {
-    fill: #fbfcfc;
-    stroke: #1b2433;
+    fill: var(--on-dark-cloth);
+    stroke: var(--on-light-cloth);
     stroke-width: 1;
     vector-effect: non-scaling-stroke;
     pointer-events: none;
@@ -207,11 +207,11 @@ function Lock({ x, y, size }: { x: number; y: number; size: number }) {
   return (
     <g transform={`translate(${x} ${y}) scale(${size})`}>
       <circle r="0.95" className="badge" />
-      <rect x="-0.42" y="-0.12" width="0.84" height="0.62" rx="0.1" fill="#1b2433" />
+      <rect x="-0.42" y="-0.12" width="0.84" height="0.62" rx="0.1" fill="var(--on-light-cloth)" />
       <path
         d="M-0.26 -0.1V-0.3A0.26 0.26 0 0 1 0.26 -0.3V-0.1"
         fill="none"
-        stroke="#1b2433"
+        stroke="var(--on-light-cloth)"
         strokeWidth="0.14"
       />
     </g>
@@ -259,7 +259,7 @@ const Threads = memo(function Threads({
     <g pointerEvents="none" className="clashes" stroke="#c33c24" fill="none">
       <path
         d={drawn.side + drawn.corner}
-        stroke="#fbfcfc"
+        stroke="var(--on-dark-cloth)"
         strokeWidth={5}
         vectorEffect="non-scaling-stroke"
       />
@@ -268,7 +268,7 @@ const Threads = memo(function Threads({
       <path
         d={drawn.knots}
         fill="#c33c24"
-        stroke="#fbfcfc"
+        stroke="var(--on-dark-cloth)"
         strokeWidth={1.5}
         vectorEffect="non-scaling-stroke"
       />
@@ -276,7 +276,7 @@ const Threads = memo(function Threads({
         <>
           <path
             d={threadOf(lit, pieces)}
-            stroke="#fbfcfc"
+            stroke="var(--on-dark-cloth)"
             strokeWidth={9}
             vectorEffect="non-scaling-stroke"
           />
@@ -289,7 +289,7 @@ const Threads = memo(function Threads({
           <path
             d={knotOf(lit, pieces, 0.2)}
             fill="#c33c24"
-            stroke="#fbfcfc"
+            stroke="var(--on-dark-cloth)"
             strokeWidth={1.5}
             vectorEffect="non-scaling-stroke"
           />

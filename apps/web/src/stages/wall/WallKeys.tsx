@@ -1,10 +1,11 @@
 import styled from 'styled-components';
 import { Section } from '../../rooms/figures/Section.tsx';
 import { KeyList, keysOf } from '../../rooms/frame/KeysSheet.tsx';
+import { withoutKeys } from '../../design/media.ts';
 
 const Keys = styled.div`
   /* Whoever has fingers only has no keys. */
-  @media (hover: none) and (pointer: coarse) {
+  ${withoutKeys} {
     display: none;
   }
 `;

@@ -45,6 +45,7 @@ import { type Source, type Target, useBlockDrag } from './useBlockDrag.ts';
 import { placeWords, WallBoard } from './WallBoard.tsx';
 import { type ViewId, VIEWS } from './views.tsx';
 import { WallKeys } from './WallKeys.tsx';
+import { narrow } from '../../design/media.ts';
 
 /** What a photo is read with is large, and fetched when one is. */
 const LaidSheet = lazy(async () => ({
@@ -68,9 +69,9 @@ const Hanging = styled.div`
   }
   .tools .said {
     flex: 1 1 200px;
-    font-size: 14px;
+    font-size: var(--size-text);
   }
-  @media (max-width: 760px) {
+  ${narrow} {
     grid-template-rows: auto min(110vw, 60vh) auto;
   }
 `;

@@ -1,2 +1,0 @@
-// What is fetched only where a quilt was changed in two places.
-export { mergePlans, withTheirs } from '@lattice/core';
