@@ -44,7 +44,7 @@ test(`every surface gives the same figures, over ${EVENINGS} evenings`, async ()
     const found = disagreementsIn(await saidOf(evening));
     expect([i + 1, eveningSaid(evening), found]).toEqual([i + 1, eveningSaid(evening), []]);
   }
-}, 180_000);
+});
 
 test('evenings are of every kind: something of all that can happen happens', () => {
   const kinds = new Set<string>();
@@ -68,19 +68,19 @@ describe('a surface at fault is found', () => {
     expect(await disagreeOn(/^to buy/, forgets('step-cut'))).toBe(true);
     expect(await disagreeOn(/^to buy/, forgets('bought'))).toBe(true);
     expect(await disagreeOn(/^steps at the table/, forgets('stash-moved'))).toBe(true);
-  }, 180_000);
+  });
   test('one that tells of another way of sewing than was chosen', async () => {
     const forgets = withFault('paper', ({ plan, log }) => ({ plan, log: without(log, 'sewing-chosen') }));
     expect(await disagreeOn(/^sewn/, forgets)).toBe(true);
     expect(await disagreeOn(/^step \d/, forgets)).toBe(true);
-  }, 120_000);
+  });
   test('one that passes what was planned for what was measured', async () => {
     const forgets = withFault('shelf, record, forecast, scripts', ({ plan, log }) => ({
       plan: { ...plan, measured: [] },
       log,
     }));
     expect(await disagreeOn(/^finished/, forgets)).toBe(true);
-  }, 120_000);
+  });
   test('a drawing, a command, a journal, an answer at the counter', async () => {
     const plans = (name: string, change: (plan: Evening['plan']) => Partial<Evening['plan']>) =>
       withFault(name, ({ plan, log }) => ({ plan: { ...plan, ...change(plan) }, log }));
@@ -104,7 +104,7 @@ describe('a surface at fault is found', () => {
       binding: { ...binding, school: binding.school === 'plus-ten' ? 'plus-twelve' : 'plus-ten' },
     }));
     expect(await disagreeOn(/^binding/, other)).toBe(true);
-  }, 180_000);
+  });
   test('one that is off by one, by an eighth, or by a word', async () => {
     const claims = await claimsOf(eveningOf(3), [surface('screens')]);
     const planted = (change: (claim: Claim) => Claim['value'] | null) =>
@@ -144,4 +144,4 @@ test('what is written on papers stands on them once they are printed', () => {
   );
   // Without papers two evenings have some 450 figures; each line of a paper is two more.
   expect(Number(/(\d+) figures: all agree\./.exec(out)![1])).toBeGreaterThan(700);
-}, 60_000);
+});

@@ -77,7 +77,7 @@ test('backup while it runs, restore when it is stopped, by command; refused in o
   await start();
   expect(await total()).toBe(5);
   expect(await end()).toBe(0);
-}, 120_000);
+});
 
 // The terminal sends Ctrl+C to everything in it, and what started the server passes it on as well.
 test('Ctrl+C, heard twice, is one graceful stop: what is under way is finished, and the log of writes is put away', async () => {
@@ -103,7 +103,7 @@ test('Ctrl+C, heard twice, is one graceful stop: what is under way is finished, 
   if (server.exitCode === null) await once(server, 'exit');
   expect(server.exitCode).toBe(0);
   expect(existsSync(path.join(folder, 'data', 'lattice.sqlite-wal'))).toBe(false);
-}, 60_000);
+});
 
 test('a closed terminal does not kill it, and hanging up stops it as it should', async () => {
   const server = await start();
@@ -111,4 +111,4 @@ test('a closed terminal does not kill it, and hanging up stops it as it should',
   server.stderr!.destroy();
   for (let i = 0; i < 5; i++) expect(await total()).toBe(5);
   expect(await end('SIGHUP')).toBe(0);
-}, 60_000);
+});

@@ -232,7 +232,7 @@ describe('./lattice', () => {
       expect(wrong.stderr.trim()).toMatch(words);
       expect(wrong.stderr.trim().split('\n')).toHaveLength(1);
     }
-  }, 30_000);
+  });
   test('what is missing is named, and all that would be right: the file first', () => {
     expect(lattice('compute').stderr).toBe(
       "lattice: missing required argument 'plan'; known: <plan>, --json.\n",
@@ -240,7 +240,7 @@ describe('./lattice', () => {
     expect(lattice('fit', demo).stderr).toMatch(
       /^lattice: required option '--target <size>' not specified; known: <plan>, --target, --blocks, --sash, --borders, --even, --have, --json\.\n$/,
     );
-  }, 30_000);
+  });
   test('the built command is built anew when a source is newer, and not otherwise', () => {
     const built = path.join(root, 'node_modules/.lattice/cli/lattice.mjs');
     const ask = () => lattice('ask', 'binding', '--width', '36', '--height', '36').stdout;
@@ -251,7 +251,7 @@ describe('./lattice', () => {
     utimesSync(built, new Date(0), new Date(0));
     expect(ask()).toContain('4 strips, 1/3 yd');
     expect(statSync(built).mtimeMs).toBeGreaterThan(fresh - 1);
-  }, 30_000);
+  });
   test('an unknown command is said to be one', () => {
     expect(lattice('knit')).toMatchObject({
       status: 2,

@@ -51,7 +51,7 @@ describe('export', () => {
     }
     expect((await takes({ to: 'svg', what: 'cuts' })).code).toBe(0);
     expect(readdirSync(folder)).toContain('Cot quilt for the corner house cuts.svg');
-  }, 60_000);
+  });
   test('the same day, the same bytes', async () => {
     for (const out of ['a.pdf', 'b.pdf'])
       await takes({ to: 'pdf', what: 'shopping', date: '2026-11-27', out });

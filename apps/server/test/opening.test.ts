@@ -94,7 +94,7 @@ test('a folder is held by one at a time, and free again when that one is gone', 
   expect(() => holdFolder(data)).toThrow(FolderHeld);
   letGo();
   holdFolder(data)();
-}, 20_000);
+});
 
 test('another program’s lock at the start: the shelf opens for reading, says why, and writes once it may', async () => {
   const data = await used();
@@ -125,7 +125,7 @@ test('another program’s lock at the start: the shelf opens for reading, says w
   expect((await ask().post('/api/quilts').send({ plan })).status).toBe(201);
   expect((await ask().get('/api/ready')).status).toBe(200);
   await shelf.close();
-}, 30_000);
+});
 
 test('opened for reading, nothing can be written to it', async () => {
   const data = await used();

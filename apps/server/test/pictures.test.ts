@@ -180,7 +180,8 @@ describe('pictures no quilt names', () => {
 });
 
 describe('the workshop pictures are made in', () => {
-  const shop = new Workshop();
+  // A busy machine is slow, not wrong.
+  const shop = new Workshop(200_000);
   afterAll(() => shop.close());
   const bomb = async () =>
     // Small to send, vast to open: one colour all over, in the newest format.
@@ -202,18 +203,18 @@ describe('the workshop pictures are made in', () => {
     expect(second.status).toBe('fulfilled');
     if (first.status === 'fulfilled')
       expect(await sharp(first.value.bytes).metadata()).toMatchObject({ format: 'webp', width: 480 });
-  }, 60_000);
+  });
   test('killed at its work it says so, and goes on with the next', async () => {
     const photo = await picture().jpeg().toBuffer();
     const making = shop.make(photo);
     (shop as unknown as { maker: { kill(signal: string): void } }).maker.kill('SIGKILL');
     await expect(making).rejects.toMatchObject({ code: 'picture-too-large' });
     expect((await shop.make(photo)).bytes.length).toBeGreaterThan(100);
-  }, 60_000);
+  });
   test('so many wait and no more; who comes after them is asked to come again', async () => {
     const photo = await picture().jpeg().toBuffer();
     const waiting = Array.from({ length: 13 }, () => shop.make(photo));
     await expect((async () => shop.make(photo))()).rejects.toMatchObject({ code: 'busy', status: 503 });
     await Promise.all(waiting);
-  }, 60_000);
+  });
 });

@@ -60,7 +60,7 @@ describe('a new quilt', () => {
     await userEvent.click(screen.getByRole('radio', { name: 'as they are now, seams on' }));
     expect(size()).toBe('401/2×52″');
     await userEvent.click(screen.getByRole('button', { name: 'Lay it out' }));
-    expect(await screen.findByText('opened at setting', {}, { timeout: 5000 })).toBeTruthy();
+    expect(await screen.findByText('opened at setting')).toBeTruthy();
     await waitFor(() => expect(sent?.plan.pile).toHaveLength(12));
     expect(sent!.plan).toMatchObject({ setting: { kind: 'edge-to-edge' }, borders: [{ sides: 3 }] });
   });
@@ -79,7 +79,7 @@ describe('a new quilt', () => {
     await userEvent.type(screen.getByRole('textbox', { name: /^Its height, edge to edge/ }), '78');
     expect(size()).toBe('65×78″');
     await userEvent.keyboard('{Enter}');
-    expect(await screen.findByText('opened at edge', {}, { timeout: 5000 })).toBeTruthy();
+    expect(await screen.findByText('opened at edge')).toBeTruthy();
     await waitFor(() => expect(sent?.plan.setting).toEqual({ kind: 'whole-quilt', width: 65, height: 78 }));
   });
   test('whoever says centimetres has them', async () => {
@@ -115,7 +115,7 @@ describe('spare blocks', () => {
   test('they go to a quilt of their own, with its cloths and their size', async () => {
     const { now } = show(<SpareOffers />, { ...start, pile: blocks(14) });
     await userEvent.click(screen.getByRole('button', { name: 'Begin the next quilt with them' }));
-    await waitFor(() => expect(sent?.plan.pile).toHaveLength(2), { timeout: 5000 });
+    await waitFor(() => expect(sent?.plan.pile).toHaveLength(2));
     expect(sent!.plan).toMatchObject({ block: start.block, grid: { across: 1, down: 2 } });
     expect(now().pile).toHaveLength(12);
   });

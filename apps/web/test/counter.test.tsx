@@ -98,9 +98,7 @@ test('a quilt is made of an answer; out of reach it waits here and goes by itsel
     return answer(201, { id: 'q9', revision: 1, updatedAt: '', plan: sent?.plan });
   });
   // Asked was the quilt's size, 60 × 72; its top is measured raw edge to raw edge, a seam of 1/4 more on every side.
-  await waitFor(() => expect(sent?.plan.setting).toEqual({ kind: 'whole-top', width: 60.5, height: 72.5 }), {
-    timeout: 5000,
-  });
+  await waitFor(() => expect(sent?.plan.setting).toEqual({ kind: 'whole-top', width: 60.5, height: 72.5 }));
 });
 
 test('what was typed goes along to the next question that asks the same', async () => {

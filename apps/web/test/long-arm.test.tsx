@@ -126,7 +126,7 @@ test('booked, kept in the log, and standing until the service has heard that it 
   expect(booking()).not.toBeNull();
   service.down = false;
   // It goes by itself; nobody has to ask again.
-  await screen.findByText('It takes this job', undefined, { timeout: 5000 });
+  await screen.findByText('It takes this job');
   expect(booking()).toBeNull();
   expect(service.bookings).toEqual([]);
 });

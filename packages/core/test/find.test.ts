@@ -86,7 +86,7 @@ describe('the search', () => {
       }),
       { numRuns: 12 },
     );
-  }, 60_000);
+  });
   test('so too as large as the blocks allow', () => {
     fc.assert(
       fc.property(asked, (given) => {
@@ -96,7 +96,7 @@ describe('the search', () => {
       }),
       { numRuns: 8 },
     );
-  }, 60_000);
+  });
   test('so too with only so much cloth in hand', () => {
     fc.assert(
       fc.property(asked, fc.integer({ min: 4, max: 40 }), (given, cloth) => {
@@ -113,7 +113,7 @@ describe('the search', () => {
       }),
       { numRuns: 6 },
     );
-  }, 60_000);
+  });
 
   test('hits the target exactly where the ruler allows', () => {
     // 5 × 6 blocks of 12" and 3" of border all round: sides and ends differ by one block.

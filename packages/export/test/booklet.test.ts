@@ -72,7 +72,7 @@ describe('the booklet', () => {
         ]),
       );
     }
-  }, 60_000);
+  });
   test('letters are embedded, and only those that are used', async () => {
     const bytes = await pdf(demoPlan(), 'shopping');
     const text = Buffer.from(bytes).toString('latin1');
@@ -99,7 +99,7 @@ describe('the booklet', () => {
       for (const { length } of own) expect(Math.abs(length - side)).toBeLessThanOrEqual(4);
       expect(Math.abs(bottom - top - side)).toBeLessThanOrEqual(4);
     }
-  }, 60_000);
+  });
   test('the label for the back is true to size: cut 5 × 4, turned under at 4 1/2 × 3 1/2, its words inside', async () => {
     const out = path.join(folder, 'label.grey');
     const plan = demoPlan('cot-on-point');
@@ -125,7 +125,7 @@ describe('the booklet', () => {
     };
     expect(count(10, 68, 10, 1190)).toBe(0);
     expect(count(90, 1410, 90, 1110)).toBeGreaterThan(1000);
-  }, 60_000);
+  });
   test('the same plan at the same moment is the same file; another moment is another', async () => {
     const plan = demoPlan('harbour-metric');
     const [one, two, later] = await Promise.all([
@@ -155,7 +155,7 @@ describe('the booklet', () => {
       expect(pages[0]!.dark).toBeGreaterThan(100);
       if (name.startsWith('<b>')) expect(pages[0]!.text).toContain('<b>&amp;</b>(\\)');
     }
-  }, 60_000);
+  });
   test('every step of the sewing is told and drawn, and every card of the cutting', async () => {
     const { pages } = rendered(await pdf(demoPlan('cot-on-point'), 'steps'), 40);
     expect(pages.map(({ text }) => text).join(' ')).toMatch(/1\. .*Right sides together/s);

@@ -30,7 +30,7 @@ const NAMES = [...SEEDS.map((seed) => `chance ${seed}`), ...NAMED];
 const photos = new Map<string, Told>();
 beforeAll(() => {
   outside<Told[]>('run.ts', ...NAMES).forEach((told, i) => photos.set(NAMES[i]!, told));
-}, 120_000);
+});
 
 const errors = ({ six, truth }: Told) => six.map((v, i) => Math.abs(v - truth[i]!));
 const at = (list: number[], share: number) =>

@@ -9,7 +9,7 @@ const ASKED = ['potting-shed:1', 'cot-on-point:3'];
 const told = new Map<string, FloorTold>();
 beforeAll(() => {
   outside<FloorTold[]>('run-floor.ts', ...ASKED).forEach((one, i) => told.set(ASKED[i]!, one));
-}, 120_000);
+});
 
 describe.each(ASKED)('a layout read from the floor, %s', (name) => {
   const right = ({ read, truth, looks, alike }: FloorTold) =>

@@ -32,6 +32,9 @@ export class Workshop {
   private idle: NodeJS.Timeout | null = null;
   private number = 0;
 
+  /** @param mostMs how long one picture may take */
+  constructor(private readonly mostMs = MOST_MS) {}
+
   /** @throws Refusal: no picture, too large, too long at it, or too many wait */
   make(file: Buffer): Promise<MadePicture> {
     if (this.waiting.length >= MOST_WAITING)
@@ -58,7 +61,7 @@ export class Workshop {
     }
     this.at = job;
     this.maker ??= this.open();
-    this.limit = setTimeout(() => this.maker?.kill('SIGKILL'), MOST_MS);
+    this.limit = setTimeout(() => this.maker?.kill('SIGKILL'), this.mostMs);
     const order: PictureJob = { number: ++this.number, file: job.file };
     this.maker.send(order, (error) => error && this.failed());
   }
