@@ -2,7 +2,7 @@ import type { PileBlock } from '@lattice/core';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { BlockArt } from '../../rooms/drawing/faces.tsx';
-import type { Source } from './useBlockDrag.ts';
+import type { Source } from './hand.ts';
 
 const Shelf = styled.div`
   display: flex;

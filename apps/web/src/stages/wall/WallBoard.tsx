@@ -16,7 +16,7 @@ import { outlinePath } from '../../rooms/drawing/paths.ts';
 import { Pixel } from '../../rooms/drawing/pixel.ts';
 import { QuiltArt } from '../../rooms/drawing/QuiltArt.tsx';
 import { useRoom } from '../../rooms/drawing/useRoom.ts';
-import type { Source } from './useBlockDrag.ts';
+import type { Source } from './hand.ts';
 import { viewFilter, ViewFilters, type ViewId } from './views.tsx';
 
 const Sheet = styled.svg`

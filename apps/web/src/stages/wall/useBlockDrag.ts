@@ -1,11 +1,7 @@
 import type { PileBlock } from '@lattice/core';
 import { useCallback, useEffect, useRef } from 'react';
 import type { GhostHandle } from './DragGhost.tsx';
-
-/** What is dragged: a place of the wall, or a block from beside it. */
-export type Source = { readonly place: number } | { readonly spare: string };
-/** Where it is dropped. */
-export type Target = { readonly place: number } | 'tray' | null;
+import type { Source, Target } from './hand.ts';
 
 /** Pixels a pointer may tremble before it drags. */
 const TREMBLE = 6;
