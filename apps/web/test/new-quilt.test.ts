@@ -60,7 +60,7 @@ test('a size to reach: asked for at once, whatever was answered before; a bed ha
 test('in the other unit lengths begin anew, what was chosen stays', () => {
   const chosen = {
     ...start,
-    setting: 'straight' as const,
+    setting: 'coped' as const,
     border: 4.5,
     block: 7,
     size: { width: 1, height: 2 },
