@@ -186,7 +186,7 @@ export {
   unitMark,
 } from './length/format.ts';
 export { parseLength } from './length/parse.ts';
-export { limitIn, rulerNearest } from './length/rounding.ts';
+export { limitIn, rulerFine, rulerNearest } from './length/rounding.ts';
 export { atLeast, longer, near, shorter } from './length/tolerance.ts';
 export { convertLength, fromInches, rulerStep, type Unit } from './length/unit.ts';
 export {

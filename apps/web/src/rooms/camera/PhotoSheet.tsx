@@ -6,6 +6,7 @@ import {
   type PileBlock,
   type Plan,
   type Point,
+  rulerFine,
   VERDICT_NAMES,
   verdictOn,
 } from '@lattice/core';
@@ -86,12 +87,6 @@ const PLACES = [
   'Fourth point, bottom left',
 ];
 const CORNERS = ['Top left corner', 'Top right corner', 'Bottom right corner', 'Bottom left corner'];
-/** What a photo is read to: as a tape's marks, a sixteenth of an inch or a millimetre. */
-const asMark = (inches: number, unit: Plan['unit']): number => {
-  const length = fromInches(inches, unit);
-  return unit === 'in' ? Math.round(length * 16) / 16 : Math.round(length * 10) / 10;
-};
-
 interface PhotoSheetProps {
   readonly plan: Plan;
   readonly cut: CutTo;
@@ -322,7 +317,8 @@ function asSizes(
   unit: Plan['unit'],
 ): Required<Pick<PileBlock, 'width' | 'height' | 'edges' | 'diagonals'>> {
   const apart = (a: Point, b: Point) => fromInches(Math.hypot(b.x - a.x, b.y - a.y), unit);
-  const mark = (v: number) => asMark(v, unit);
+  // As a tape's marks.
+  const mark = (inches: number) => rulerFine(unit).apply(fromInches(inches, unit));
   return {
     width: mark(width.middle),
     height: mark(height.middle),

@@ -15,6 +15,7 @@ import { Lengths } from '../../design/Lengths.tsx';
 import { BlockArt } from '../../rooms/drawing/faces.tsx';
 import { LengthCell } from './LengthCell.tsx';
 import { SMALL, small, touch } from '../../design/media.ts';
+import { type BlockChange, type CellAt, EDGES, SIZES, type SizeField } from './sizes.ts';
 
 const Frame = styled.div`
   position: relative;
@@ -176,17 +177,7 @@ const Tick = styled.button`
   }
 `;
 
-/** The sizes a row has, in the order they are typed. */
-export const SIZES = ['width', 'height'] as const;
-export const EDGES = ['top', 'bottom', 'left', 'right'] as const;
 const EDGE_NAMES: Readonly<Record<string, true>> = { top: true, bottom: true, left: true, right: true };
-type SizeField = (typeof SIZES)[number] | (typeof EDGES)[number];
-
-/** Where the cursor is: a block of the pile by its number, and one of its sizes. */
-export interface CellAt {
-  readonly row: number;
-  readonly field: SizeField;
-}
 
 /** What the stage asks of the table. */
 export interface TableHandle {
@@ -201,10 +192,7 @@ interface BlockTableProps {
   readonly seam: number;
   /** Show the sizes at the four edges too. */
   readonly edges: boolean;
-  readonly onChange: (
-    id: string,
-    change: { [K in keyof PileBlock]?: PileBlock[K] | undefined },
-  ) => string | null;
+  readonly onChange: (id: string, change: BlockChange) => string | null;
   readonly onSize: (at: CellAt, value: number | null) => string | null;
   readonly onCell: (at: CellAt) => void;
   readonly onProblem: (problem: string | null) => void;
