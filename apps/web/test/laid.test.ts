@@ -10,6 +10,7 @@ import {
   wallAsRead,
   withWallRead,
 } from '../src/rooms/camera/laid.ts';
+import { othersIn, saysOfRead, toldOf, withChosen } from '../src/rooms/camera/laidRead.ts';
 
 const planOf = (name: string): Plan => {
   const read = readPlanJson(readFileSync(path.resolve(__dirname, `../../../demo/${name}.plan.json`), 'utf8'));
@@ -79,4 +80,50 @@ test('laid edge to edge the blocks touch, where a sash will be between them', ()
   const [apart, next] = laidPlaces(layout, false);
   expect(next!.corners[0]!.x).toBeGreaterThan(apart!.corners[1]!.x);
   expect(hasBetween(laid('swap-edge-to-edge').layout)).toBe(false);
+});
+
+describe('what was read, beside the wall', () => {
+  const now = [{ block: 0, turn: 0 }, { block: 1, turn: 2 }, null, { block: 3, turn: 1 }] as ReturnType<
+    typeof liesNow
+  >;
+  const asNow = readAs(now);
+  const as = (change: Record<number, Partial<(typeof asNow.places)[number]>>) => ({
+    ...asNow,
+    places: asNow.places.map((p, i) => ({ ...p, others: [], ...change[i] })),
+  });
+  test('as on the wall; another block, one rotated, one gone and one more are others', () => {
+    expect([...othersIn(as({}), now)]).toEqual([]);
+    expect(saysOfRead(as({}), new Set())).toBe('It lies as on your wall.');
+    const read = as({ 0: { block: 5 }, 1: { turn: 3 }, 2: { block: 7 }, 3: { block: null } });
+    expect([...othersIn(read, now)]).toEqual([0, 1, 2, 3]);
+    // An empty place has no turn that could differ.
+    expect([...othersIn(as({ 2: { turn: 2 } }), now)]).toEqual([]);
+  });
+  test('what is unsure is told though it is the same, and counted', () => {
+    const read = as({ 1: { block: 4 }, 3: { unsure: true } });
+    const others = othersIn(read, now);
+    expect(toldOf(read, others)).toEqual([1, 3]);
+    expect(saysOfRead(read, others)).toBe('1 of 4 places differ from the wall; 1 to be asked.');
+    expect(saysOfRead({ ...read, unlike: 23 }, others)).toMatch(/^This hardly looks like/);
+  });
+  test('settled by hand: a block lies in one place only, and what lay here is asked about there', () => {
+    const read = withChosen(as({ 0: { unsure: true } }), 0, 3);
+    expect(read.places.map(({ block, unsure }) => [block, unsure])).toEqual([
+      ...[
+        [3, false],
+        [1, false],
+        [null, false],
+        [0, true],
+      ],
+    ]);
+    const none = withChosen(as({ 1: { unsure: true } }), 1, null);
+    expect(none.places.map(({ block, unsure }) => [block, unsure])).toEqual([
+      ...[
+        [0, false],
+        [null, false],
+        [null, false],
+        [3, false],
+      ],
+    ]);
+  });
 });
