@@ -1,108 +1,40 @@
-import type { ListedQuilt, StoredQuilt } from '@lattice/contract';
+import type { ListedQuilt } from '@lattice/contract';
 import type { Stage } from '@lattice/core';
 import { Plus, ShieldCheck, X } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
-import {
-  api,
-  serverError,
-  type ShelfAsked,
-  useRemoveQuiltMutation,
-  useRestoreQuiltMutation,
-  useSaveQuiltMutation,
-  useShelfInfiniteQuery,
-} from '../../sync/api.ts';
-import { useAppDispatch } from '../../sync/thunk.ts';
-import { useAppSelector } from '../../state/hooks.ts';
-import { useSettled } from '../../browser/useSettled.ts';
-import { ThemeButton } from '../frame/ThemeButton.tsx';
-import { freeName } from '../beginning/makeQuilt.ts';
+import { Link } from 'react-router';
 import { useFilesHere } from '../../browser/useFilesHere.ts';
-import { PlanFileButton } from '../beginning/PlanFileButton.tsx';
-import { usePlanFile } from '../beginning/usePlanFile.ts';
+import { useSettled } from '../../browser/useSettled.ts';
 import { Button } from '../../design/controls/Button.tsx';
 import { Landmark } from '../../design/Landmark.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
+import { useAppSelector } from '../../state/hooks.ts';
+import { PlanFileButton } from '../beginning/PlanFileButton.tsx';
+import { usePlanFile } from '../beginning/usePlanFile.ts';
 import { OutboxNote } from '../frame/OutboxNote.tsx';
-import { addQuilt } from '../../sync/newQuilts.ts';
+import { ThemeButton } from '../frame/ThemeButton.tsx';
 import { Fetching } from './Fetching.tsx';
 import { Notice } from './Notice.ts';
 import { Cards, QuiltCard } from './QuiltCard.tsx';
 import { ShelfPage } from './ShelfPage.ts';
 import { ShelfTools } from './ShelfTools.tsx';
+import { type Said, useShelf } from './useShelf.ts';
 
 const TagsSheet = lazy(async () => ({ default: (await import('./TagsSheet.tsx')).TagsSheet }));
 
-/** What of the shelf an address asks for. */
-const askedIn = (params: URLSearchParams): ShelfAsked =>
-  Object.fromEntries(
-    (['words', 'sort', 'stage', 'tag'] as const).flatMap((key) => {
-      const value = params.get(key);
-      return value ? [[key, value]] : [];
-    }),
-  );
+/** So many cards a screen shows at once, or nearly. */
+const IN_SIGHT = 8;
+/** With more than these their number is worth saying. */
+const SOME = 12;
 
 /** The quilts in hand, drawn; and first of all, a new one. */
 export function Shelf() {
-  const [params, setParams] = useSearchParams();
-  const asked = askedIn(params);
-  const narrowed = asked.words !== undefined || asked.stage !== undefined || asked.tag !== undefined;
-  const shelf = useShelfInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
-  const { data, error, isLoading, refetch } = shelf;
-  const quilts = data?.pages.flatMap((page) => page.quilts);
-  const total = data?.pages.at(-1)?.total ?? 0;
-  const tags = data?.pages[0]?.tags ?? [];
-  const { who, readOnly } = useAppSelector((s) => s.house);
-  const looking = who === 'view';
+  const { shelf, quilts, asked, ask, narrowed, total, tags, said, ...does } = useShelf();
+  const looking = useAppSelector((s) => s.house.who === 'view');
   const settled = useSettled();
-  const dispatch = useAppDispatch();
-  const [removeQuilt] = useRemoveQuiltMutation();
-  const [restoreQuilt] = useRestoreQuiltMutation();
-  const [saveQuilt] = useSaveQuiltMutation();
-  const [notice, setNotice] = useState<{ text: string; wrong?: boolean; undo?: () => void } | null>(null);
   const [tagged, setTagged] = useState<ListedQuilt | null>(null);
   const file = usePlanFile();
   useFilesHere(file.open);
-
-  const ask = (change: Partial<ShelfAsked>) =>
-    setParams(
-      (had) => {
-        const next = new URLSearchParams(had);
-        for (const [key, value] of Object.entries(change))
-          if (value === undefined || value === '' || (key === 'sort' && value === 'recent')) next.delete(key);
-          else next.set(key, value);
-        return next;
-      },
-      { replace: true },
-    );
-  const failed = (failure: unknown) => setNotice({ text: serverError(failure).message, wrong: true });
-  const whole = async ({ id, revision }: ListedQuilt): Promise<StoredQuilt> =>
-    (await dispatch(
-      api.endpoints.drawn.initiate({ id, revision }, { subscribe: false }),
-    ).unwrap()) as StoredQuilt;
-  const copy = async (quilt: ListedQuilt) => {
-    const { plan } = await whole(quilt);
-    const taken = quilts?.map(({ card }) => card.title) ?? [];
-    await dispatch(addQuilt({ ...plan, title: freeName(`${plan.title}, copy`.slice(0, 112), taken) }));
-  };
-  const retag = async (quilt: ListedQuilt, next: readonly string[]) => {
-    const { id, revision, plan } = await whole(quilt);
-    await saveQuilt({ id, revision, plan: { ...plan, tags: [...next] } }).unwrap();
-  };
-  const remove = async (quilt: ListedQuilt) => {
-    try {
-      await removeQuilt(quilt.id).unwrap();
-      setNotice({
-        text: `“${quilt.card.title}” is off the shelf.`,
-        undo: () =>
-          void restoreQuilt(quilt.id)
-            .unwrap()
-            .then(() => setNotice(null), failed),
-      });
-    } catch (failure) {
-      failed(failure);
-    }
-  };
   return (
     <ShelfPage>
       <Landmark of="banner">
@@ -129,36 +61,10 @@ export function Shelf() {
             <Button onPress={file.underWay.stop}>Stop</Button>
           </Notice>
         )}
-        {file.problem && (
-          <Notice role="alert" data-wrong>
-            <p>
-              <Lengths text={file.problem} />
-            </p>
-            <Button look="quiet" aria-label="Close this note" onPress={file.clear}>
-              <X size={15} aria-hidden />
-            </Button>
-          </Notice>
-        )}
-        {notice && (
-          <Notice role={notice.wrong ? 'alert' : 'status'} data-wrong={notice.wrong || undefined}>
-            <p>
-              <Lengths text={notice.text} />
-            </p>
-            {notice.undo && <Button onPress={notice.undo}>Put it back</Button>}
-            <Button look="quiet" aria-label="Close this note" onPress={() => setNotice(null)}>
-              <X size={15} aria-hidden />
-            </Button>
-          </Notice>
-        )}
+        {file.problem && <Note said={{ text: file.problem, wrong: true }} onClose={file.clear} />}
+        {said && <Note said={said} onClose={does.unsay} />}
         <OutboxNote />
-        {readOnly !== null && (
-          <Notice role="alert" data-wrong>
-            <p>
-              The shelf is open for reading only: {readOnly}. What you change is kept in this browser until
-              that is mended.
-            </p>
-          </Notice>
-        )}
+        <ReadingOnly />
         <div className="first">
           {!looking && (
             <Link className="new" to="/new">
@@ -168,7 +74,7 @@ export function Shelf() {
           <ShelfTools asked={asked} tags={tags} onAsk={ask} />
         </div>
         <h2>On the shelf{total > SOME ? `, ${total} quilts` : ''}</h2>
-        <Fetching waiting={isLoading} error={error} onAgain={() => void refetch()} />
+        <Fetching waiting={shelf.isLoading} error={shelf.error} onAgain={() => void shelf.refetch()} />
         {quilts?.length === 0 && narrowed && (
           <p role="status">
             No quilt matches.{' '}
@@ -185,9 +91,9 @@ export function Shelf() {
               quilt={quilt}
               tools={settled && !looking}
               first={i < IN_SIGHT}
-              onCopy={() => void copy(quilt).catch(failed)}
+              onCopy={() => does.copy(quilt)}
               onTags={() => setTagged(quilt)}
-              onRemove={() => void remove(quilt)}
+              onRemove={() => does.remove(quilt)}
             />
           ))}
         </Cards>
@@ -210,7 +116,7 @@ export function Shelf() {
               onClose={() => setTagged(null)}
               onKeep={(next) => {
                 setTagged(null);
-                void retag(tagged, next).catch(failed);
+                does.retag(tagged, next);
               }}
             />
           </Suspense>
@@ -220,7 +126,29 @@ export function Shelf() {
   );
 }
 
-/** So many cards a screen shows at once, or nearly. */
-const IN_SIGHT = 8;
-/** With more than these their number is worth saying. */
-const SOME = 12;
+/** What is said of the last thing that was done, to be undone or put away. */
+const Note = ({ said: { text, wrong, undo }, onClose }: { said: Said; onClose: () => void }) => (
+  <Notice role={wrong ? 'alert' : 'status'} data-wrong={wrong || undefined}>
+    <p>
+      <Lengths text={text} />
+    </p>
+    {undo && <Button onPress={undo}>Put it back</Button>}
+    <Button look="quiet" aria-label="Close this note" onPress={onClose}>
+      <X size={15} aria-hidden />
+    </Button>
+  </Notice>
+);
+
+/** That nothing can be written at the moment, and why. */
+function ReadingOnly() {
+  const readOnly = useAppSelector((s) => s.house.readOnly);
+  if (readOnly === null) return null;
+  return (
+    <Notice role="alert" data-wrong>
+      <p>
+        The shelf is open for reading only: {readOnly}. What you change is kept in this browser until that is
+        mended.
+      </p>
+    </Notice>
+  );
+}
