@@ -1,3 +1,5 @@
+import { group } from 'd3-array';
+import { capital } from '../figure/many.ts';
 import { isMeasuredBothWays } from '../border/sizes.ts';
 import type { CutLine } from '../cut/line.ts';
 import { borderIndex } from '../plan/fabric-use.ts';
@@ -46,5 +48,30 @@ export function waitOf(plan: Plan, { role, use }: Pick<CutLine, 'role' | 'use'>)
     round: 2,
     until: 'the quilt is trimmed and measured round',
     risk: 'How far it is round is only known when the quilt is trimmed: cut now, there may be a strip too few or too many.',
+  };
+}
+
+/** Which lines wait until something is measured, and in words what is risked by cutting them now. */
+export interface Waiting {
+  readonly lines: ReadonlySet<string>;
+  readonly says: readonly string[];
+}
+
+/** What of a cloth waits: lines that wait for the same are told in one sentence (rule CU-5). */
+export function waitingOf(
+  plan: Plan,
+  lines: readonly Pick<CutLine, 'id' | 'name' | 'role' | 'use'>[],
+): Waiting {
+  const waits = lines.flatMap((line) => {
+    const wait = waitOf(plan, line);
+    return wait ? [{ line, key: `wait until ${wait.until}: ${wait.risk}` }] : [];
+  });
+  const told = group(waits, ({ key }) => key);
+  return {
+    lines: new Set(waits.map(({ line }) => line.id)),
+    says: [...told].map(([says, those]) => {
+      const names = those.map(({ line }) => line.name.toLowerCase()).join(', ');
+      return `${capital(names)} ${says}`;
+    }),
   };
 }

@@ -3,6 +3,7 @@ import { squaredAgain } from '../cutting/squared.ts';
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit } from '../length/format.ts';
 import { TOLERANCE } from '../length/tolerance.ts';
+import type { Unit } from '../length/unit.ts';
 import { boughtIn } from '../log/bought.ts';
 import { type CutRecord, cutRecord } from '../log/cut-record.ts';
 import type { LogEntry } from '../log/entry.ts';
@@ -151,3 +152,12 @@ function mostThatFits(strips: readonly number[], length: number): HeldStrips {
   }
   return greatest([...sums.values()], (a, b) => ascending(a.length, b.length))!;
 }
+
+/** That what is in the house is not enough for all of it, and what to buy; null where it is, or where none is there. */
+export const shortSays = (
+  { have, settled, inAll, buy }: Pick<ToBuy, 'have' | 'settled' | 'inAll' | 'buy'>,
+  unit: Unit,
+): string | null =>
+  have === null || settled !== null
+    ? null
+    : `This takes ${formatWithUnit(inAll, unit)} and you have ${formatWithUnit(have, unit)}. Buy ${buy.text} more, or see what else could be done.`;

@@ -22,7 +22,6 @@ export interface OnDesk {
 /** Photos one after another: the first lies on the desk, the others wait. */
 export function usePhotos() {
   const desk = useRef<PhotoDesk | null>(null);
-  const [waiting, setWaiting] = useState<readonly File[]>([]);
   const [on, setOn] = useState<OnDesk | null>(null);
   useEffect(
     () => () => {
@@ -74,6 +73,26 @@ export function usePhotos() {
     [ask, measure],
   );
 
+  /** Moves a corner of the block, in inches on the table: the lengths follow at once. */
+  const move = useCallback((corner: number, to: Point) => {
+    setOn((had) => {
+      if (!had?.measured) return had;
+      const places = had.measured.places.map((p, k) => (k === corner ? to : p));
+      return {
+        ...had,
+        moved: true,
+        measured: { ...had.measured, places, six: sixLengths(places), skew: offSquareBy(places) },
+      };
+    });
+  }, []);
+
+  const clear = useCallback(() => setOn(null), []);
+  return { on, ask, measure, move, ...useRow(open, clear) };
+}
+
+/** Photos that wait their turn: the first is opened at once, the others one after another. */
+function useRow(open: (file: File, asked: PhotoAsked | null) => Promise<void>, clear: () => void) {
+  const [waiting, setWaiting] = useState<readonly File[]>([]);
   const take = useCallback(
     async (files: FileList | readonly File[] | null, asked: PhotoAsked | null) => {
       const [first, ...rest] = files ? [...files] : [];
@@ -90,25 +109,11 @@ export function usePhotos() {
       const [first, ...rest] = waiting;
       setWaiting(rest);
       if (first) await open(first, asked);
-      else setOn(null);
+      else clear();
     },
-    [waiting, open],
+    [waiting, open, clear],
   );
-
-  /** Moves a corner of the block, in inches on the table: the lengths follow at once. */
-  const move = useCallback((corner: number, to: Point) => {
-    setOn((had) => {
-      if (!had?.measured) return had;
-      const places = had.measured.places.map((p, k) => (k === corner ? to : p));
-      return {
-        ...had,
-        moved: true,
-        measured: { ...had.measured, places, six: sixLengths(places), skew: offSquareBy(places) },
-      };
-    });
-  }, []);
-
-  return { on, waiting: waiting.length, ask, take, next, measure, move };
+  return { waiting: waiting.length, take, next };
 }
 
 const NOTHING_YET: OnDesk = {

@@ -13,6 +13,8 @@ import {
 import type { Dimension } from '../../rooms/drawing/Dimensions.tsx';
 
 const at = (x: number, y: number) => ({ x, y });
+/** How a length is written beside its line. */
+type Show = (value: number) => string;
 
 /** What is measured on the close-up of a left corner, from the top's finished corner, into the quilt. */
 export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimension[] {
@@ -22,66 +24,13 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
     Math.abs(value) < 1 ? formatFine(value, unit) : formatWithUnit(value, unit);
   const {
     binding,
-    flange,
     points,
     outline: { scallops },
   } = edge;
   const bound = binding?.seam ?? 0;
-  const { shape, radius, cutOut } = plan.edge;
   const lengths: Dimension[] = [];
-  if (binding) {
-    // Across the left side; of a scallop, down from its top.
-    const level = scallops?.across && scallops.sides.includes(cornerShown(plan).end) ? scallops.across : null;
-    const top = level ? (scallops!.corner?.inset ?? 0) + level.width / 2 : reach * 0.62;
-    const shows = (name: string, from: number, wide: number, down: number): Dimension =>
-      scallops
-        ? {
-            from: at(top, from - over),
-            to: at(top, from + wide - over),
-            text: `${name} ${show(wide)}`,
-            beside: 'right',
-          }
-        : {
-            from: at(from - over, reach * down),
-            to: at(from + wide - over, reach * down),
-            text: `${name} ${show(wide)}`,
-            beside: 'right',
-          };
-    lengths.push(shows('binding', 0, bound, 0.86));
-    if (plan.binding.flange)
-      lengths.push(
-        scallops
-          ? { ...shows('flange', bound, plan.binding.flange.visible, 0), beside: 'below' }
-          : shows('flange', bound, plan.binding.flange.visible, 0.74),
-      );
-    if (flange) lengths.push(shows('flange', bound, flange.visible, 0.62));
-  }
-  if (shape === 'rounded')
-    lengths.push({
-      from: at(radius, radius),
-      to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)),
-      text: `radius ${show(radius)}`,
-    });
-  if (shape === 'posts')
-    lengths.push(
-      {
-        from: at(0, cutOut.down * 0.5),
-        to: at(cutOut.across, cutOut.down * 0.5),
-        text: `cut out ${show(cutOut.across)}`,
-      },
-      {
-        from: at(cutOut.across * 0.5, 0),
-        to: at(cutOut.across * 0.5, cutOut.down),
-        text: show(cutOut.down),
-        beside: 'right',
-      },
-    );
-  if (shape === 'clipped')
-    lengths.push({
-      from: at(0, reach * 0.02),
-      to: at(radius, reach * 0.02),
-      text: `cut off ${show(radius)}`,
-    });
+  if (binding) lengths.push(...bindingLengths(plan, edge, reach, show));
+  lengths.push(...cutLengths(plan, reach, show));
   if (scallops) {
     lengths.push(
       ...scallopLengths(
@@ -108,6 +57,76 @@ export function cornerLengths(plan: Plan, { edge }: Quilt, reach: number): Dimen
   return points ? [...lengths, ...pointLengths(plan, points, show)] : lengths;
 }
 
+/** How wide the binding lies, and a flange in it: across the left side; of a scallop, down from its top. */
+function bindingLengths(plan: Plan, edge: Quilt['edge'], reach: number, show: Show): Dimension[] {
+  const over = edgeBeyond(plan);
+  const {
+    binding,
+    flange,
+    outline: { scallops },
+  } = edge;
+  const bound = binding?.seam ?? 0;
+  const lengths: Dimension[] = [];
+  const level = scallops?.across && scallops.sides.includes(cornerShown(plan).end) ? scallops.across : null;
+  const top = level ? (scallops!.corner?.inset ?? 0) + level.width / 2 : reach * 0.62;
+  const shows = (name: string, from: number, wide: number, down: number): Dimension =>
+    scallops
+      ? {
+          from: at(top, from - over),
+          to: at(top, from + wide - over),
+          text: `${name} ${show(wide)}`,
+          beside: 'right',
+        }
+      : {
+          from: at(from - over, reach * down),
+          to: at(from + wide - over, reach * down),
+          text: `${name} ${show(wide)}`,
+          beside: 'right',
+        };
+  lengths.push(shows('binding', 0, bound, 0.86));
+  if (plan.binding.flange)
+    lengths.push(
+      scallops
+        ? { ...shows('flange', bound, plan.binding.flange.visible, 0), beside: 'below' }
+        : shows('flange', bound, plan.binding.flange.visible, 0.74),
+    );
+  if (flange) lengths.push(shows('flange', bound, flange.visible, 0.62));
+  return lengths;
+}
+
+/** What the corners are cut by. */
+function cutLengths(plan: Plan, reach: number, show: Show): Dimension[] {
+  const { shape, radius, cutOut } = plan.edge;
+  const lengths: Dimension[] = [];
+  if (shape === 'rounded')
+    lengths.push({
+      from: at(radius, radius),
+      to: at(radius * (1 - Math.SQRT1_2), radius * (1 - Math.SQRT1_2)),
+      text: `radius ${show(radius)}`,
+    });
+  if (shape === 'posts')
+    lengths.push(
+      {
+        from: at(0, cutOut.down * 0.5),
+        to: at(cutOut.across, cutOut.down * 0.5),
+        text: `cut out ${show(cutOut.across)}`,
+      },
+      {
+        from: at(cutOut.across * 0.5, 0),
+        to: at(cutOut.across * 0.5, cutOut.down),
+        text: show(cutOut.down),
+        beside: 'right',
+      },
+    );
+  if (shape === 'clipped')
+    lengths.push({
+      from: at(0, reach * 0.02),
+      to: at(radius, reach * 0.02),
+      text: `cut off ${show(radius)}`,
+    });
+  return lengths;
+}
+
 /** Where the scallop's width is written: below its valley and the binding. */
 const depthRoom = (bound: number, reach: number): number => bound + reach * 0.08;
 
@@ -116,7 +135,7 @@ function scallopLengths(
   { corner, across, down, depth }: Scallops,
   level: boolean,
   room: number,
-  show: (value: number) => string,
+  show: Show,
 ): Dimension[] {
   const from = corner?.inset ?? 0;
   if (level && across) {
@@ -159,7 +178,7 @@ export function cornerShown({ edge }: Plan): {
   };
 }
 
-function pointLengths(plan: Plan, points: EdgePoints, show: (value: number) => string): Dimension[] {
+function pointLengths(plan: Plan, points: EdgePoints, show: Show): Dimension[] {
   const square = points.strip?.cutEvery.across.value ?? plan.edge.points.square;
   const half = pointBase(square, plan.seam) / 2;
   const [one, two] = points.across.middles as [number, number];
