@@ -24,6 +24,8 @@ test('after a block comes the next that is not measured, else the next; after th
   expect(pile.map((b) => blockAfter(pile, b))).toEqual(['c', 'c', 'd', null]);
 });
 
+const a4 = { kind: 'a4', sides: [12, 9] } as const;
+
 test('four places are of the block where its squares were seen, else of what it is measured by', () => {
   const seen = desk({ refused: 'no-block', asked: { reference: 'letter' } as never });
   expect([pointsAtBlock(seen), pointsAtBlock(desk({ refused: 'no-block' })), pointsAtBlock(null)]).toEqual([
@@ -31,9 +33,10 @@ test('four places are of the block where its squares were seen, else of what it 
     false,
     false,
   ]);
-  expect(askedByPoints(seen, { kind: 'a4' }, four)).toEqual({ reference: 'letter', blockCorners: four });
-  expect(askedByPoints(null, { kind: 'a4' }, four)).not.toHaveProperty('rectangle');
-  expect(askedByPoints(null, { kind: 'a4' }, four).referenceCorners).toBe(four);
+  expect(askedByPoints(seen, a4, four)).toEqual({ reference: 'letter', blockCorners: four });
+  expect(askedByPoints(null, a4, four)).not.toHaveProperty('rectangle');
+  expect(askedByPoints(null, a4, four).referenceCorners).toBe(four);
+  expect(askedByPoints(null, { ...a4, kind: 'places' }, four)).toMatchObject({ rectangle: a4.sides });
 });
 
 test('places begin so far in from the rim, from the top left round', () =>
