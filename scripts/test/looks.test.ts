@@ -55,3 +55,9 @@ test('every size of letters that is used is on the scale, and every one of the s
   );
   expect([...used].sort()).toEqual([...scale].sort());
 });
+
+test('what is near, more or longer is asked of length/tolerance.ts: no bound of one’s own in the core', () => {
+  const own = (file: string) =>
+    /\b1e-(6|9)\b/.test(readFileSync(file, 'utf8')) && !file.endsWith('length/tolerance.ts');
+  expect(sourcesIn('packages/core/src').filter(own)).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import { formatLength, formatWithUnit } from '../length/format.ts';
-import { near } from '../length/tolerance.ts';
+import { near, shorter } from '../length/tolerance.ts';
 import { limitIn, rulerUp } from '../length/rounding.ts';
 import type { Unit } from '../length/unit.ts';
 import type { BlockMeasure } from './measure.ts';
@@ -32,7 +32,7 @@ function showsSays({ sides, ends }: Coping['shows'], unit: Unit): string {
     ? `${show(sides)} of it will show all round`
     : `${show(sides)} of it will show at the sides, ${show(ends)} at top and bottom`;
   const least = Math.min(...[sides, ends].filter((width) => width > 0));
-  return least < limitIn(SLIVER_INCHES, unit) - 1e-9
+  return shorter(least, limitIn(SLIVER_INCHES, unit))
     ? `${said}: a sliver. Remaking the block, or framing every block alike, looks better.`
     : `${said}.`;
 }

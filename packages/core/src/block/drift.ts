@@ -5,7 +5,7 @@ import { layOut } from '../layout/lay-out.ts';
 import { withLengths } from '../setting/registry.ts';
 import type { Plan } from '../plan/shape.ts';
 import { mostSeams, type SeamsCrossed } from './seams-crossed.ts';
-import { EASE_INCHES } from './verdict.ts';
+import { EASE_INCHES } from '../length/ease.ts';
 
 /** What a seam test found, and what it does to this quilt. */
 export interface Drift {

@@ -1,6 +1,6 @@
 import type { Piece } from '../piece/piece.ts';
 import type { Point } from '../geometry/point.ts';
-import { near } from '../length/tolerance.ts';
+import { more, near } from '../length/tolerance.ts';
 
 /** Seams a straight line across a quilt crosses: those at right angles to it, and those that slant at 45°. */
 export interface SeamsCrossed {
@@ -31,7 +31,7 @@ export function seamsOn(pieces: readonly Pick<Piece, 'outline'>[], along: Point)
   const outlines = pieces.map(({ outline }) => outline.map(turn));
   return linesBetween(outlines)
     .map((y) => crossedAt(outlines, y))
-    .reduce((most, crossed) => (taken(crossed) > taken(most) + 1e-9 ? crossed : most), []);
+    .reduce((most, crossed) => (more(taken(crossed), taken(most)) ? crossed : most), []);
 }
 
 /** What the seams on a line take of it, each as a share of twice the difference. */

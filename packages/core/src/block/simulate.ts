@@ -1,6 +1,7 @@
 import { deviation as deviationOf, mean as meanOf, sum } from 'd3-array';
 import { randomNormal } from 'd3-random';
 import type { Random } from '../random/random.ts';
+import { NOISE } from '../length/tolerance.ts';
 
 /** How evenly somebody cuts and sews, as standard deviations, and how many of each there are along a row. */
 export interface RowScatter {
@@ -52,7 +53,7 @@ export function simulateRow(scatter: RowScatter, tolerance: number, runs: number
   const deviation = deviationOf(off) ?? 0;
   const within = sum(off, (v) => (Math.abs(v) <= tolerance ? 1 : 0)) / runs;
   const [from, to] = [off[0]!, off[runs - 1]!];
-  const step = Math.max((to - from) / CLASSES, 1e-9);
+  const step = Math.max((to - from) / CLASSES, NOISE);
   const counts = Array.from({ length: CLASSES }, () => 0);
   for (const v of off) counts[Math.min(CLASSES - 1, Math.floor((v - from) / step))]!++;
   return {

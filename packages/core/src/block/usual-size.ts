@@ -4,7 +4,8 @@ import { fromInches, type Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
 import { type BlockMeasure, measureOf } from './measure.ts';
-import { type CutTo, EASE_INCHES } from './verdict.ts';
+import type { CutTo } from './verdict.ts';
+import { EASE_INCHES } from '../length/ease.ts';
 
 /** Remaking one in ten is less than trimming the other nine; one can always be asked for (common practice: one outlier → remake it). */
 const MOST_REMADE = 1 / 10;

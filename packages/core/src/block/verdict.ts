@@ -4,11 +4,7 @@ import { fromInches, type Unit } from '../length/unit.ts';
 import type { PileBlock } from '../plan/shape.ts';
 import { copingFor } from './coping.ts';
 import { measureOf } from './measure.ts';
-
-/** A difference up to about 1/8" can be eased in (rule BL-1). */
-export const EASE_INCHES = 1 / 8;
-/** A difference a tape cannot be trusted on: 1/16" (from memory). */
-const TRUE_BLOCK_INCHES = 1 / 16;
+import { EASE_INCHES, TRUE_INCHES } from '../length/ease.ts';
 
 /** A size blocks are cut to. */
 export interface CutTo {
@@ -47,7 +43,7 @@ export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number
   const none = { offSides: 0, offEnds: 0, pointsLost: false };
   if (!measure) return { kind: 'unmeasured', ...none, text: 'Measure it both ways.' };
   const ease = fromInches(EASE_INCHES, unit) + TOLERANCE;
-  const exact = fromInches(TRUE_BLOCK_INCHES, unit) + TOLERANCE;
+  const exact = fromInches(TRUE_INCHES, unit) + TOLERANCE;
   const show = (v: number) => formatWithUnit(v, unit);
   if (measure.skew > ease) {
     return {

@@ -1,7 +1,7 @@
 import { type Figure, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWorking } from '../length/format.ts';
 import { isOnRuler, limitIn } from '../length/rounding.ts';
-import { near } from '../length/tolerance.ts';
+import { howManyCover, near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { isPieced } from './border.ts';
 import { piecedRepeat } from './pieced/fit.ts';
@@ -73,7 +73,7 @@ export function spacerFits(plan: Plan, sizes: readonly TopSize[], index: number)
   const least = limitIn(LEAST_INCHES, unit);
   const widths = (size: number, more: number, now: number, which: string) => {
     const base = size + more;
-    const first = Math.ceil((base + 2 * least) / repeat - 1e-9);
+    const first = howManyCover(base + 2 * least, repeat);
     const nearest = Math.max(first, Math.round((base + 2 * now) / repeat));
     return [nearest, nearest + 1, nearest - 1]
       .filter((count) => count >= first)

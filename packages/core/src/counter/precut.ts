@@ -5,6 +5,7 @@ import { mostAlike } from '../placing/most-alike.ts';
 import type { Plan } from '../plan/shape.ts';
 import { USUAL } from '../usual/lengths.ts';
 import { blankQuilt, lengthIn, type Question, type Topic, wrongFlag } from './topic.ts';
+import { howManyFit } from '../length/tolerance.ts';
 
 const precutIn = ({ given }: Question) => PRECUTS[given['of'] as PrecutId];
 
@@ -43,10 +44,7 @@ export const precut: Topic = {
     const wanted = given['pieces'] as number;
     const needed = Math.ceil(wanted / count);
     const used = (count * piece.width * piece.height) / (width * height);
-    const [columns, rows] = [
-      Math.floor(width / piece.width + 1e-9),
-      Math.floor(height / piece.height + 1e-9),
-    ];
+    const [columns, rows] = [howManyFit(width, piece.width), howManyFit(height, piece.height)];
     const lie =
       turned === 0
         ? `${columns} × ${rows} = ${count}`

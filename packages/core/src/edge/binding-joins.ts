@@ -1,4 +1,4 @@
-import { shorter } from '../length/tolerance.ts';
+import { longer, shorter, TOLERANCE } from '../length/tolerance.ts';
 import { ascending, bisectLeft, min } from 'd3-array';
 import { middlesOf } from '../strip/joins.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
@@ -88,7 +88,7 @@ export function bestStart(outline: EdgeOutline, joined: Joined, around: number, 
   const step = fromInches(STEP_INCHES, unit);
   const enough = fromInches(FAR_ENOUGH_INCHES, unit);
   const [a, b] = bottomSide(outline).span;
-  const [left, right] = [pointAt(outline, b - 1e-9).x, pointAt(outline, a + 1e-9).x];
+  const [left, right] = [pointAt(outline, b - TOLERANCE).x, pointAt(outline, a + TOLERANCE).x];
   const middle = (left + right) / 2;
   const turns = turnsInOrder(outline);
   const placesFrom = placesAlong(outline, joined, around);
@@ -100,7 +100,7 @@ export function bestStart(outline: EdgeOutline, joined: Joined, around: number, 
     if (start < left || start > right) continue;
     const clears = placesFrom(start).map((along) => clearOf(turns, outline.length, along));
     const clear = min(clears) ?? Infinity;
-    if (clear > best.clear + 1e-9) best = { start, clear };
+    if (longer(clear, best.clear)) best = { start, clear };
   }
   return joinsFrom(outline, joined, best.start, around);
 }

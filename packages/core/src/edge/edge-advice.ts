@@ -1,4 +1,4 @@
-import { TOLERANCE, shorter, longer } from '../length/tolerance.ts';
+import { atLeast, longer, shorter, TOLERANCE } from '../length/tolerance.ts';
 import { fromInches } from '../length/unit.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Plan } from '../plan/shape.ts';
@@ -53,7 +53,7 @@ function grainAdvice({ edge: { shape, scallop }, binding: { grain }, unit }: Pla
   const onBias = grain !== 'straight';
   if (curved === onBias) return [];
   if (onBias) return [said('binding.grain', words.biasOnStraight)];
-  const gentle = shape === 'scalloped' && scallop.depth <= GENTLE * scallop.width + 1e-9;
+  const gentle = shape === 'scalloped' && atLeast(GENTLE * scallop.width, scallop.depth);
   return [said('binding.grain', gentle ? words.gentleCurve : words.curve)];
 }
 
@@ -118,7 +118,7 @@ function pointsAdvice({ edge, seam, unit }: Plan, { across, down, strip }: EdgeP
   const found: Problem[] = [];
   if (shorter(least, 0)) found.push(said('edge.points.overlap', words.pointsApart(-least)));
   else if (longer(widest, 0)) found.push(said('edge.points.overlap', words.pointsGape(widest, 2 * seam)));
-  if (strip === null && closest > edge.points.square / 2 + 1e-6)
+  if (strip === null && longer(closest, edge.points.square / 2))
     found.push(said('edge.points.spread', words.lastPointsCrowd));
   return found;
 }

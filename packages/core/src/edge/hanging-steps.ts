@@ -4,6 +4,7 @@ import { ofUnit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import type { EdgeStep } from './finish/finish.ts';
 import { type Hanging, hem } from './hanging.ts';
+import { shorter } from '../length/tolerance.ts';
 
 /** How it is sewn on: caught by a binding's seam, or by hand when the edge is closed. */
 export function hangingSteps({ as }: Hanging, { unit, hanging, edge }: Plan): EdgeStep[] {
@@ -39,7 +40,7 @@ export function hangingSteps({ as }: Hanging, { unit, hanging, edge }: Plan): Ed
       ],
       wrong: [
         'A stitch that comes through is seen on the front.',
-        ...(hanging.depth < ofUnit(unit, 4, 10) - 1e-9
+        ...(shorter(hanging.depth, ofUnit(unit, 4, 10))
           ? [
               `Shows ask for ${show(ofUnit(unit, 4, 10))}: one ${show(hanging.depth)} deep may not take their rod.`,
             ]

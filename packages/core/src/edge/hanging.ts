@@ -4,6 +4,7 @@ import { countOf, lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
 import { ofUnit, type Unit } from '../length/unit.ts';
 import type { FinishLine } from './finish/finish.ts';
+import { longer } from '../length/tolerance.ts';
 
 /** Where something lies on the back, in the quilt's own lengths from its top left corner as the front is seen. */
 interface OnBack {
@@ -47,7 +48,7 @@ export function planHanging(wish: HangingWish): Hanging {
 /** A tube of cloth along the top of the back: cut twice its depth and two seams, hemmed at both ends. */
 function sleeve({ width, depth, seam, fabric, unit }: HangingWish): Hanging {
   const show = (v: number) => formatWorking(v, unit);
-  const two = width > oneSleeve(unit) + 1e-9;
+  const two = longer(width, oneSleeve(unit));
   const whole = width - shorter(unit);
   const reach = two ? (whole - between(unit)) / 2 : whole;
   const cutWidth = lengthOf(

@@ -1,4 +1,4 @@
-import { near } from '../length/tolerance.ts';
+import { longer, near } from '../length/tolerance.ts';
 import { sum } from 'd3-array';
 import type { Path } from '../geometry/path.ts';
 import { at, type Point } from '../geometry/point.ts';
@@ -91,7 +91,7 @@ export function edgeOutline(
     const local = scallops
       ? scalloped(long, scallops, side)
       : plain(long, shaped[(i + 3) % 4]! ? own : 0, shaped[i]! ? [own, next] : null, form.shape);
-    return local.map((run) => placed(run, i, width, height)).filter((run) => run.length > 1e-9);
+    return local.map((run) => placed(run, i, width, height)).filter((run) => longer(run.length, 0));
   });
   return {
     width,

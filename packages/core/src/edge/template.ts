@@ -2,6 +2,7 @@ import type { Path } from '../geometry/path.ts';
 import { formatFine, formatWithUnit } from '../length/format.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { ScallopCorner, Scallops, SideScallops } from './scallops.ts';
+import { howManyCover } from '../length/tolerance.ts';
 
 /** A shape to cut out of card, true to size: its outline from its top left corner. */
 export interface Template {
@@ -141,8 +142,8 @@ function cornerTemplate({ radius, inset }: ScallopCorner, depth: number, many: s
 /** The sheets a template is printed on, row by row, all alike; one where it fits. They are taped edge to edge. */
 export function sheetsOf({ width, height }: Pick<Template, 'width' | 'height'>, unit: Unit): Sheet[] {
   const [columns, rows] = [
-    Math.ceil(width / fromInches(SHEET_INCHES.width, unit) - 1e-9),
-    Math.ceil(height / fromInches(SHEET_INCHES.height, unit) - 1e-9),
+    howManyCover(width, fromInches(SHEET_INCHES.width, unit)),
+    howManyCover(height, fromInches(SHEET_INCHES.height, unit)),
   ];
   const sheet = { width: width / columns, height: height / rows };
   return Array.from({ length: columns * rows }, (_, i) => ({

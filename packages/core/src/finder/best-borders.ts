@@ -56,8 +56,8 @@ export function bestBorders(
     const wide = Math.min(block.width, block.height) / WIDEST_SHARE[request.borders.count]!;
     const breaks = (missing: number | null) => {
       const at = [wide, ...(missing === null ? [] : [missing / 2])].flatMap((width) => [
-        Math.floor(width / step + 1e-9),
-        Math.ceil(width / step - 1e-9),
+        howManyFit(width, step),
+        howManyCover(width, step),
       ]);
       return [...new Set([least, most, ...at].map((s) => Math.min(most, Math.max(least, s))))];
     };

@@ -1,7 +1,7 @@
 import { sum } from 'd3-array';
 import { RANGES } from '../soundness/ranges.ts';
 import { mostIn } from '../length/rounding.ts';
-import { atLeast, near } from '../length/tolerance.ts';
+import { atLeast, howManyCover, howManyFit, near } from '../length/tolerance.ts';
 import type { Plan } from '../plan/shape.ts';
 import { lengthsOf, settingOf, type SettingOptions } from '../setting/registry.ts';
 import type { SettingField } from '../setting/setting.ts';
@@ -222,12 +222,7 @@ function optionsOf(fields: readonly SettingField[], start: SettingOptions): Sett
 /** Sashes and floats in range, on the ruler, least first; one, of no matter what, where a setting has neither. */
 function lengthsFor(has: Shape['has'], { sash, float }: FitRequest, step: number): Lengths[] {
   const marks = (tried: boolean, { least, most }: { least: number; most: number }) =>
-    tried
-      ? Array.from(
-          { length: Math.max(0, Math.floor((most - least) / step + 1e-9)) + 1 },
-          (_, i) => least + i * step,
-        )
-      : [0];
+    tried ? Array.from({ length: howManyFit(most - least, step) + 1 }, (_, i) => least + i * step) : [0];
   const floats = marks(has.float, float);
   return marks(has.sash, sash).flatMap((s) => floats.map((f) => ({ sash: s, float: f })));
 }
@@ -273,7 +268,7 @@ export function splitBorders(total: BorderTotal, count: number, step: number, le
 /** One total as so many widths that never narrow outward; null when there is not room. */
 function split(total: number, borders: number, step: number, least: number): number[] | null {
   const steps = Math.round(total / step);
-  const leastSteps = Math.max(1, Math.ceil(least / step - 1e-9));
+  const leastSteps = Math.max(1, howManyCover(least, step));
   const whole = 2 ** borders - 1;
   const inner = Array.from({ length: borders - 1 }, (_, i) =>
     Math.max(leastSteps, Math.round((steps * 2 ** i) / whole)),

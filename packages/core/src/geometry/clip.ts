@@ -1,5 +1,5 @@
 import type { Point } from './point.ts';
-import { near } from '../length/tolerance.ts';
+import { near, NOISE } from '../length/tolerance.ts';
 
 /** The side of a line where `x·px + y·py ≥ least`. */
 export interface HalfPlane {
@@ -7,9 +7,6 @@ export interface HalfPlane {
   readonly y: number;
   readonly least: number;
 }
-
-/** Far below a length that shows, far above the noise of a sum. */
-const NOISE = 1e-9;
 
 /** What is left of a convex outline on the kept side of every line. */
 export function clipped(outline: readonly Point[], cuts: readonly HalfPlane[]): readonly Point[] {

@@ -1,6 +1,6 @@
 import { lengthOf } from '../figure/figure.ts';
 import { formatExact, formatWithUnit, formatWorking } from '../length/format.ts';
-import { atLeast } from '../length/tolerance.ts';
+import { atLeast, shorter } from '../length/tolerance.ts';
 import type { BackingOption, BackingWish, Cloth } from './backing-option.ts';
 import { coverWith, type PanelCloth } from './panels.ts';
 import { slabsOf, turned } from './slabs.ts';
@@ -34,7 +34,7 @@ export function panelWays(reach: Size, cloth: PanelCloth, wish: BackingWish): Ba
   );
   if (!ways.every((o) => o.seams === 'none')) return ways;
   // A second way without a seam only turns the same single width round; it tells the quilter nothing.
-  return [ways.reduce((a, b) => (b.fabric.value < a.fabric.value - 1e-9 ? b : a))];
+  return [ways.reduce((a, b) => (shorter(b.fabric.value, a.fabric.value) ? b : a))];
 }
 
 function panelWay(

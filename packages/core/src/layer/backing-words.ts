@@ -1,7 +1,7 @@
 import { SEAM_NAMES } from '../choice/layers.ts';
 import { formatWithUnit } from '../length/format.ts';
 import { rulerStepDown } from '../length/rounding.ts';
-import { near, shorter } from '../length/tolerance.ts';
+import { atLeast, more, near, shorter } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { BackingOption, BackingWish } from './backing-option.ts';
 import { seamsOf, spanFor } from './backing-ways.ts';
@@ -15,7 +15,7 @@ export function reasonFor([best, ...rest]: readonly [BackingOption, ...BackingOp
   const next = rest.find((o) => o.way !== 'stripe');
   const plain = rest.some((o) => o.way === 'stripe') ? ' without a stripe' : '';
   if (!next) return `The only way there is${plain}.`;
-  if (best.cost && next.cost && best.cost.value < next.cost.value - 1e-9)
+  if (best.cost && next.cost && more(next.cost.value, best.cost.value))
     return `It costs least${plain}: ${best.cost.value.toFixed(2)}, and the next ${next.cost.value.toFixed(2)}.`;
   if (near(best.area, next.area))
     return best.slabs.length < next.slabs.length
@@ -42,7 +42,7 @@ export function stripeSaves(best: BackingOption, stripe: BackingOption | undefin
   // One width that is enough has no panel to save; under a tenth less cloth is not worth a seam more (from memory).
   if (!stripe || best.way === 'wide' || best.panels < 2) return [];
   if (best.cost && stripe.cost)
-    return stripe.cost.value < best.cost.value - 1e-9
+    return more(best.cost.value, stripe.cost.value)
       ? [
           `With a stripe between the panels it costs ${(best.cost.value - stripe.cost.value).toFixed(2)} less.`,
         ]
@@ -74,7 +74,7 @@ export function smallerOverhang(
     const over = rulerStepDown(cloth.unit).apply(Math.min(overhang, reached));
     const length = fewer * (span.height + 2 * over);
     const tooLittle = shorter(over, fromInches(LEAST_OVERHANG_INCHES, cloth.unit));
-    if (tooLittle || length > taken - 1e-6) return [];
+    if (tooLittle || atLeast(length, taken)) return [];
     const what = fewer === 1 ? 'one width' : `${fewer} panels with ${SEAM_NAMES[seams]}`;
     const saved = show(taken - length);
     return [

@@ -5,6 +5,7 @@ import { rulerNearest } from '../length/rounding.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Plan } from '../plan/shape.ts';
 import { settingOf } from '../setting/registry.ts';
+import { atLeast } from '../length/tolerance.ts';
 
 /** A share of a length, from the least to the most. */
 interface Share {
@@ -29,8 +30,8 @@ function densityOf({
   unit,
 }: Pick<Plan, 'quilting' | 'unit'>): keyof typeof QUILTED {
   if (by === 'long-arm') return 'between';
-  if (marking === 'ditch' || spacing >= fromInches(SPARSE_INCHES, unit) - 1e-9) return 'sparse';
-  return spacing <= fromInches(DENSE_INCHES, unit) + 1e-9 ? 'dense' : 'between';
+  if (marking === 'ditch' || atLeast(spacing, fromInches(SPARSE_INCHES, unit))) return 'sparse';
+  return atLeast(fromInches(DENSE_INCHES, unit), spacing) ? 'dense' : 'between';
 }
 
 /** A quilt's size after something was done to it: what it comes to at least and at most. */

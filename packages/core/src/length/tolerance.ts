@@ -1,6 +1,12 @@
 /** Two lengths closer than this are the same length: far below a ruler's mark, far above double rounding. */
 export const TOLERANCE = 1e-6;
 
+/** What arithmetic leaves in the last bits of scores, shares, sums of money and days: nearer than this they are alike. */
+export const NOISE = 1e-9;
+
+/** `a` is more than `b`, of whatever is no length. */
+export const more = (a: number, b: number): boolean => a > b + NOISE;
+
 /** Same length, within the tolerance. */
 export const near = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
 

@@ -1,6 +1,7 @@
 import { centroidOf } from '../geometry/outline.ts';
 import type { Grain } from './piece.ts';
 import type { Point } from '../geometry/point.ts';
+import { longer, more } from '../length/tolerance.ts';
 
 /** A stroke along the straight grain of a piece, through its middle. */
 export interface GrainMark {
@@ -31,7 +32,7 @@ const SHARE = 0.6;
 export function grainMark(outline: readonly Point[], grain: Grain, most: number): GrainMark {
   const middle = centroidOf(outline);
   const rooms = DIRECTIONS[grain].map((way) => ({ way, ...roomAlong(outline, middle, way) }));
-  const { way, back, ahead } = rooms.reduce((a, b) => (b.ahead + b.back > a.ahead + a.back + 1e-9 ? b : a));
+  const { way, back, ahead } = rooms.reduce((a, b) => (longer(b.ahead + b.back, a.ahead + a.back) ? b : a));
   const reach = Math.min(SHARE * Math.min(back, ahead), most / 2);
   return {
     from: { x: middle.x - way.x * reach, y: middle.y - way.y * reach },
@@ -49,7 +50,7 @@ function roomAlong(outline: readonly Point[], at: Point, way: Point): { back: nu
     if (Math.abs(turn) < 1e-12) return;
     const reach = ((p.x - at.x) * side.y - (p.y - at.y) * side.x) / turn;
     const along = ((p.x - at.x) * way.y - (p.y - at.y) * way.x) / turn;
-    if (along < -1e-9 || along > 1 + 1e-9) return;
+    if (more(0, along) || more(along, 1)) return;
     if (reach >= 0) ahead = Math.min(ahead, reach);
     else back = Math.min(back, -reach);
   });

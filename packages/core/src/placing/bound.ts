@@ -1,4 +1,5 @@
 import { gcd, type Task } from './task.ts';
+import { howManyCover } from '../length/tolerance.ts';
 
 /** Beyond so many steps sums of heights are not looked for. */
 const MOST_STEPS = 20_000;
@@ -23,7 +24,7 @@ export function boundOf(task: Task): number {
 
 /** The least length strips can add up to that reaches `least`: every strip is as high as pieces over one another. */
 function wholeStrips({ ways, runs }: Task, least: number): number {
-  const reach = Math.max(0, Math.ceil(least - 1e-6));
+  const reach = howManyCover(least, 1);
   const heights = [...new Set([...ways.map(({ h }) => h), ...runs.map(({ width }) => width)])];
   if (heights.length === 0) return reach;
   const step = heights.reduce(gcd, 0);

@@ -2,6 +2,7 @@ import { type Columns, Knapsack } from './knapsack.ts';
 import type { Box } from './need.ts';
 import type { Task, Way } from './task.ts';
 import { type Filled, repeats, restore, snapshot, take, type Wanted } from './wanted.ts';
+import { more } from '../length/tolerance.ts';
 
 /** How a pass of the search sees its task. */
 export interface View {
@@ -135,7 +136,7 @@ export class Filler {
       // Where no other would fit above it, half of what is left there counts against it.
       const counted = region.h >= 2 * height ? height : (region.h + height) / 2;
       const density = fill.worth / (region.w * counted);
-      if (density > most + 1e-9) {
+      if (more(density, most)) {
         most = density;
         best = { fill, height, after: snapshot(wanted) };
       }

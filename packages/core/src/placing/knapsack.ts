@@ -1,4 +1,5 @@
 import type { Way } from './task.ts';
+import { more } from '../length/tolerance.ts';
 
 /** Columns of one way of a piece that a region could hold: each so wide, so high a stack, so many at most. */
 export interface Columns {
@@ -45,14 +46,14 @@ export class Knapsack {
       const at = i * row;
       for (let v = row - 1; v >= wide; v--) {
         const sum = best[v - wide]! + worth;
-        if (sum <= best[v]! + 1e-9) continue;
+        if (!more(sum, best[v]!)) continue;
         best[v] = sum;
         took[at + v] = 1;
       }
     });
     let v = row - 1;
     // The narrowest width of the same worth leaves most in one piece.
-    while (v > 0 && best[v - 1]! >= best[v]! - 1e-9) v--;
+    while (v > 0 && !more(best[v]!, best[v - 1]!)) v--;
     const chosen = new Map<Columns, number>();
     for (let i = lots.length - 1; i >= 0 && v > 0; i--) {
       if (took[i * row + v] === 0) continue;

@@ -7,6 +7,7 @@ import { fromInches } from '../length/unit.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Quilt } from '../quilt/quilt.ts';
 import type { Plan } from '../plan/shape.ts';
+import { longer } from '../length/tolerance.ts';
 
 /** Longer than this a piece is cut with ruler and blade, and no card helps: 24". */
 const LONGEST_INCHES = 24;
@@ -17,7 +18,7 @@ function laidLevel(outline: readonly Point[]): Point[] {
     const to = outline[(i + 1) % outline.length]!;
     return { from, to, length: Math.hypot(to.x - from.x, to.y - from.y) };
   });
-  const { from, to, length } = sides.reduce((a, b) => (b.length > a.length + 1e-9 ? b : a));
+  const { from, to, length } = sides.reduce((a, b) => (longer(b.length, a.length) ? b : a));
   const [cos, sin] = [(to.x - from.x) / length, (to.y - from.y) / length];
   const turned = outline.map(({ x, y }) => ({ x: x * cos + y * sin, y: y * cos - x * sin }));
   const [left, top] = [Math.min(...turned.map((p) => p.x)), Math.min(...turned.map((p) => p.y))];

@@ -5,6 +5,7 @@ import { pathRound, stroke } from '../geometry/path.ts';
 import { rectangle } from '../geometry/shapes.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { Scene, SceneItem } from './scene.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
 
 /** Side of the square that is measured after printing, to see that nothing was scaled: 1" or 3 cm. */
 export const checkSide = (unit: Unit): number => (unit === 'in' ? 1 : 3);
@@ -53,7 +54,7 @@ const checkSquare = (x: number, y: number, unit: Unit): SceneItem => ({
 
 /** A template on the sheets of paper it takes, one scene each, with the lines they are cut and taped along. */
 export function sheetScenes(template: Template, unit: Unit): Scene[] {
-  const rest = 1e-6;
+  const rest = TOLERANCE;
   const sheets = sheetsOf(template, unit);
   const columns = sheets.filter((sheet) => sheet.y === sheets[0]!.y).length;
   const letter = fromInches(0.14, unit);

@@ -1,6 +1,7 @@
 import { dayOf } from '../moment/moment.ts';
 import { type Hours, minutesOf, sewingDays } from './hours.ts';
 import type { Job, QuiltJobs } from './jobs.ts';
+import { more } from '../length/tolerance.ts';
 
 /** Nobody plans farther than so many days. */
 export const HORIZON_DAYS = 730;
@@ -65,7 +66,7 @@ export function walk(
           if (given > 0) spent.push({ day, quilt, job: job.id, minutes: given });
           free -= given;
           left[i] = left[i]! - given;
-          if (left[i]! > 1e-9) anyOpen = true;
+          if (more(left[i]!, 0)) anyOpen = true;
           else done[i] = day;
         }
       }
@@ -126,11 +127,11 @@ export function latest(
       continue;
     }
     let [need, day] = [length, end];
-    while (need > 1e-9 && day > end - HORIZON_DAYS) {
+    while (more(need, 0) && day > end - HORIZON_DAYS) {
       const given = Math.min(need, freeOn(day));
       free.set(day, freeOn(day) - given);
       need -= given;
-      if (need > 1e-9) day -= 1;
+      if (more(need, 0)) day -= 1;
     }
     begins.set(job.id, day);
   }

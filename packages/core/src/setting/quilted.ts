@@ -14,7 +14,7 @@ import { sashOfOwn } from './own-lengths.ts';
 const options = z.strictObject({ kind: z.literal('quilted'), sash: z.number('The sash width is missing.') });
 
 /** Batting is cut narrower than the sash it lies in, and the sash's quilting grid stops this short of either end: 1/8" (rule ST-8). */
-const EASE_INCHES = 1 / 8;
+const CLEAR_INCHES = 1 / 8;
 
 /**
  * Blocks that are quilted already, each with its own batting and backing, joined by covered sashing
@@ -134,7 +134,7 @@ export const quilted: Setting<'quilted', z.infer<typeof options>, typeof options
 function covered(sash: number, finishedLength: number, unit: Unit) {
   const show = (v: number) => formatWorking(v, unit);
   const length: CutLength = { finished: finishedLength };
-  const ease = limitIn(EASE_INCHES, unit);
+  const ease = limitIn(CLEAR_INCHES, unit);
   const under: Underlayer[] = [
     {
       name: 'batting',
@@ -159,7 +159,7 @@ function covered(sash: number, finishedLength: number, unit: Unit) {
 
 /** How a short sash is marked for quilting: squares of about its own width, a little clear of either end. */
 function sashGrid(length: number, sash: number, unit: Unit): string {
-  const clear = limitIn(EASE_INCHES, unit);
+  const clear = limitIn(CLEAR_INCHES, unit);
   const run = length - 2 * clear;
   const squares = Math.max(1, Math.round(run / sash));
   const show = (v: number) => formatWorking(v, unit);

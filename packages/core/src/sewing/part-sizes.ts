@@ -1,11 +1,12 @@
 import { formatSize, formatWithUnit } from '../length/format.ts';
-import { near } from '../length/tolerance.ts';
+import { atLeast, near } from '../length/tolerance.ts';
 import { fromInches, type Unit } from '../length/unit.ts';
 import type { SewnStep } from './seam-ledger.ts';
 import { capital, listed, manyOf } from '../figure/many.ts';
 import { isBlock } from './method.ts';
 import { type RawSize, rawSizeOf } from './parts.ts';
 import type { Told } from './told.ts';
+import { EASE_INCHES, TRUE_INCHES } from '../length/ease.ts';
 
 /** Parts alike when a step is done: what they should measure with their seams, and what can be eased of that. */
 export interface PartSize extends RawSize {
@@ -27,8 +28,7 @@ export interface Ease {
 /** So many rows of one size are told by their names, more are counted. */
 const NAMED = 4;
 
-/** What each block along a side can give, and what can be eased in all without ripples: 1/8" and 1/2" (rule SW-7). */
-const EASE_INCHES = 1 / 8;
+/** What can be eased in all without ripples, however many blocks a side has: 1/2" (rule SW-7). */
 const MOST_EASE_INCHES = 1 / 2;
 
 /** What a part of so many blocks can be eased by each way (rule SW-7); one without blocks as one. */
@@ -107,7 +107,7 @@ export function judgePart(
   const off = measured - meant;
   const show = formatWithUnit(Math.abs(off), unit);
   const which = off > 0 ? 'long' : 'short';
-  if (Math.abs(off) <= fromInches(1 / 16, unit) + 1e-9)
+  if (atLeast(fromInches(TRUE_INCHES, unit), Math.abs(off)))
     return { kind: 'true', text: 'As it should be: go on.' };
   // What is trimmed is not eased.
   if (near(ease, 0))
@@ -115,9 +115,9 @@ export function judgePart(
       kind: 'again',
       text: off > 0 ? `${show} too large: trim it.` : `${show} too small: its seams are fat. Make it again.`,
     };
-  if (Math.abs(off) <= ease + 1e-9)
+  if (atLeast(ease, Math.abs(off)))
     return { kind: 'ease', text: `${show} too ${which}: ease it in, the longer one underneath, pins close.` };
-  if (Math.abs(measured - other) <= ease + 1e-9)
+  if (atLeast(ease, Math.abs(measured - other)))
     return {
       kind: 'part',
       text: `That is its other way: this way it should be ${formatWithUnit(meant, unit)}, that way ${formatWithUnit(other, unit)}.`,

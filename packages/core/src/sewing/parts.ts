@@ -5,6 +5,7 @@ import type { Point } from '../geometry/point.ts';
 import type { SewingWay } from './sewing.ts';
 import { ACROSS } from './tree.ts';
 import type { Top } from './top.ts';
+import { more, TOLERANCE } from '../length/tolerance.ts';
 
 /** A part of the top while it grows: its pieces, and the outline round them all, finished. */
 export interface SewnPart {
@@ -63,7 +64,7 @@ export function rawSizeOf({ hull }: SewnPart, seam: number): RawSize {
   const slanting = { width: extent(ACROSS.falling), height: extent(ACROSS.rising) };
   // What fills its box lies straight in it.
   const fills = ({ width, height }: RawSize) => areaOf(raw) / (width * height);
-  return fills(slanting) > fills(level) + 1e-6 ? slanting : level;
+  return more(fills(slanting), fills(level)) ? slanting : level;
 }
 
 /** An outline without corners that turn nothing: the hull of touching pieces has them to rounding. */
@@ -74,6 +75,6 @@ function clean(hull: readonly Point[]): Point[] {
     const [ax, ay] = [point.x - before.x, point.y - before.y];
     const [bx, by] = [after.x - point.x, after.y - point.y];
     const lengths = Math.hypot(ax, ay) * Math.hypot(bx, by);
-    return lengths > 0 && Math.abs(ax * by - ay * bx) > 1e-6 * lengths;
+    return lengths > 0 && Math.abs(ax * by - ay * bx) > TOLERANCE * lengths;
   });
 }

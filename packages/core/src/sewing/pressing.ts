@@ -2,6 +2,7 @@ import type { Point } from '../geometry/point.ts';
 import type { Crossing, End, Seam } from './seam-ledger.ts';
 import { PRESS_RULES, type PressContext } from './press-rules.ts';
 import { disjointSets } from './disjoint-sets.ts';
+import { more } from '../length/tolerance.ts';
 
 /** Which way a seam is pressed: toward the side of its `a`, of its `b`, or open. */
 type Press = 'a' | 'b' | 'open';
@@ -121,7 +122,7 @@ function everyWay(group: Group, free: readonly number[], values: number[], gains
   for (let way = 0; way < 1 << free.length; way++) {
     set(way);
     const score = scoreOf(group, values, gains);
-    if (score > best + 1e-9) [best, bits] = [score, way];
+    if (more(score, best)) [best, bits] = [score, way];
   }
   set(bits);
 }
@@ -185,13 +186,13 @@ function along(
           score: from.score + link(between[i - 1]!, from.value, value) + gains[seam]! * value,
           path: from.path,
         }));
-        const way = ways.reduce((a, b) => (b.score > a.score + 1e-9 ? b : a));
+        const way = ways.reduce((a, b) => (more(b.score, a.score) ? b : a));
         return { value, score: way.score, path: [...way.path, value] };
       });
     }
     for (const { value, score, path } of reached) {
       const all = score + (closing === null ? 0 : link(closing, value, first));
-      if (!best || all > best.score + 1e-9) best = { score: all, path };
+      if (!best || more(all, best.score)) best = { score: all, path };
     }
   }
   seams.forEach((seam, i) => (values[seam] = best!.path[i]!));
@@ -212,7 +213,7 @@ function turning(group: Group, free: readonly number[], values: number[], gains:
       for (const seam of free) {
         const before = local(seam);
         values[seam] = -values[seam]!;
-        if (local(seam) > before + 1e-9) better = true;
+        if (more(local(seam), before)) better = true;
         else values[seam] = -values[seam];
       }
     }

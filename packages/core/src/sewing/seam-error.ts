@@ -9,6 +9,8 @@ import type { Plan } from '../plan/shape.ts';
 import { isBlock } from './method.ts';
 import { ACROSS, type Across, slabs } from './tree.ts';
 import type { Top } from './top.ts';
+import { near } from '../length/tolerance.ts';
+import { EASE_INCHES } from '../length/ease.ts';
 
 /** A piece of the centre as it comes out: moved by the seams before it, its outline drawn in by its own. */
 interface FatPiece {
@@ -150,7 +152,7 @@ function wordsFor(
   blocks: boolean,
   unit: Unit,
 ): string[] {
-  if (Math.abs(fat) < 1e-9) return ['As it is meant: nothing moves.'];
+  if (near(fat, 0)) return ['As it is meant: nothing moves.'];
   const show = (length: number) => formatFine(Math.abs(length), unit);
   const most = Math.max(...shorter.map(Math.abs));
   const [short, narrow] = fat > 0 ? ['short', 'narrow'] : ['long', 'wide'];
@@ -158,7 +160,7 @@ function wordsFor(
   return [
     `${name} come out up to ${show(most)} too ${short}; the centre ${show(across)} too ${narrow} and ${show(down)} too ${short}.`,
     apart >= fromInches(1 / 32, unit)
-      ? `${name} differ by up to ${show(apart)} where their seams should cross: they do not meet. Ease the longer to the shorter, which will do up to about ${formatFine(fromInches(1 / 8, unit), unit)} a block, or take the seam a thread ${fat > 0 ? 'narrower' : 'wider'}.`
+      ? `${name} differ by up to ${show(apart)} where their seams should cross: they do not meet. Ease the longer to the shorter, which will do up to about ${formatFine(fromInches(EASE_INCHES, unit), unit)} a block, or take the seam a thread ${fat > 0 ? 'narrower' : 'wider'}.`
       : `All ${lines} lose as much between the seams they share, so they still meet.`,
     ...(blocks && fat > 0 ? [`Points at the seam line lose ${show(fat)}.`] : []),
   ];

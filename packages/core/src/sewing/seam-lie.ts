@@ -3,6 +3,7 @@ import type { Seam } from './seam-ledger.ts';
 import type { SeamParts } from './parts.ts';
 import type { Top } from './top.ts';
 import type { SeamWords } from './words.ts';
+import { TOLERANCE } from '../length/tolerance.ts';
 
 /** How the two sides of a seam lie on one another: which of them on top, and what to mind. */
 export interface Lie {
@@ -64,7 +65,7 @@ function hasRightAngle(outline: readonly Point[], line: readonly [Point, Point])
   return outline.some((corner, i) => {
     const [before, after] = [outline.at(i - 1)!, outline[(i + 1) % outline.length]!];
     const cos = (before.x - corner.x) * (after.x - corner.x) + (before.y - corner.y) * (after.y - corner.y);
-    const isRight = Math.abs(cos) < 1e-6 * Math.hypot(before.x - corner.x, before.y - corner.y) ** 2;
+    const isRight = Math.abs(cos) < TOLERANCE * Math.hypot(before.x - corner.x, before.y - corner.y) ** 2;
     return isRight && line.some((end) => Math.hypot(end.x - corner.x, end.y - corner.y) < 1e-4);
   });
 }

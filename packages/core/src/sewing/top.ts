@@ -1,4 +1,4 @@
-import { near } from '../length/tolerance.ts';
+import { near, TOLERANCE } from '../length/tolerance.ts';
 import type { Layout } from '../layout/lay-out.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Role } from '../piece/piece.ts';
@@ -44,7 +44,7 @@ export interface Top {
 }
 
 /** Points as far apart as this share of a top's side are one point; figures of a plan are finer and coarser than that. */
-const SAME = 1e-6;
+const SAME = TOLERANCE;
 
 /** The pieces of a layout, side by side: as planned, which is what is drawn. */
 export function topOf(layout: Layout): Top {

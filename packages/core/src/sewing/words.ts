@@ -9,6 +9,7 @@ import { partNames } from './part-words.ts';
 import { type SeamParts, seamParts, type SewnPart } from './parts.ts';
 import type { Sewing, SewingWay } from './sewing.ts';
 import type { Top } from './top.ts';
+import { longer, TOLERANCE } from '../length/tolerance.ts';
 
 /** Where a piece that is no block lies, told by the block nearest to it. */
 interface Near {
@@ -108,7 +109,7 @@ const SIDES = { left: 'left of', right: 'right of', below: 'below', above: 'abov
 const longest = (beside: Seam['beside'], side: 'a' | 'b'): number =>
   beside
     .filter((one) => one.side === side)
-    .reduce((most, one) => (one.length > most.length + 1e-9 ? one : most)).piece;
+    .reduce((most, one) => (longer(one.length, most.length) ? one : most)).piece;
 
 /** "left sash", "sash below" */
 function sideName(role: Role, where: Near['where']): string {
@@ -156,7 +157,9 @@ function nearTo(top: Top, places: Sewing['places'], piece: number): Near {
     const { middle } = top.pieces[block]!;
     // Of blocks as far away the one to the right and above.
     const far =
-      Math.hypot(middle.x - x, middle.y - y) + 1e-6 * (y < middle.y ? 1 : 0) + 1e-6 * (x > middle.x ? 1 : 0);
+      Math.hypot(middle.x - x, middle.y - y) +
+      TOLERANCE * (y < middle.y ? 1 : 0) +
+      TOLERANCE * (x > middle.x ? 1 : 0);
     if (!best || far < best.far) best = { block, far };
   }
   if (!best) return { row: 1, column: 1, where: 'at' };

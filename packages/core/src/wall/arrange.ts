@@ -1,6 +1,7 @@
 import { type Random, randomFrom } from '../random/random.ts';
 import { clashesAt, type Costs, costOf, costsFor, countClashes, placeCost } from './costs.ts';
 import type { Arrangement, WallJob } from './job.ts';
+import { more, TOLERANCE } from '../length/tolerance.ts';
 
 /** Where an arrangement has got to. */
 export interface ArrangeProgress {
@@ -58,7 +59,7 @@ export function* arrange(
   if (state.free.length < 2 && job.rules.turn === 0) return report(1);
   const bestClashes = (arrangement: Arrangement) => countClashes(costs, arrangement, job.blocks.length);
   const keep = (cost: number) => {
-    if (cost >= bestCost - 1e-9) return;
+    if (!more(bestCost, cost)) return;
     bestCost = cost;
     best = state.copy();
   };
@@ -151,7 +152,7 @@ class State {
     let sum = 0;
     const samples = 60;
     for (let i = 0; i < samples; i++) sum += Math.abs(this.changeOf(this.pick(random), this.pick(random)));
-    return Math.max(sum / samples, 1e-6);
+    return Math.max(sum / samples, TOLERANCE);
   }
 
   /** Tries one move and answers what it changed; 0 when it was not taken. */

@@ -8,6 +8,7 @@ import {
   type Verdict,
   VERDICT_NAMES,
   verdictOn,
+  near,
 } from '@lattice/core';
 import {
   BarController,
@@ -144,8 +145,8 @@ export function SizeChart({ pile, meant, cut, unit, seam, onCut }: SizeChartProp
     [],
   );
   const heading = (value: number) =>
-    Math.abs(value) < 1e-9 ? 'as meant' : `${value > 0 ? '+' : '−'}${formatWithUnit(Math.abs(value), unit)}`;
-  const tall = Math.max(1, ...offs.map((o) => offs.filter((other) => Math.abs(other - o) < 1e-9).length));
+    near(value, 0) ? 'as meant' : `${value > 0 ? '+' : '−'}${formatWithUnit(Math.abs(value), unit)}`;
+  const tall = Math.max(1, ...offs.map((o) => offs.filter((other) => near(other, o)).length));
   return (
     <>
       <Bar

@@ -76,7 +76,7 @@ function costOf(
   { remade, coped, counts, pointsLost, quilt }: SizeChoice,
   show: (v: number) => string,
 ): string {
-  const grows = Math.abs(quilt.width) > 1e-9 || Math.abs(quilt.height) > 1e-9;
+  const grows = !near(quilt.width, 0) || !near(quilt.height, 0);
   const change = (v: number) => `${v > 0 ? '+' : '−'}${show(Math.abs(v))}`;
   return [
     remade > 0 ? `${remade} to remake` : coped > 0 ? `${coped} to frame` : 'none remade',

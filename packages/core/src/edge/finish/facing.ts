@@ -7,6 +7,7 @@ import type { Plan } from '../../plan/shape.ts';
 import type { Problem } from '../../refusal/refusal.ts';
 import type { FlangeWish } from '../flange.ts';
 import { closesBeside, type WholeFinish } from './finish.ts';
+import { atLeast } from '../../length/tolerance.ts';
 
 /** A facing: four folded strips turned wholly to the back; with corners lapped, or under a folded square. */
 export interface Facing {
@@ -122,7 +123,7 @@ const path = (key: string) => ['edge', 'facing', key];
 function refusals({ edge: { facing }, unit, seam }: Plan, top: { width: number; height: number }): Problem[] {
   const least = Math.max(leastStrip(unit), 2 * seam + ofUnit(unit, 1 / 2, 1));
   const shorter = Math.min(top.width, top.height);
-  if (facing.width < least - 1e-9)
+  if (!atLeast(facing.width, least))
     return [
       {
         path: path('width'),

@@ -8,6 +8,7 @@ import type { Plan } from '../../plan/shape.ts';
 import type { Problem } from '../../refusal/refusal.ts';
 import { type BiasPlan, planBias } from '../bias-plan.ts';
 import type { WholeFinish } from './finish.ts';
+import { atLeast } from '../../length/tolerance.ts';
 
 /** A cord in a bias strip, to lie in the seam that closes the edge. */
 export interface Piping {
@@ -56,7 +57,7 @@ export function planPiping({ around, cord, seam, usable, unit }: PipingWish): Pi
 function refusals({ edge: { piping }, unit, seam }: Plan): Problem[] {
   // A thicker cord than the seam takes lifts the binding off its seam.
   const most = 2 * seam;
-  return piping.cord <= most + 1e-9
+  return atLeast(most, piping.cord)
     ? []
     : [
         {

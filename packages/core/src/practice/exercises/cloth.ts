@@ -11,6 +11,7 @@ import { settingOf } from '../../setting/registry.ts';
 import { judgeContrast } from '../../wall/contrast.ts';
 import { oneOf, shuffled, wholeFrom } from '../chance.ts';
 import type { ExerciseKind, ExerciseShape } from '../exercise.ts';
+import { TOLERANCE } from '../../length/tolerance.ts';
 
 /** Which square a setting triangle comes from, and how it is cut (rules TR-1, TR-2). */
 export const whichSquare: ExerciseKind = {
@@ -90,7 +91,7 @@ export const straightGrain: ExerciseKind = {
     const across = { x: -way.y, y: way.x };
     const edges = asked.outline.map((p, i) => ({ i, p, q: asked.outline[(i + 1) % asked.outline.length]! }));
     const isAlong = (p: Point, q: Point) =>
-      [way, across].some(({ x, y }) => Math.abs((q.x - p.x) * y - (q.y - p.y) * x) < 1e-6);
+      [way, across].some(({ x, y }) => Math.abs((q.x - p.x) * y - (q.y - p.y) * x) < TOLERANCE);
     const thick = drawing.width / 40;
     return {
       asks: `Point at a side of the coloured triangle that has to lie on the straight grain.`,

@@ -9,6 +9,7 @@ import type { PileBlock } from '../../plan/shape.ts';
 import { blankPlan } from '../../plan/start.ts';
 import { oneOf, wholeFrom } from '../chance.ts';
 import type { ExerciseKind, ExerciseMark, Level } from '../exercise.ts';
+import { EASE_INCHES, TRUE_INCHES } from '../../length/ease.ts';
 
 /** A step of the ruler blocks are measured by: a sixteenth, or a millimetre. */
 const stepOf = (unit: Unit) => (unit === 'in' ? 1 / 16 : 0.1);
@@ -77,7 +78,7 @@ export const verdict: ExerciseKind = {
       drawing: { width: 11, height: 10.5, shapes: [{ id: 'block', outline: square, fill: 'cloth' }], marks },
       answer: { by: 'choice', choices: VERDICTS, right: said.kind },
       working: [
-        `To ${formatFine(fromInches(1 / 16, unit), unit)} a block is fine, to ${formatFine(fromInches(1 / 8, unit), unit)} it is eased in`,
+        `To ${formatFine(fromInches(TRUE_INCHES, unit), unit)} a block is fine, to ${formatFine(fromInches(EASE_INCHES, unit), unit)} it is eased in`,
         `This one: ${show(width)} × ${show(height)}, wanted ${show(meant)} both ways`,
         said.text,
       ],
