@@ -1,3 +1,4 @@
+import { numberOf } from '../figure/figure.ts';
 import { formatWithUnit } from '../length/format.ts';
 import type { Unit } from '../length/unit.ts';
 import { mostAlike } from './most-alike.ts';
@@ -22,7 +23,7 @@ export function givesSays(
   return said
     .map(({ side, count }, i) =>
       i === 0
-        ? `${count} ${count === 1 ? 'square' : 'squares'} of ${formatWithUnit(side, unit)}`
+        ? `${numberOf(count, 'square')} of ${formatWithUnit(side, unit)}`
         : `${count} of ${formatWithUnit(side, unit)}`,
     )
     .join(', ');

@@ -47,10 +47,7 @@ type Drawn<W extends AnswerDrawn['what']> = Extract<AnswerDrawn, { what: W }>;
 /** The quilt's edge on its backing, with the seams between panels where they fall. */
 function BackingPanels({ width, height, overhang, slabs }: Drawn<'backing'>) {
   return (
-    <Drawing
-      box={`0 0 ${width} ${height}`}
-      label={`${slabs.length} ${slabs.length === 1 ? 'panel' : 'panels'} under the quilt`}
-    >
+    <Drawing box={`0 0 ${width} ${height}`} label={`${numberOf(slabs.length, 'panel')} under the quilt`}>
       <rect width={width} height={height} fill="var(--line)" />
       <path
         d={seamPath(slabs)}
@@ -109,7 +106,7 @@ function Strips({ usable, bought, strip, count, used, unit }: Drawn<'strips'> & 
   return (
     <Drawing
       box={`0 0 ${usable} ${bought}`}
-      label={`${count} ${count === 1 ? 'strip' : 'strips'} on ${formatWithUnit(bought, unit)} of cloth, the last used for ${formatWithUnit(used, unit)}`}
+      label={`${numberOf(count, 'strip')} on ${formatWithUnit(bought, unit)} of cloth, the last used for ${formatWithUnit(used, unit)}`}
     >
       <rect width={usable} height={bought} fill="var(--line)" />
       {Array.from({ length: count }, (_, i) => {

@@ -16,7 +16,7 @@ import {
   type Weights,
 } from '@lattice/core';
 import { Plus, X } from 'lucide-react';
-import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
+import { CheckboxGroup, Label } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppSelector } from '../../state/hooks.ts';
 import { Button } from '../../design/controls/Button.tsx';
@@ -24,9 +24,9 @@ import { ChoiceField } from '../../design/controls/ChoiceField.tsx';
 import { CountField } from '../../design/controls/CountField.tsx';
 import { LengthField } from '../../design/controls/LengthField.tsx';
 import { SwitchField } from '../../design/controls/SwitchField.tsx';
+import { Tick } from '../../design/controls/Tick.tsx';
 import { WeightSlider } from '../../design/controls/WeightSlider.tsx';
 import { selectStash } from '../stash/stash.ts';
-import { fingerHigh } from '../../design/media.ts';
 
 const Kinds = styled(CheckboxGroup)`
   display: grid;
@@ -40,33 +40,6 @@ const Kinds = styled(CheckboxGroup)`
     font-weight: 600;
     color: var(--soft);
   }
-`;
-const Kind = styled(Checkbox)`
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 28px;
-  cursor: pointer;
-  .box {
-    display: grid;
-    place-items: center;
-    width: 17px;
-    height: 17px;
-    border: 1.5px solid var(--soft);
-    border-radius: 4px;
-    font-size: var(--size-mark);
-    line-height: 1;
-  }
-  &[data-selected] .box {
-    background: var(--ink);
-    border-color: var(--ink);
-    color: var(--card);
-  }
-  &[data-focus-visible] .box {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
-  ${fingerHigh}
 `;
 const Cloth = styled.div`
   display: flex;
@@ -177,16 +150,9 @@ export function Asking({ plan, request, ask }: AskingProps) {
       >
         <Label>Settings to try</Label>
         {kindsFor(plan).map((kind) => (
-          <Kind key={kind} value={kind}>
-            {({ isSelected }) => (
-              <>
-                <span className="box" aria-hidden>
-                  {isSelected ? '✓' : ''}
-                </span>
-                {settingOf(kind).name}
-              </>
-            )}
-          </Kind>
+          <Tick key={kind} value={kind}>
+            {settingOf(kind).name}
+          </Tick>
         ))}
       </Kinds>
       <h3>What matters</h3>

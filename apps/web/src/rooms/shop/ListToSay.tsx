@@ -1,7 +1,6 @@
 import { boughtIn, formatWithUnit, longer, spokenCut, spokenList } from '@lattice/core';
 import { Copy, Printer, Share2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Checkbox } from 'react-aria-components';
 import styled from 'styled-components';
 import { useAppDispatch } from '../../sync/thunk.ts';
 import { useAppSelector } from '../../state/hooks.ts';
@@ -12,7 +11,7 @@ import { Section } from '../figures/Section.tsx';
 import { writeLog } from '../../sync/outbox/writeLog.ts';
 import { selectPlan, selectToBuy } from '../../state/selectors.ts';
 import { useEdit } from '../../state/useEdit.ts';
-import { fingerHigh } from '../../design/media.ts';
+import { Tick } from '../../design/controls/Tick.tsx';
 
 const Lines = styled.ul`
   > li {
@@ -27,33 +26,6 @@ const Lines = styled.ul`
     color: var(--wrong);
     font-weight: 600;
   }
-`;
-const Tick = styled(Checkbox)`
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 34px;
-  cursor: pointer;
-  .box {
-    flex: none;
-    width: 20px;
-    height: 20px;
-    border: 2px solid var(--soft);
-    border-radius: 5px;
-  }
-  &[data-selected] .box {
-    background: var(--good);
-    border-color: var(--good);
-  }
-  &[data-selected] .words {
-    text-decoration: line-through;
-    color: var(--soft);
-  }
-  &[data-focus-visible] .box {
-    outline: 2px solid var(--chalk);
-    outline-offset: 2px;
-  }
-  ${fingerHigh}
 `;
 const Tools = styled.div`
   display: flex;
@@ -104,6 +76,7 @@ export function ListToSay() {
           return (
             <li key={fabric.id}>
               <Tick
+                done
                 isSelected={got !== undefined}
                 onChange={(on) =>
                   on
@@ -111,13 +84,10 @@ export function ListToSay() {
                     : void dispatch(writeLog([{ kind: 'bought-not', body: { cloth: fabric.id } }]))
                 }
               >
-                <span className="box" />
-                <span className="words">
-                  {got && buy.length.value <= 0
-                    ? formatWithUnit(got.length, unit)
-                    : `${spokenCut(buy, unit)}${got ? ' more' : ''}`}{' '}
-                  of the {fabric.name.toLowerCase()}
-                </span>
+                {got && buy.length.value <= 0
+                  ? formatWithUnit(got.length, unit)
+                  : `${spokenCut(buy, unit)}${got ? ' more' : ''}`}{' '}
+                of the {fabric.name.toLowerCase()}
               </Tick>
               {got && (
                 <div className="home">

@@ -1,4 +1,11 @@
-import type { Clash, ClashReason, Crowd, WallPlace, RowLabel } from '@lattice/core';
+import {
+  type Clash,
+  type ClashReason,
+  type Crowd,
+  numberOf,
+  type RowLabel,
+  type WallPlace,
+} from '@lattice/core';
 import { memo, useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../design/controls/Button.tsx';
@@ -120,5 +127,5 @@ function Line({
 function crowdWords({ by, of, hang, room, least }: Crowd): string {
   const what =
     by === 'kind' ? `${hang} blocks of the kind “${of}” hang here` : `${hang} blocks by ${of} hang here`;
-  return `${what}, and only ${room} can lie without meeting along a side or at a corner: at least ${least} ${least === 1 ? 'clash stays' : 'clashes stay'}, however they are laid.`;
+  return `${what}, and only ${room} can lie without meeting along a side or at a corner: at least ${numberOf(least, 'clash stays', 'clashes stay')}, however they are laid.`;
 }
