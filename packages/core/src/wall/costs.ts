@@ -211,6 +211,18 @@ export function placeCost(
   return sum;
 }
 
+/** Whether two blocks that meet clash, turned as they are. */
+function clash(
+  { clash: costs, turn }: Costs,
+  turns: ArrayLike<number>,
+  block: number,
+  there: number,
+  blocks: number,
+): boolean {
+  const at = block * blocks + there;
+  return costs[at]! > 0 || (turn !== null && turns[block] === turns[there] && turn[at]! > 0);
+}
+
 /** Whether the block in a place clashes with any that it meets. */
 export function clashesAt(
   costs: Costs,
@@ -224,11 +236,7 @@ export function clashesAt(
   for (let i = 0; i < meets.length && block >= 0; i++) {
     const there = at[others[i]!]!;
     if (there < 0) continue;
-    if (
-      costs.clash[block * blocks + there]! > 0 ||
-      (costs.turn !== null && turns[block] === turns[there] && costs.turn[block * blocks + there]! > 0)
-    )
-      return true;
+    if (clash(costs, turns, block, there, blocks)) return true;
   }
   return false;
 }
@@ -242,11 +250,7 @@ export function countClashes(costs: Costs, { at, turns }: Arrangement, blocks: n
     for (let i = 0; i < meets.length; i++) {
       const there = at[others[i]!]!;
       if (there < 0 || others[i]! < place) continue;
-      if (
-        costs.clash[block * blocks + there]! > 0 ||
-        (costs.turn !== null && turns[block] === turns[there] && costs.turn[block * blocks + there]! > 0)
-      )
-        count++;
+      if (clash(costs, turns, block, there, blocks)) count++;
     }
   });
   return count;
