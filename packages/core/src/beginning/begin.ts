@@ -31,7 +31,12 @@ export type Beginning = { readonly unit: Unit } & (
     }
 );
 
-/** A whole plan from what a maker has; everything in it can be changed afterwards. */
+/**
+ * A whole plan from what a maker has; everything in it can be changed afterwards.
+ *
+ * @example
+ * begin({ have: 'quilt', unit: 'in', width: 41, height: 53 }, () => 'id').setting; // { kind: 'whole-quilt', width: 41, height: 53 }
+ */
 export function begin(beginning: Beginning, newId: () => string): Plan {
   const { unit } = beginning;
   const blank = blankPlan(unit);

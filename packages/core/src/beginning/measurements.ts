@@ -11,6 +11,10 @@ const MOST_PLACES = 5;
  * One side of something large, measured in one place or in several: `64 7/8, 65, 65 1/8`. Several come to their average
  * (common practice: a quilt is measured in three places each way, and its edge goes by what they come to). Answers the
  * length in `unit` and what was understood, where that is more than the figure itself. Never throws.
+ *
+ * @example
+ * const read = readMeasurements('41 1/8, 41, 40 7/8', 'in');
+ * read.ok && read.value.length; // 41
  */
 export function readMeasurements(
   text: string,

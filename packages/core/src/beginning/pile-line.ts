@@ -68,6 +68,11 @@ const FILLERS =
  * Reads a pile as people say it: `70 of these, cut 6 1/2"`, `30 blocks, 10 finished`, `12 stars 8 1/2 cut and 13 chains
  * 8 1/2 cut`, `20 of 6 x 9`. Never throws. A size of which nobody said whether it is cut or finished is taken as what
  * it is likely to be, and marked so.
+ *
+ * @example
+ * const read = readPileLine('14 of 7" finished', 'in');
+ * read.ok && read.value.groups.map(({ count, size }) => [count, size.width]); // [[14, 7]]
+ * readPileLine('14 of blue', 'in').ok; // false
  */
 export function readPileLine(text: string, unit: Unit): Granted<PileLine> {
   const parts = text

@@ -37,6 +37,10 @@ export const VERDICT_NAMES: Readonly<Record<Verdict['kind'], string>> = {
  * Judges one block against the size all are cut to (rules BL-1, BL-2): fine, eased in up to 1/8", trimmed by
  * taking the excess equally off opposite sides so that the centre stays centred, too small, or crooked:
  * its places differ by more than can be eased, so it is unpicked rather than trimmed away.
+ *
+ * @example
+ * const block = { id: 'b1', name: 'Snail', width: 10.4375, height: 10.5 };
+ * verdictOn(block, { width: 10.5, height: 10.5 }, 'in', 0.25).kind; // 'fine'
  */
 export function verdictOn(block: PileBlock, cut: CutTo, unit: Unit, seam: number): Verdict {
   const measure = measureOf(block);

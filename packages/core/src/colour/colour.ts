@@ -25,5 +25,11 @@ export function labOf(colour: string): Lab65 {
 export const differenceOf = (a: string | Lab65, b: string | Lab65): number =>
   ciede2000(typeof a === 'string' ? labOf(a) : a, typeof b === 'string' ? labOf(b) : b);
 
-/** Lightness of a colour from 0 (black) to 1 (white): what squinting leaves of it. */
+/**
+ * Lightness of a colour from 0 (black) to 1 (white): what squinting leaves of it.
+ *
+ * @example
+ * valueOf('#ffffff'); // 1
+ * valueOf('#000000'); // 0
+ */
 export const valueOf = (colour: string): number => labOf(colour).l / 100;

@@ -51,13 +51,21 @@ const MOST_COUNT = 200;
 /**
  * Answers a topic from flags as they were typed. Never throws; a wrong flag or value is one line that
  * says which, and what would be right.
+ *
+ * @example
+ * askCounter('binding', { width: '46', height: '58' }, 'in').headline; // '6 strips, 1/2 yd'
  */
 export function askCounter(name: string, typed: Typed, unit: Unit): Answer | FlagRefusal {
   const asked = understand(name, typed, unit);
   return asked.ok ? asked.topic.answer(asked.question) : asked;
 }
 
-/** A quilt that begins with a question that has an answer; the one line that is wrong with it otherwise. */
+/**
+ * A quilt that begins with a question that has an answer; the one line that is wrong with it otherwise.
+ *
+ * @example
+ * quiltFromCounter('binding', { width: '46', height: '58' }, 'in').plan.setting; // { kind: 'whole-quilt', width: 46, height: 58 }
+ */
 export function quiltFromCounter(
   name: string,
   typed: Typed,

@@ -12,6 +12,12 @@ export const lengthOf = (value: number, ...working: string[]): Figure => ({ valu
 /** A whole number of things, with its working. */
 export const countOf = (value: number, ...working: string[]): Figure => ({ value, kind: 'count', working });
 
-/** A count with its noun, for workings: `1 strip`, `6 strips`. */
+/**
+ * A count with its noun, for workings: `1 strip`, `6 strips`.
+ *
+ * @example
+ * numberOf(1, 'block'); // '1 block'
+ * numberOf(3, 'patch', 'patches'); // '3 patches'
+ */
 export const numberOf = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;

@@ -94,6 +94,9 @@ export function writeBlocksCsv(pile: readonly PileBlock[], unit: Unit): string {
  * `colour 3` and what `writeBlocksCsv` writes. Pasted cells without headings are read as a name, if there
  * is one, then width and height. A byte-order mark and blank lines are passed over; each cell may carry its
  * own unit. Never throws; says what it made of every line.
+ *
+ * @example
+ * readBlocksCsv('name,width,height\nSnail,10 1/2,10.25', 'in').blocks[0]; // { id: 'b2', name: 'Snail', width: 10.5, height: 10.25 }
  */
 export function readBlocksCsv(text: string, unit: Unit): ReadBlocks {
   const clean = text.replace(/^\uFEFF/, '');

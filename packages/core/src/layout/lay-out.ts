@@ -27,7 +27,13 @@ const BORDER_LAYERS: readonly Underlayer[] = [
   { name: 'back', fabric: 'sash-back' },
 ];
 
-/** Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`. */
+/**
+ * Lays a plan out: the setting's centre, then its borders. The plan has passed `planProblems`.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * layOut(plan).pieces.filter(({ place }) => place !== undefined).length; // 10
+ */
 export function layOut(plan: Plan): Layout {
   const { unit, block, grid, seam } = plan;
   const inset = borderTotals(plan.borders);

@@ -31,6 +31,10 @@ export function fractionParts(inches: number, denominator = 8): FractionParts {
  * A length as a quilter writes it, without its unit: `12 1/2`, `7/8`, `31.8`.
  * Inches go to the nearest 1/8, or to 1/16 when the value is exactly there; centimetres to the
  * nearest millimetre, or half millimetre when exactly there.
+ *
+ * @example
+ * formatLength(10.375, 'in'); // '10 3/8'
+ * formatLength(26.45, 'cm'); // '26.45'
  */
 export function formatLength(value: number, unit: Unit): string {
   if (unit === 'cm') {
@@ -61,7 +65,12 @@ export function formatFine(value: number, unit: Unit): string {
 /** The mark that follows a length: ″ or cm. */
 export const unitMark = (unit: Unit): string => (unit === 'in' ? '″' : ' cm');
 
-/** A length with its unit: `12 1/2″`, `31.8 cm`. */
+/**
+ * A length with its unit: `12 1/2″`, `31.8 cm`.
+ *
+ * @example
+ * formatWithUnit(2.75, 'in'); // '2 3/4″'
+ */
 export const formatWithUnit = (value: number, unit: Unit): string =>
   `${formatLength(value, unit)}${unitMark(unit)}`;
 
@@ -78,7 +87,12 @@ export function formatRun(value: number, unit: Unit): string {
   return `${run >= 10 ? Math.round(run) : Math.round(run * 10) / 10} ${unit === 'in' ? 'yd' : 'm'}`;
 }
 
-/** Two lengths as a size: `58 1/2 × 70″`. */
+/**
+ * Two lengths as a size: `58 1/2 × 70″`.
+ *
+ * @example
+ * formatSize(41, 53.5, 'in'); // '41 × 53 1/2″'
+ */
 export const formatSize = (width: number, height: number, unit: Unit): string =>
   `${formatLength(width, unit)} × ${formatWithUnit(height, unit)}`;
 

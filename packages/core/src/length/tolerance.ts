@@ -7,7 +7,13 @@ export const NOISE = 1e-9;
 /** `a` is more than `b`, of whatever is no length. */
 export const more = (a: number, b: number): boolean => a > b + NOISE;
 
-/** Same length, within the tolerance. */
+/**
+ * Same length, within the tolerance.
+ *
+ * @example
+ * near(0.1 + 0.2, 0.3); // true
+ * near(10.5, 10.4375); // false
+ */
 export const near = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
 
 /** `a` is as long as `b` or longer, within the tolerance. */

@@ -4,7 +4,12 @@ export type Unit = 'in' | 'cm';
 /** Exact by definition (international yard and pound agreement, 1959). */
 export const CM_PER_INCH = 2.54;
 
-/** `value` of unit `from`, expressed in unit `to`. No rounding. */
+/**
+ * `value` of unit `from`, expressed in unit `to`. No rounding.
+ *
+ * @example
+ * convertLength(2, 'in', 'cm'); // 5.08
+ */
 export function convertLength(value: number, from: Unit, to: Unit): number {
   if (from === to) return value;
   return from === 'in' ? value * CM_PER_INCH : value / CM_PER_INCH;

@@ -18,6 +18,11 @@ export interface MergedPlans {
  * are listed whole; null where nothing less than the whole quilt can be chosen.
  *
  * @param base the plan both began with; lengths of the three are compared in one unit
+ *
+ * @example
+ * const base = blankPlan('in');
+ * const merged = mergePlans(base, { ...base, title: 'Mine' }, { ...base, squaring: 1 });
+ * [merged.plan.title, merged.plan.squaring, merged.both]; // ['Mine', 1, []]
  */
 export function mergePlans(base: Plan, mine: Plan, theirs: Plan): MergedPlans | null {
   const [one, two, three] = inOneUnit(base, mine, theirs);

@@ -45,7 +45,14 @@ interface Before {
   readonly quilt: Quilt;
 }
 
-/** The one way through: plan → layout → cuts of top, layers and edge → placing → buying. */
+/**
+ * The one way through: plan → layout → cuts of top, layers and edge → placing → buying.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * computeQuilt(plan).finished.width.value; // 36.5
+ * computeQuilt(plan).finished.width.working; // ['2 blocks × 12 + 3 sashes × 1 1/2 = 28 1/2', '28 1/2 + 2 × 4 = 36 1/2']
+ */
 export const computeQuilt = (plan: Plan): Quilt => toTheEnd(computing(plan, layOut(plan)));
 
 /**
@@ -105,7 +112,13 @@ const placeWish = (plan: Plan): PlaceWish => ({
   roundOf: (line) => waitOf(plan, line)?.round ?? 0,
 });
 
-/** One cloth of a quilt, to be cut one way or another. The quilt cuts something from it. */
+/**
+ * One cloth of a quilt, to be cut one way or another. The quilt cuts something from it.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * cuttingJob(plan, computeQuilt(plan), 'sash').lines.map(({ name }) => name); // ['Sashes']
+ */
 export const cuttingJob = (plan: Plan, { pieces, besides }: Quilt, fabric: string): CuttingJob => ({
   fabric: fabricById(plan, fabric),
   lines: [...pieces, ...besides].filter((line) => line.fabric === fabric),

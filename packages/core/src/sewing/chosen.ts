@@ -18,6 +18,10 @@ export interface ChosenSewing {
 /**
  * The sewing as its maker chose it, or the best there is: every way, then the one, how it is pressed, and its steps.
  * Screen, machine, paper and files all ask this.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * chosenSewing(plan, computeQuilt(plan), null).way.method.id; // 'web'
  */
 export function chosenSewing(plan: Plan, quilt: Quilt, chosen: SewRecord['chosen']): ChosenSewing {
   const sewing = sewingOf(plan, quilt.layout, chosen ?? undefined);

@@ -41,7 +41,13 @@ export function spokenCut({ amount }: Pick<ShopCut, 'amount'>, unit: Unit): stri
   return part ? `${yards} and ${PARTS[part] ?? part}` : yards;
 }
 
-/** The shopping list as it is said, a line a cloth that is bought, with what all of it costs where that is known. */
+/**
+ * The shopping list as it is said, a line a cloth that is bought, with what all of it costs where that is known.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * spokenList(toBuy(plan, computeQuilt(plan), { id: '', log: [] }), 'in')[0]; // 'Five eighths of a yard of the sash'
+ */
 export function spokenList(fabrics: readonly FabricCut[], unit: Unit): string[] {
   const bought = fabrics.filter(({ buy }) => buy.length.value > 0);
   const lines = bought.map(({ fabric, buy, cost }) => {

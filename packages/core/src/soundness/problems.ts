@@ -18,6 +18,9 @@ export const GRID_LIMIT = 50;
 /**
  * Every reason this plan cannot be drawn or cut, in the quilter's words. Empty when it can. The plan
  * has the right shape already; this looks at its figures and how they go together.
+ *
+ * @example
+ * planProblems({ ...blankPlan('in'), seam: 2 }).map(({ path }) => path); // [['seam']]
  */
 export function planProblems(plan: Plan): Problem[] {
   const problems: Problem[] = [];

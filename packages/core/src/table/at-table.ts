@@ -68,6 +68,12 @@ export interface TableWish {
  * A cloth at the table. A plan that was begun is kept to as long as the quilt wants the same of the cloth; otherwise
  * what is still wanted is planned anew, from what is left of the cloth first. What is cut stays cut: it is counted
  * wherever it still fits, and named as spare where it does not.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * const job = cuttingJob(plan, computeQuilt(plan), 'sash');
+ * const table = atTable(job, cutRecord([], 'my-quilt', 'sash', 'in'));
+ * [table.steps.length, table.next]; // [15, 0]
  */
 export function atTable(job: CuttingJob, record: CutRecord, wish: TableWish = {}): TableCloth {
   const { fabric, lines, wish: how } = job;

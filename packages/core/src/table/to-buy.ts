@@ -42,6 +42,10 @@ export type WayOf = (fabric: string) => Pick<TableWish, 'manner' | 'found'> | un
 /**
  * What to buy of every cloth of a quilt: what is needed, less what is set aside for it in the stash, less what is cut,
  * less what is in the house (rule BU-3). Screen, order, paper, table and file all ask this.
+ *
+ * @example
+ * const plan = { ...startPlan('sashed-sampler'), grid: { across: 2, down: 5 } };
+ * toBuy(plan, computeQuilt(plan), { id: '', log: [] }).map(({ fabric, buy }) => `${fabric.name}: ${buy.text}`)[0]; // 'Sash: 5/8 yd'
  */
 export function toBuy(plan: Plan, quilt: Quilt, logged: Logged, wayOf: WayOf = () => undefined): ToBuy[] {
   const stash = stashIn(logged.log, plan.unit);

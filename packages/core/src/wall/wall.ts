@@ -17,6 +17,11 @@ export interface Wall {
 /**
  * What lies where. Places that were laid out keep their block; the others, and those whose block is gone,
  * are filled from the rest of the pile in its order. A place left empty on purpose stays so.
+ *
+ * @example
+ * const pile = ['a', 'b', 'c'].map((id) => ({ id, name: id, width: 10.5, height: 10.5 }));
+ * const wall = wallOf({ ...blankPlan('in'), pile }, 2);
+ * [wall.places.map(({ block }) => block.id), wall.spare.map(({ id }) => id)]; // [['a', 'b'], ['c']]
  */
 export function wallOf({ pile, wall }: Plan, places: number): Wall {
   const byId = new Map(pile.map((b) => [b.id, b]));
