@@ -62,7 +62,8 @@ const UNREADABLE = ['bad-request', 'This request cannot be read, so nothing was 
 export function refusalOf(error: unknown): Refusal | null {
   if (error instanceof Refusal) return error;
   const { type, status } = error as { type?: string; status?: number };
-  const known = BY_TYPE[type ?? ''] ?? BY_TROUBLE[troubleOf(error)?.kind ?? ('' as never)];
+  const trouble = troubleOf(error);
+  const known = BY_TYPE[type ?? ''] ?? (trouble && BY_TROUBLE[trouble.kind]);
   if (known) return new Refusal(...known);
   if (error instanceof URIError) return new Refusal(...UNREADABLE);
   if (typeof status === 'number' && status >= 400 && status < 500)

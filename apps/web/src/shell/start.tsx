@@ -12,7 +12,7 @@ import { themeChosen } from '../state/viewSlice.ts';
 
 const store = createStore();
 store.dispatch(themeChosen(firstTheme()));
-void beginKeeping(store.around, store.dispatch as never);
+void beginKeeping(store.around, store.dispatch);
 keepFocus();
 document.documentElement.dataset['theme'] = store.getState().view.theme;
 

@@ -6,14 +6,14 @@ import { type BrowserStore, openBrowserStore, whenOpen } from '../sync/outbox/br
 import { wireOutbox } from '../sync/outbox/wiring.ts';
 import { savingMiddleware } from '../sync/saving.ts';
 import { tellingMiddleware } from '../sync/telling.ts';
-import type { Around, Dispatching } from '../sync/thunk.ts';
+import type { Around, AppDispatch } from '../sync/thunk.ts';
 
 /** The store with its outbox. Tests may give what is kept, and which tabs are open. */
 export function createStore(
   given: Partial<Pick<Around, 'tab' | 'openTabs'>> & { readonly keeping?: BrowserStore } = {},
 ) {
   const outside = { ...openTab(), ...given, keeping: given.keeping ?? whenOpen(openBrowserStore()) };
-  const outbox = wireOutbox(outside, () => store.dispatch as unknown as Dispatching);
+  const outbox = wireOutbox(outside, () => store.dispatch as AppDispatch);
   const around: Around = { ...outside, outbox };
   const store = configureStore({
     reducer: { ...reducers, [api.reducerPath]: api.reducer },

@@ -1,5 +1,11 @@
 import type { Plan } from '@lattice/core';
-import { createAction, createSlice, type PayloadAction, type UnknownAction } from '@reduxjs/toolkit';
+import {
+  createAction,
+  createSlice,
+  type Draft,
+  type PayloadAction,
+  type UnknownAction,
+} from '@reduxjs/toolkit';
 import undoable, { ActionCreators, ActionTypes, newHistory } from 'redux-undo';
 
 /** The plan in hand; null until a quilt is opened. Facts only: everything worked out is selected from it. */
@@ -8,13 +14,14 @@ const slice = createSlice({
   initialState: null as Plan | null,
   reducers: {
     /** A quilt was opened: its plan, with no history yet. */
-    planOpened: (_, { payload }: PayloadAction<Plan>) => payload as never,
+    planOpened: (_, { payload }: PayloadAction<Plan>) => payload as Draft<Plan>,
     /**
      * The quilter changed something. Changes of one `gesture` (a drag) are undone as one. Frozen at its
      * root, so that the store does not walk through every block to freeze it too.
      */
     planChanged: {
-      reducer: (_, { payload }: PayloadAction<Plan, string, { gesture: string | null }>) => payload as never,
+      reducer: (_, { payload }: PayloadAction<Plan, string, { gesture: string | null }>) =>
+        payload as Draft<Plan>,
       prepare: (plan: Plan, gesture: string | null = null) => ({
         payload: Object.freeze(plan),
         meta: { gesture },

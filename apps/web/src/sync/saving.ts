@@ -8,7 +8,7 @@ import type { OutboxEvent } from './outbox/outbox.ts';
 import type { Answers } from './outbox/senders.ts';
 import { inRounds } from './outbox/rounds.ts';
 import { nextOrder } from '../browser/tabs.ts';
-import type { Around, Dispatching } from './thunk.ts';
+import type { Around, AppDispatch } from './thunk.ts';
 import { changedElsewhere } from './elsewhere.ts';
 import { takeLandedPictures } from './pictures.ts';
 import { clearHistory, historyRestored, planChanged, planOpened, isUndoOrRedo } from '../state/planSlice.ts';
@@ -34,7 +34,7 @@ const STEPS_KEPT = 30;
  * elsewhere meanwhile waits for the quilter's choice.
  */
 export function savingMiddleware(around: Around) {
-  const listening = createListenerMiddleware<RootState>();
+  const listening = createListenerMiddleware<RootState, AppDispatch>();
   let latest: RootState;
   // A drag does not write its quilt a hundred times.
   const keepLatest = inRounds(() => keepDraft(around, latest));
@@ -131,7 +131,7 @@ export const heardOfDraft =
 export const openQuilt =
   (id: string): Thunk<Promise<void>> =>
   async (dispatch, getState, around) => {
-    const found = (await newHere(id, around)) ?? (await fetchQuilt(id, dispatch as Dispatching));
+    const found = (await newHere(id, around)) ?? (await fetchQuilt(id, dispatch as AppDispatch));
     const draft = await draftOf(id, around);
     if (found.problems.length > 0) throw toMend(found as StoredQuilt);
     const { revision, plan: base } = found;
@@ -185,9 +185,9 @@ async function newHere(id: string, { outbox }: Around): Promise<Found | null> {
   return waiting?.kind === 'quilt' ? { revision: 1, plan: waiting.plan, problems: [] } : null;
 }
 
-async function fetchQuilt(id: string, dispatch: Dispatching): Promise<StoredQuilt> {
+async function fetchQuilt(id: string, dispatch: AppDispatch): Promise<StoredQuilt> {
   const asked = api.endpoints.quilt.initiate(id, { forceRefetch: true, subscribe: false });
-  const { data, error } = (await dispatch(asked as never)) as { data?: StoredQuilt; error?: unknown };
+  const { data, error } = await dispatch(asked);
   if (!data) throw serverError(error);
   return data;
 }

@@ -4,7 +4,7 @@ import type { RootState } from '../state/state.ts';
 import { writeLog } from './outbox/writeLog.ts';
 import { planChanged, isUndoOrRedo } from '../state/planSlice.ts';
 import { staleSettled, tellingFrom } from '../state/savingSlice.ts';
-import type { Thunk } from './thunk.ts';
+import type { AppDispatch, Thunk } from './thunk.ts';
 
 /** So long after the last change what was decided is told: a drag is one decision. */
 const QUIET_MS = 4000;
@@ -20,7 +20,7 @@ interface Told {
  * left. Whoever only looks decides nothing.
  */
 export function tellingMiddleware() {
-  const listening = createListenerMiddleware<RootState>();
+  const listening = createListenerMiddleware<RootState, AppDispatch>();
   let told: Told | null = null;
   /** As it was left by the last change: another quilt may lie open by the time it is told. */
   let latest: Plan | null = null;
@@ -41,7 +41,7 @@ export function tellingMiddleware() {
     effect: (_, { getState, dispatch }) => {
       const { plan, saving } = getState();
       // What was decided of the quilt before is told first.
-      dispatch(tell() as never);
+      dispatch(tell());
       latest = null;
       told = plan.present && saving.id ? { quilt: saving.id, plan: plan.present } : null;
     },
@@ -55,11 +55,11 @@ export function tellingMiddleware() {
       if (saving.id !== told?.quilt) return;
       latest = plan.present;
       cancelActiveListeners();
-      const leaving = () => void dispatch(tell() as never);
+      const leaving = () => void dispatch(tell());
       addEventListener('pagehide', leaving, { once: true });
       try {
         await delay(QUIET_MS);
-        dispatch(tell() as never);
+        dispatch(tell());
       } finally {
         removeEventListener('pagehide', leaving);
       }

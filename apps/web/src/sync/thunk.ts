@@ -1,4 +1,4 @@
-import type { Dispatch, ThunkAction, ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
+import type { ThunkAction, ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch } from 'react-redux';
 import type { RootState } from '../state/state.ts';
 import type { BrowserStore } from './outbox/browserStore.ts';
@@ -19,6 +19,3 @@ export type Thunk<R> = ThunkAction<R, RootState, Around, UnknownAction>;
 /** Takes plain actions, and thunks. */
 export type AppDispatch = ThunkDispatch<RootState, Around, UnknownAction>;
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
-
-/** Anything that can be dispatched here: plain actions, and thunks given what is around them. */
-export type Dispatching = Dispatch<UnknownAction> & (<R>(thunk: (...args: never[]) => R) => R);

@@ -72,7 +72,7 @@ const FILLERS =
  * @example
  * const read = readPileLine('14 of 7" finished', 'in');
  * read.ok && read.value.groups.map(({ count, size }) => [count, size.width]); // [[14, 7]]
- * readPileLine('14 of blue', 'in').ok; // false
+ * readPileLine('blocks', 'in').ok; // false
  */
 export function readPileLine(text: string, unit: Unit): Granted<PileLine> {
   const parts = text

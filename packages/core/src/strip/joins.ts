@@ -114,13 +114,13 @@ function oneAfterAnother(
   return { pieces, left: spare > TOLERANCE ? [spare] : [], clear };
 }
 
-/** A piece that is wanted of a joints, and how many of it. */
+/** A piece that is wanted of joined strips, and how many of it. */
 interface WantedLength {
   readonly length: number;
   readonly count: number;
 }
 
-/** What is left over of a joints, in steps that may be passed over before any piece. */
+/** What is left over of joined strips, in steps that may be passed over before any piece. */
 interface Room {
   readonly spare: number;
   readonly step: number;

@@ -17,8 +17,8 @@ export const makeQuilt =
   (plan: Plan): Thunk<Promise<string>> =>
   async (dispatch) => {
     const asked = dispatch(
-      api.endpoints.shelf.initiate({ words: plan.title }, { subscribe: false, forceRefetch: true }) as never,
-    ) as unknown as Promise<{ data?: { pages: { quilts: { card: { title: string } }[] }[] } }>;
+      api.endpoints.shelf.initiate({ words: plan.title }, { subscribe: false, forceRefetch: true }),
+    );
     const { data } = await Promise.race([
       asked,
       new Promise<{ data?: undefined }>((r) => setTimeout(() => r({}), 1500)),

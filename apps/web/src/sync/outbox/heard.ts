@@ -1,14 +1,14 @@
-import type { LogPage } from '@lattice/contract';
+import type {} from '@lattice/contract';
 import type { LogEntry } from '@lattice/core';
 import { entriesHeard } from '../../state/logSlice.ts';
 import { api } from '../api.ts';
-import type { Dispatching } from '../thunk.ts';
+import type { AppDispatch } from '../thunk.ts';
 import type { BrowserStore } from './browserStore.ts';
 
 /** Takes entries into the log of this browser: made here, or answered. */
 export async function addHeard(
   entries: readonly LogEntry[],
-  dispatch: Dispatching,
+  dispatch: AppDispatch,
   keeping: BrowserStore,
 ): Promise<void> {
   dispatch(entriesHeard(entries));
@@ -16,11 +16,11 @@ export async function addHeard(
 }
 
 /** Hears what the server's log has had since this browser last asked. Out of reach it stays as it is. */
-export async function hearLog(keeping: BrowserStore, dispatch: Dispatching): Promise<void> {
+export async function hearLog(keeping: BrowserStore, dispatch: AppDispatch): Promise<void> {
   let { heardTo } = await keeping.log();
   for (;;) {
     const asked = api.endpoints.logSince.initiate(heardTo, { forceRefetch: true, subscribe: false });
-    const { data } = (await dispatch(asked as never)) as { data?: LogPage };
+    const { data } = await dispatch(asked);
     if (!data) return;
     // A server that has less than was heard of is another one, or begun anew: everything is asked for again.
     if (data.newest < heardTo) {

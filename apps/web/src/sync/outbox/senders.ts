@@ -1,6 +1,7 @@
 import { type AnswerOf, type MadePicture, passesAt, type Saved, type StoredQuilt } from '@lattice/contract';
 import { type LogEntry, same } from '@lattice/core';
 import { api, serverError } from '../api.ts';
+import type { AppDispatch } from '../thunk.ts';
 import type { ItemKind } from '../../state/items.ts';
 import type { Outcome, Senders } from './outbox.ts';
 
@@ -15,8 +16,9 @@ export interface Answers extends Record<ItemKind, unknown> {
   readonly cancel: LogEntry | null;
 }
 
+/** What a call came to: what was answered, or what went wrong. */
 interface Called<T> {
-  readonly data?: T;
+  readonly data?: T | undefined;
   readonly error?: unknown;
 }
 
@@ -26,8 +28,8 @@ function passes(error: unknown): boolean {
   return typeof status !== 'number' || passesAt(status);
 }
 
-function outcomeOf<T, A>({ data, error }: Called<T>, answer: (data: T) => A): Outcome<A> {
-  if (error === undefined) return { went: 'done', answer: answer(data as T) };
+function outcomeOf<T, A>({ data, error }: Called<T>, answer: (data: NonNullable<T>) => A): Outcome<A> {
+  if (error === undefined) return { went: 'done', answer: answer(data as NonNullable<T>) };
   const { code, message, details } = serverError(error);
   // Everything else is for the quilter to settle.
   if (!passes(error)) return { went: 'refused', message, code, details };
@@ -36,12 +38,12 @@ function outcomeOf<T, A>({ data, error }: Called<T>, answer: (data: T) => A): Ou
 }
 
 /** How each kind goes to the server. A new kind is one function here. */
-export function sendersOver(call: <T>(action: unknown) => Promise<Called<T>>): Senders<Answers> {
+export function sendersOver(dispatch: () => AppDispatch): Senders<Answers> {
   const { addEntries, addPicture, addQuilt, bookLongArm, cancelLongArm, saveQuilt } = api.endpoints;
   return {
     plan: async ({ quilt, revision, plan }) => {
       const outcome = outcomeOf(
-        await call<Saved>(saveQuilt.initiate({ id: quilt, revision, plan })),
+        await dispatch()(saveQuilt.initiate({ id: quilt, revision, plan })),
         (saved) => saved,
       );
       if (outcome.went !== 'refused' || outcome.code !== 'stale') return outcome;
@@ -50,15 +52,15 @@ export function sendersOver(call: <T>(action: unknown) => Promise<Called<T>>): S
       return same(theirs.plan, plan) ? { went: 'done', answer: theirs } : outcome;
     },
     quilt: async ({ quilt, plan }) =>
-      outcomeOf(await call<StoredQuilt>(addQuilt.initiate({ id: quilt, plan })), (added) => added),
-    entry: async ({ entry }) => outcomeOf(await call(addEntries.initiate([entry])), () => null),
+      outcomeOf(await dispatch()(addQuilt.initiate({ id: quilt, plan })), (added) => added),
+    entry: async ({ entry }) => outcomeOf(await dispatch()(addEntries.initiate([entry])), () => null),
     picture: async ({ id, file }) =>
-      outcomeOf(await call<MadePicture>(addPicture.initiate({ id, file })), (made) => made),
+      outcomeOf(await dispatch()(addPicture.initiate({ id, file })), (made) => made),
     booking: async ({ quilt, entry, job }) =>
-      outcomeOf(await call<Answers['booking']>(bookLongArm.initiate({ quilt, entry, job })), (said) => said),
+      outcomeOf(await dispatch()(bookLongArm.initiate({ quilt, entry, job })), (said) => said),
     cancel: async ({ quilt, entry, number }) => {
       const outcome = outcomeOf(
-        await call<{ entry: LogEntry }>(cancelLongArm.initiate({ quilt, entry, number })),
+        await dispatch()(cancelLongArm.initiate({ quilt, entry, number })),
         (said): LogEntry | null => said.entry,
       );
       const unknown = outcome.went === 'refused' && outcome.code === 'no-such-booking';

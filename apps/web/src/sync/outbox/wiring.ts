@@ -1,5 +1,5 @@
 import { addHeard, hearLog } from './heard.ts';
-import type { Around, Dispatching } from '../thunk.ts';
+import type { Around, AppDispatch } from '../thunk.ts';
 import type { LogEntry } from '@lattice/core';
 import { takeLandedPictures } from '../pictures.ts';
 import { heardOfDraft } from '../saving.ts';
@@ -23,13 +23,11 @@ type Event = OutboxEvent<Answers>;
 /** An outbox that sends through the store's calls and tells it how things went. */
 export function wireOutbox(
   outside: Pick<Around, 'keeping' | 'tab' | 'openTabs'>,
-  dispatch: () => Dispatching,
+  dispatch: () => AppDispatch,
 ): Outbox<Answers> {
-  const call = async <T>(action: unknown): Promise<{ data?: T; error?: unknown }> =>
-    dispatch()(action as never) as Promise<{ data?: T; error?: unknown }>;
   return new Outbox<Answers>({
     ...outside,
-    senders: sendersOver(call),
+    senders: sendersOver(dispatch),
     left: whatIsLeft,
     tell: (event) => void hear(event, dispatch(), outside.keeping),
   });
@@ -43,7 +41,7 @@ function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxI
   return null;
 }
 
-async function hear(event: Event, dispatch: Dispatching, keeping: BrowserStore): Promise<void> {
+async function hear(event: Event, dispatch: AppDispatch, keeping: BrowserStore): Promise<void> {
   dispatch(heardOfDraft(event));
   switch (event.what) {
     case 'changed':
@@ -65,7 +63,7 @@ async function hear(event: Event, dispatch: Dispatching, keeping: BrowserStore):
 
 async function heardAnswer(
   event: Extract<Event, { what: 'sent' }>,
-  dispatch: Dispatching,
+  dispatch: AppDispatch,
   keeping: BrowserStore,
 ): Promise<void> {
   const { item, answer } = event;
@@ -92,7 +90,7 @@ const shown = (item: OutboxItem): ShownItem => {
 };
 
 /** Takes up what this browser kept: the log, and whatever was not sent; from then on tries whenever it may work. */
-export async function beginKeeping(around: Around, dispatch: Dispatching): Promise<void> {
+export async function beginKeeping(around: Around, dispatch: AppDispatch): Promise<void> {
   const { outbox, keeping } = around;
   if (!(await keeping.lasts())) dispatch(keptInMemory());
   const { entries } = await keeping.log();
