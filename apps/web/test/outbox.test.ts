@@ -4,7 +4,7 @@ import { startPlan } from '@lattice/core';
 import type { EntryItem, OutboxItem, PlanItem } from '../src/state/items.ts';
 import { inMemory, type BrowserStore, openBrowserStore } from '../src/sync/outbox/browserStore.ts';
 import { Outbox, type OutboxEvent, type Outcome, type Senders } from '../src/sync/outbox/outbox.ts';
-import type { Answers } from '../src/sync/outbox/senders.ts';
+import type { Answers } from '../src/sync/outbox/answers.ts';
 
 const plan = startPlan('sashed-sampler');
 const entry = (name: string, order: number, change: Partial<EntryItem> = {}): EntryItem => ({

@@ -5,7 +5,7 @@ import { api, serverError, type ServerError } from './api.ts';
 import type { RootState } from '../state/state.ts';
 import { draftId, type OutboxItem, type PlanItem } from '../state/items.ts';
 import type { OutboxEvent } from './outbox/outbox.ts';
-import type { Answers } from './outbox/senders.ts';
+import type { Answers } from './outbox/answers.ts';
 import { inRounds } from './outbox/rounds.ts';
 import { nextOrder } from '../browser/tabs.ts';
 import type { Around, AppDispatch } from './thunk.ts';

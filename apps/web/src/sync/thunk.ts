@@ -3,7 +3,7 @@ import { useDispatch } from 'react-redux';
 import type { RootState } from '../state/state.ts';
 import type { BrowserStore } from './outbox/browserStore.ts';
 import type { Outbox } from './outbox/outbox.ts';
-import type { Answers } from './outbox/senders.ts';
+import type { Answers } from './outbox/answers.ts';
 
 /** What thunks are given besides the store: the outbox, what is kept, and which tab this is. */
 export interface Around {

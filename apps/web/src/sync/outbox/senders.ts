@@ -1,20 +1,10 @@
-import { type AnswerOf, type MadePicture, passesAt, type Saved, type StoredQuilt } from '@lattice/contract';
+import { passesAt, type StoredQuilt } from '@lattice/contract';
 import { type LogEntry, same } from '@lattice/core';
+import type { Answers } from './answers.ts';
 import { api, serverError } from '../api.ts';
 import type { AppDispatch } from '../thunk.ts';
-import type { ItemKind } from '../../state/items.ts';
+import type {} from '../../state/items.ts';
 import type { Outcome, Senders } from './outbox.ts';
-
-/** What the server answers to each kind of item. */
-export interface Answers extends Record<ItemKind, unknown> {
-  readonly plan: Saved;
-  readonly quilt: StoredQuilt;
-  readonly entry: null;
-  readonly picture: MadePicture;
-  readonly booking: AnswerOf<'bookLongArm'>;
-  /** Null where the service knew of no such booking: it is as good as taken back. */
-  readonly cancel: LogEntry | null;
-}
 
 /** What a call came to: what was answered, or what went wrong. */
 interface Called<T> {

@@ -16,7 +16,8 @@ import {
   sendingWaits,
   type ShownItem,
 } from '../../state/outboxSlice.ts';
-import { type Answers, sendersOver } from './senders.ts';
+import type { Answers } from './answers.ts';
+import { sendersOver } from './senders.ts';
 
 type Event = OutboxEvent<Answers>;
 
