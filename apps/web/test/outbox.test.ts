@@ -55,10 +55,10 @@ class Post {
 const notYet: Outcome<never> = { went: 'not-yet', message: 'Out of reach.' };
 const refused: Outcome<never> = { went: 'refused', code: 'bad-request', message: 'No.', details: null };
 
-function outboxOver(keeping: BrowserStore, post: Post, open: string[] = ['a']) {
+function outboxOver(browser: BrowserStore, post: Post, open: string[] = ['a']) {
   const heard: OutboxEvent<Answers>[] = [];
   const outbox = new Outbox<Answers>({
-    keeping,
+    browser,
     senders: post.senders,
     tab: 'a',
     openTabs: async () => new Set(open),
@@ -75,16 +75,16 @@ describe.each([
   ['in the browser’s database', openBrowserStore],
   ['in memory', async () => inMemory()],
 ])('the outbox, kept %s', (_, open) => {
-  let keeping: BrowserStore;
+  let browser: BrowserStore;
   let post: Post;
   beforeEach(async () => {
-    keeping = await open();
-    for (const { id } of await keeping.items()) await keeping.dropItem(id);
+    browser = await open();
+    for (const { id } of await browser.items()) await browser.dropItem(id);
     post = new Post();
   });
 
   test('sends in the order things were done, and lets go only what was taken', async () => {
-    const { outbox, names } = outboxOver(keeping, post);
+    const { outbox, names } = outboxOver(browser, post);
     for (const [name, order] of [
       ['two', 2],
       ['one', 1],
@@ -113,7 +113,7 @@ describe.each([
         },
       ]),
     ) as unknown as Senders<Answers>;
-    const { outbox: sending, heard: told } = outboxOver(keeping, post);
+    const { outbox: sending, heard: told } = outboxOver(browser, post);
     for (const [name, order, quilt] of [
       ['one', 1, 'q'],
       ['two', 2, 'other'],
@@ -141,7 +141,7 @@ describe.each([
   });
 
   test('an item that this program cannot read is refused, kept, and holds nothing up', async () => {
-    const { outbox, names } = outboxOver(keeping, post);
+    const { outbox, names } = outboxOver(browser, post);
     await outbox.keep({ ...entry('poisoned', 1), kind: 'of-tomorrow' } as unknown as OutboxItem);
     await outbox.keep(entry('two', 2));
     await outbox.send();
@@ -152,7 +152,7 @@ describe.each([
   });
 
   test('a sender that throws is a fault of that item alone', async () => {
-    const { outbox } = outboxOver(keeping, post);
+    const { outbox } = outboxOver(browser, post);
     post.during = async () => {
       if (post.sent.at(-1)!.id === 'entry-one') throw new Error('no file');
     };
@@ -164,7 +164,7 @@ describe.each([
 
   test('what cannot be sent is tried again, with pauses twice as long each time, up to a minute', async () => {
     jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
-    const { outbox, heard, names } = outboxOver(keeping, post);
+    const { outbox, heard, names } = outboxOver(browser, post);
     await outbox.keep(entry('one', 1));
     post.answers = Array.from({ length: 8 }, () => notYet);
     await outbox.send();
@@ -191,7 +191,7 @@ describe.each([
   });
 
   test('refused for good it stays, with the reason, and holds up nothing else', async () => {
-    const { outbox, names } = outboxOver(keeping, post);
+    const { outbox, names } = outboxOver(browser, post);
     await outbox.keep(entry('one', 1));
     await outbox.keep(entry('two', 2));
     post.answers = [refused];
@@ -204,7 +204,7 @@ describe.each([
   });
 
   test('changes of a new quilt the server will not take wait with it', async () => {
-    const { outbox, names } = outboxOver(keeping, post);
+    const { outbox, names } = outboxOver(browser, post);
     await outbox.keep({ kind: 'quilt', id: 'quilt-q', quilt: 'q', tab: 'a', order: 1, plan });
     await outbox.keep(draft('Changed', 2));
     await outbox.keep(entry('other', 3, { quilt: 'r' }));
@@ -215,7 +215,7 @@ describe.each([
   });
 
   test('a draft changed while it was on its way goes again, made to the new revision', async () => {
-    const { outbox } = outboxOver(keeping, post);
+    const { outbox } = outboxOver(browser, post);
     await outbox.keep(draft('First', 1));
     post.during = async () => {
       post.during = async () => undefined;
@@ -228,7 +228,7 @@ describe.each([
   });
 
   test('a change made while the last was refused is not refused with it', async () => {
-    const { outbox } = outboxOver(keeping, post);
+    const { outbox } = outboxOver(browser, post);
     await outbox.keep(draft('First', 1));
     post.answers = [refused];
     post.during = async () => {
@@ -241,7 +241,7 @@ describe.each([
   });
 
   test('what another open tab has put there is that tab’s to send; what a closed one left is taken up', async () => {
-    const { outbox, names } = outboxOver(keeping, post, ['a', 'b']);
+    const { outbox, names } = outboxOver(browser, post, ['a', 'b']);
     await outbox.keep(entry('mine', 1));
     await outbox.keep(entry('theirs', 2, { tab: 'b' }));
     await outbox.keep(entry('left', 3, { tab: 'closed' }));

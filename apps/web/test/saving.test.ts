@@ -40,17 +40,17 @@ class FakeServer {
 let server: FakeServer;
 let store: ReturnType<typeof createStore>;
 /** What the browser keeps, whichever tab is open. */
-let keeping: BrowserStore;
+let browser: BrowserStore;
 /** Tabs that are open. */
 let open: Set<string>;
 const newTab = (tab: string) => {
   open.add(tab);
-  return createStore({ tab, keeping, openTabs: async () => open });
+  return createStore({ tab, browser, openTabs: async () => open });
 };
-const drafts = async () => (await keeping.items()).filter((item): item is PlanItem => item.kind === 'plan');
+const drafts = async () => (await browser.items()).filter((item): item is PlanItem => item.kind === 'plan');
 /** A draft that a tab left when it was closed. */
 const left = (revision: number, draft: typeof plan, tab = 'closed') =>
-  keeping.putItem({ kind: 'plan', id: `plan-q-${tab}`, quilt: 'q', tab, order: 1, revision, plan: draft });
+  browser.putItem({ kind: 'plan', id: `plan-q-${tab}`, quilt: 'q', tab, order: 1, revision, plan: draft });
 const state = () => store.getState().saving;
 const until = async (what: () => boolean) => {
   for (let i = 0; i < 400 && !what(); i++) await jest.advanceTimersByTimeAsync(50);
@@ -60,7 +60,7 @@ const title = (text: string) => store.dispatch(planChanged({ ...plan, title: tex
 
 beforeEach(async () => {
   jest.useFakeTimers();
-  keeping = inMemory();
+  browser = inMemory();
   open = new Set();
   server = new FakeServer();
   answerWith((request) => server.fetch(request));
@@ -135,12 +135,12 @@ describe('autosave', () => {
     expect(state()).toMatchObject({ theirs: null, together: null });
   });
   test('a change kept in the moment the answer comes is nobody else’s either', async () => {
-    const settle = keeping.settleItem;
-    keeping.settleItem = async (id, what) => {
+    const settle = browser.settleItem;
+    browser.settleItem = async (id, what) => {
       await settle(id, what);
       // Between what was sent being let go and its answer being told, a draft of before is put down.
-      keeping.settleItem = settle;
-      await keeping.putItem({
+      browser.settleItem = settle;
+      await browser.putItem({
         ...{ kind: 'plan', id, quilt: 'q', tab: 'a', order: 1e9, revision: 1 },
         ...{ plan: { ...plan, title: 'Two' }, base: plan },
       } as PlanItem);
@@ -204,7 +204,7 @@ describe('changed elsewhere, and the two go together', () => {
     expect(server.quilt.plan).toEqual({ ...plan, title: 'Theirs', squaring: 1, seam: 0.375 });
   });
   test('a draft left by a closed tab is put together too, by the plan it was made to', async () => {
-    await keeping.putItem({
+    await browser.putItem({
       ...{ kind: 'plan', id: 'plan-q-closed', quilt: 'q', tab: 'closed', order: 1, revision: 1 },
       plan: { ...plan, title: 'Draft' },
       base: plan,
@@ -296,8 +296,8 @@ describe('drafts as they were kept before there was an outbox', () => {
 
 test('a drag of a hundred steps is kept a few times, and as it ended', async () => {
   const kept: string[] = [];
-  const put = keeping.putItem;
-  keeping.putItem = async (item) => {
+  const put = browser.putItem;
+  browser.putItem = async (item) => {
     await new Promise((done) => setTimeout(done, 5));
     if (item.kind === 'plan') kept.push(item.plan.title);
     await put(item);

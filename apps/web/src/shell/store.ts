@@ -10,9 +10,9 @@ import type { Around, AppDispatch } from '../sync/thunk.ts';
 
 /** The store with its outbox. Tests may give what is kept, and which tabs are open. */
 export function createStore(
-  given: Partial<Pick<Around, 'tab' | 'openTabs'>> & { readonly keeping?: BrowserStore } = {},
+  given: Partial<Pick<Around, 'tab' | 'openTabs'>> & { readonly browser?: BrowserStore } = {},
 ) {
-  const outside = { ...openTab(), ...given, keeping: given.keeping ?? whenOpen(openBrowserStore()) };
+  const outside = { ...openTab(), ...given, browser: given.browser ?? whenOpen(openBrowserStore()) };
   const outbox = wireOutbox(outside, () => store.dispatch as AppDispatch);
   const around: Around = { ...outside, outbox };
   const store = configureStore({

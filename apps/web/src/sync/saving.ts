@@ -79,11 +79,11 @@ async function keepDraft({ outbox, tab }: Around, { plan, saving }: RootState): 
   await outbox.keep(state === 'stale' ? { ...draft, refused: 'Changed elsewhere' } : draft);
 }
 
-async function keepHistory({ keeping }: Around, { plan, saving }: RootState): Promise<void> {
+async function keepHistory({ browser }: Around, { plan, saving }: RootState): Promise<void> {
   const { past, present, future } = plan;
   if (!present || !saving.id) return;
   const steps = (plans: typeof past) => plans.flatMap((p) => p ?? []);
-  await keeping
+  await browser
     .keepHistory({
       quilt: saving.id,
       past: steps(past).slice(-STEPS_KEPT),
@@ -144,7 +144,7 @@ export const openQuilt =
     );
     dispatch(planOpened(found.plan));
     dispatch(clearHistory());
-    const kept = await around.keeping.history(id).catch(() => null);
+    const kept = await around.browser.history(id).catch(() => null);
     const present = draft?.plan ?? found.plan;
     const undone = kept !== null && same(kept.present, present);
     if (undone) dispatch(historyRestored(kept));

@@ -8,7 +8,7 @@ import type { Answers } from './outbox/answers.ts';
 /** What thunks are given besides the store: the outbox, what is kept, and which tab this is. */
 export interface Around {
   readonly outbox: Outbox<Answers>;
-  readonly keeping: BrowserStore;
+  readonly browser: BrowserStore;
   readonly tab: string;
   readonly openTabs: () => Promise<ReadonlySet<string>>;
 }

@@ -51,7 +51,7 @@ export async function openBrowserStore(): Promise<BrowserStore> {
   }
 }
 
-/** A keeping that is still being opened: whatever is asked of it waits for that. */
+/** One that is still being opened: whatever is asked of it waits for that. */
 export function whenOpen(opening: Promise<BrowserStore>): BrowserStore {
   return {
     lasts: async () => (await opening).lasts(),

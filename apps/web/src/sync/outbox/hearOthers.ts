@@ -4,6 +4,6 @@ import { hearLog } from './heard.ts';
 /** Hears what other devices and tabs have done since. */
 export const hearOthers =
   (): Thunk<Promise<void>> =>
-  async (dispatch, _getState, { keeping }) => {
-    await hearLog(keeping, dispatch);
+  async (dispatch, _getState, { browser }) => {
+    await hearLog(browser, dispatch);
   };

@@ -9,15 +9,15 @@ import type { BrowserStore } from './browserStore.ts';
 export async function addHeard(
   entries: readonly LogEntry[],
   dispatch: AppDispatch,
-  keeping: BrowserStore,
+  browser: BrowserStore,
 ): Promise<void> {
   dispatch(entriesHeard(entries));
-  await keeping.addToLog(entries);
+  await browser.addToLog(entries);
 }
 
 /** Hears what the server's log has had since this browser last asked. Out of reach it stays as it is. */
-export async function hearLog(keeping: BrowserStore, dispatch: AppDispatch): Promise<void> {
-  let { heardTo } = await keeping.log();
+export async function hearLog(browser: BrowserStore, dispatch: AppDispatch): Promise<void> {
+  let { heardTo } = await browser.log();
   for (;;) {
     const asked = api.endpoints.logSince.initiate(heardTo, { forceRefetch: true, subscribe: false });
     const { data } = await dispatch(asked);
@@ -28,7 +28,7 @@ export async function hearLog(keeping: BrowserStore, dispatch: AppDispatch): Pro
       continue;
     }
     dispatch(entriesHeard(data.entries));
-    await keeping.addToLog(data.entries, data.latest);
+    await browser.addToLog(data.entries, data.latest);
     heardTo = data.latest;
     if (!data.more) return;
   }

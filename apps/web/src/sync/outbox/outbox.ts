@@ -38,7 +38,7 @@ export type OutboxEvent<Answers extends Record<ItemKind, unknown>> =
 
 /** What the outbox needs from outside, so that tests can hold it still. */
 export interface OutboxSurroundings<Answers extends Record<ItemKind, unknown>> {
-  readonly keeping: BrowserStore;
+  readonly browser: BrowserStore;
   readonly senders: Senders<Answers>;
   /** This tab, and those that are still open. */
   readonly tab: string;
@@ -79,13 +79,13 @@ export class Outbox<Answers extends Record<ItemKind, unknown>> {
 
   /** Keeps an item; it goes with the next round, which `send` begins. */
   async keep(item: OutboxItem): Promise<void> {
-    await this.outside.keeping.putItem(item);
+    await this.outside.browser.putItem(item);
     await this.tellItems();
   }
 
   /** Takes an item out, sent or not. */
   async drop(id: string): Promise<void> {
-    await this.outside.keeping.dropItem(id);
+    await this.outside.browser.dropItem(id);
     await this.tellItems();
   }
 
@@ -98,7 +98,7 @@ export class Outbox<Answers extends Record<ItemKind, unknown>> {
 
   /** What waits, of this tab and of all others. */
   items(): Promise<OutboxItem[]> {
-    return this.outside.keeping.items();
+    return this.outside.browser.items();
   }
 
   private async sendRound(): Promise<void> {
@@ -143,20 +143,20 @@ export class Outbox<Answers extends Record<ItemKind, unknown>> {
 
   /** Whether to go on with the next, with all but what comes after this one, or not at all. */
   private async sendOne(item: OutboxItem): Promise<'on' | 'behind it' | 'no further'> {
-    const { keeping, tell, left } = this.outside;
+    const { browser, tell, left } = this.outside;
     tell({ what: 'sending', item });
     const outcome = this.lastTry(item, await this.ask(item));
     switch (outcome.went) {
       case 'done':
         this.failures.delete(item.id);
         this.pause = FIRST_PAUSE_MS;
-        await keeping.settleItem(item.id, (now) => left(item, now, outcome.answer));
+        await browser.settleItem(item.id, (now) => left(item, now, outcome.answer));
         tell({ what: 'sent', item, answer: outcome.answer } as OutboxEvent<Answers>);
         return 'on';
       case 'refused': {
         const { message, code, details } = outcome;
         // What was changed meanwhile was not refused yet.
-        await keeping.settleItem(item.id, (now) =>
+        await browser.settleItem(item.id, (now) =>
           now.order === item.order ? { ...now, refused: message } : now,
         );
         tell({ what: 'refused', item, message, code, details });
@@ -189,7 +189,7 @@ export class Outbox<Answers extends Record<ItemKind, unknown>> {
 
   /** Has an item that was refused tried again with the next round, which this begins. */
   async tryAgain(id: string): Promise<void> {
-    await this.outside.keeping.settleItem(id, ({ refused: _, ...item }) => item as OutboxItem);
+    await this.outside.browser.settleItem(id, ({ refused: _, ...item }) => item as OutboxItem);
     await this.send();
   }
 

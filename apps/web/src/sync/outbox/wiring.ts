@@ -23,14 +23,14 @@ type Event = OutboxEvent<Answers>;
 
 /** An outbox that sends through the store's calls and tells it how things went. */
 export function wireOutbox(
-  outside: Pick<Around, 'keeping' | 'tab' | 'openTabs'>,
+  outside: Pick<Around, 'browser' | 'tab' | 'openTabs'>,
   dispatch: () => AppDispatch,
 ): Outbox<Answers> {
   return new Outbox<Answers>({
     ...outside,
     senders: sendersOver(dispatch),
     left: whatIsLeft,
-    tell: (event) => void hear(event, dispatch(), outside.keeping),
+    tell: (event) => void hear(event, dispatch(), outside.browser),
   });
 }
 
@@ -42,7 +42,7 @@ function whatIsLeft(sent: OutboxItem, now: OutboxItem, answer: unknown): OutboxI
   return null;
 }
 
-async function hear(event: Event, dispatch: AppDispatch, keeping: BrowserStore): Promise<void> {
+async function hear(event: Event, dispatch: AppDispatch, browser: BrowserStore): Promise<void> {
   dispatch(heardOfDraft(event));
   switch (event.what) {
     case 'changed':
@@ -55,7 +55,7 @@ async function hear(event: Event, dispatch: AppDispatch, keeping: BrowserStore):
       dispatch(sendingWaits(event.message));
       break;
     case 'sent':
-      await heardAnswer(event, dispatch, keeping);
+      await heardAnswer(event, dispatch, browser);
       break;
     case 'refused':
       break;
@@ -65,14 +65,14 @@ async function hear(event: Event, dispatch: AppDispatch, keeping: BrowserStore):
 async function heardAnswer(
   event: Extract<Event, { what: 'sent' }>,
   dispatch: AppDispatch,
-  keeping: BrowserStore,
+  browser: BrowserStore,
 ): Promise<void> {
   const { item, answer } = event;
   if (item.kind === 'picture') dispatch(takeLandedPictures());
-  if (item.kind === 'cancel' && answer) await addHeard([answer as LogEntry], dispatch, keeping);
+  if (item.kind === 'cancel' && answer) await addHeard([answer as LogEntry], dispatch, browser);
   if (item.kind !== 'booking') return;
   const said = answer as Answers['booking'];
-  if (said.entry) await addHeard([said.entry], dispatch, keeping);
+  if (said.entry) await addHeard([said.entry], dispatch, browser);
   if (said.answer) dispatch(bookingAnswered({ id: item.id, answer: said.answer }));
 }
 
@@ -92,9 +92,9 @@ const shown = (item: OutboxItem): ShownItem => {
 
 /** Takes up what this browser kept: the log, and whatever was not sent; from then on tries whenever it may work. */
 export async function beginKeeping(around: Around, dispatch: AppDispatch): Promise<void> {
-  const { outbox, keeping } = around;
-  if (!(await keeping.lasts())) dispatch(keptInMemory());
-  const { entries } = await keeping.log();
+  const { outbox, browser } = around;
+  if (!(await browser.lasts())) dispatch(keptInMemory());
+  const { entries } = await browser.log();
   dispatch(entriesHeard(entries));
   globalThis.addEventListener?.('online', () => void outbox.send());
   globalThis.addEventListener?.('focus', () => void outbox.send());
@@ -108,5 +108,5 @@ export async function beginKeeping(around: Around, dispatch: AppDispatch): Promi
     // A browser that keeps nothing kept no drafts either.
   }
   await outbox.send();
-  await hearLog(keeping, dispatch);
+  await hearLog(browser, dispatch);
 }

@@ -15,14 +15,14 @@ export type Said = {
  */
 export const writeLog =
   (said: readonly Said[], quilt?: string): Thunk<Promise<string[]>> =>
-  async (dispatch, getState, { outbox, keeping, tab }) => {
+  async (dispatch, getState, { outbox, browser, tab }) => {
     const of = quilt ?? getState().saving.id!;
     const now = Date.now();
     // A moment apart, so that they sort as they happened.
     const entries = said.map(
       (one, i) => ({ ...one, id: newId(), quilt: of, at: new Date(now + i).toISOString() }) as LogEntry,
     );
-    await addHeard(entries, dispatch, keeping);
+    await addHeard(entries, dispatch, browser);
     for (const entry of entries)
       await outbox.keep({ kind: 'entry', id: entry.id, quilt: of, tab, order: nextOrder(), entry });
     void outbox.send();
@@ -32,6 +32,6 @@ export const writeLog =
 /** Takes entries that a server answered with into the log of this browser. */
 export const hearEntries =
   (entries: readonly LogEntry[]): Thunk<Promise<void>> =>
-  async (dispatch, _getState, { keeping }) => {
-    await addHeard(entries, dispatch, keeping);
+  async (dispatch, _getState, { browser }) => {
+    await addHeard(entries, dispatch, browser);
   };
