@@ -144,6 +144,7 @@ await shot('borders');
 await open('Cot quilt for the corner house');
 await page.getByRole('button', { name: 'Fit to a target…' }).click();
 await page.getByText('best first').waitFor();
+await page.getByRole('dialog').locator('canvas').waitFor();
 await shot('finder');
 await page.getByRole('button', { name: 'Leave the quilt as it is' }).click();
 await fillIn('Float round the points', '3/4');

@@ -83,7 +83,7 @@ export { type ClothBox, type Placed } from './cutting/placed.ts';
 export { hasLongSashes } from './cutting/over-long.ts';
 export { type Waiting, waitingOf, waitOf } from './cutting/waits.ts';
 export { atTable, type TableCloth, type TableStep } from './table/at-table.ts';
-export { openedSays, partsFrom, stepDoneLast, stepToDo, stepOpened } from './table/in-hand.ts';
+export { openedSays, partsFrom, stepDoneLast, nextStep, stepOpened } from './table/in-hand.ts';
 export { shortSays, toBuy, type ToBuy } from './table/to-buy.ts';
 export { leftoverEntries, planEntry, stepEntry } from './table/entries.ts';
 export { type CutRecord, cutRecord } from './log/cut-record.ts';

@@ -9,7 +9,7 @@ import {
   shortSays,
   stepDoneLast,
   stepOpened,
-  stepToDo,
+  nextStep,
   toBuy,
   waitingOf,
 } from '../src/index.ts';
@@ -22,11 +22,11 @@ const tableOf = (of: Plan, cloth: string) =>
 const table = tableOf(plan, 'sash');
 
 test('the step to do is the first that is not done; none once all is cut', () => {
-  expect(stepToDo(table)).toBe(table.steps[0]);
+  expect(nextStep(table)).toBe(table.steps[0]);
   expect(stepDoneLast(table)).toBeNull();
   const steps = table.steps.map((step, i) => ({ ...step, done: i < 2 }));
-  expect([stepToDo({ steps, next: 2 }), stepDoneLast({ steps })]).toEqual([steps[2], steps[1]]);
-  expect([stepToDo({ steps, next: null }), stepOpened({ steps, next: null })]).toEqual([null, null]);
+  expect([nextStep({ steps, next: 2 }), stepDoneLast({ steps })]).toEqual([steps[2], steps[1]]);
+  expect([nextStep({ steps, next: null }), stepOpened({ steps, next: null })]).toEqual([null, null]);
 });
 
 test('a strip is drawn with what is cut from it; while an end is squared, what comes after', () => {

@@ -4,7 +4,7 @@ import type { Unit } from '../length/unit.ts';
 import type { TableCloth, TableStep } from './at-table.ts';
 
 /** The step to do now; null when all is cut. */
-export const stepToDo = ({ steps, next }: Pick<TableCloth, 'steps' | 'next'>): TableStep | null =>
+export const nextStep = ({ steps, next }: Pick<TableCloth, 'steps' | 'next'>): TableStep | null =>
   next === null ? null : (steps[next] ?? null);
 
 /** The step that was done last, which can be undone; null where none was. */
@@ -17,7 +17,7 @@ export const stepDoneLast = ({ steps }: Pick<TableCloth, 'steps'>): TableStep | 
  */
 export function stepOpened(table: Pick<TableCloth, 'steps' | 'next'>): TableStep | null {
   const { steps, next } = table;
-  const step = stepToDo(table);
+  const step = nextStep(table);
   const shown =
     step?.kind === 'square' ? (steps.slice(next ?? 0).find(({ kind }) => kind !== 'square') ?? null) : step;
   if (shown?.kind !== 'strip') return shown;

@@ -19,6 +19,7 @@ import { Button } from '../../design/controls/Button.tsx';
 import { Lengths } from '../../design/Lengths.tsx';
 import { selectPlan, selectQuilt, selectToBuy } from '../../state/selectors.ts';
 import { moveStash, selectStash } from './stash.ts';
+import { GiveBack } from './GiveBack.tsx';
 
 const List = styled.ul`
   margin: 4px 0 8px;
@@ -92,13 +93,7 @@ export function FromStash({ fabric }: { fabric: Fabric }) {
               <span>
                 <Lengths text={`${count} × ${words(piece, unit)}`} />
               </span>
-              <Button
-                look="quiet"
-                aria-label={`Give back ${piece.name}`}
-                onPress={() => move(piece, 'back', count)}
-              >
-                Give back
-              </Button>
+              <GiveBack piece={piece} onPress={() => move(piece, 'back', count)} />
             </li>
           ))}
         </List>

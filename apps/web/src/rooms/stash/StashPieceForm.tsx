@@ -218,35 +218,17 @@ export function StashPieceForm({
   );
 }
 
+/** What a maker says of a piece. */
+const SAID = [
+  ...['id', 'name', 'colour', 'kind', 'unit', 'width', 'length', 'count'],
+  ...['direction', 'alike', 'washed', 'price', 'from', 'picture'],
+] as const satisfies readonly (keyof Draft)[];
+
 /** What is put in, without what the log works out. */
-const bare = ({
-  id,
-  name,
-  colour,
-  kind,
-  unit,
-  width,
-  length,
-  count,
-  direction,
-  alike,
-  washed,
-  price,
-  from,
-  picture,
-}: Draft): Draft => ({
-  ...(id !== undefined && { id }),
-  name: name.trim(),
-  colour,
-  kind,
-  unit,
-  width,
-  length,
-  count,
-  direction,
-  alike,
-  washed,
-  price,
-  from,
-  ...(picture !== undefined && { picture }),
-});
+const bare = (draft: Draft): Draft =>
+  Object.fromEntries(
+    SAID.flatMap((key) => {
+      const value = key === 'name' ? draft.name.trim() : draft[key];
+      return value === undefined ? [] : [[key, value]];
+    }),
+  ) as unknown as Draft;

@@ -22,6 +22,7 @@ import { selectKeptPlan, selectPlan } from '../../state/selectors.ts';
 import { useEdit } from '../../state/useEdit.ts';
 import { type Draft, freshDraft, StashPieceForm } from './StashPieceForm.tsx';
 import { moveStash, putInStash, selectStash } from './stash.ts';
+import { GiveBack } from './GiveBack.tsx';
 
 const List = styled.ul`
   font-size: var(--size-text);
@@ -110,13 +111,7 @@ export function StockList({
               <Lengths text={`${count > 1 ? `${count} × ` : ''}${piece.name}, ${sizeOf(piece, unit)}`} />{' '}
               <small>from the stash</small>
             </span>
-            <Button
-              look="quiet"
-              aria-label={`Give back ${piece.name}`}
-              onPress={() => move(piece, 'back', count)}
-            >
-              Give back
-            </Button>
+            <GiveBack piece={piece} onPress={() => move(piece, 'back', count)} />
           </li>
         ))}
         {came.map((piece, i) => (

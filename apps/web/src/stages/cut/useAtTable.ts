@@ -3,7 +3,7 @@ import {
   leftoverEntries,
   shortSays,
   stepDoneLast,
-  stepToDo,
+  nextStep,
   stepOpened,
   waitingOf,
 } from '@lattice/core';
@@ -27,7 +27,7 @@ export function useAtTable(cloth: string) {
   const { unit } = plan;
   const lines = useMemo(() => cuttingJob(plan, quilt, cloth).lines, [plan, quilt, cloth]);
   const waiting = useMemo(() => waitingOf(plan, lines), [plan, lines]);
-  const step = stepToDo(table);
+  const step = nextStep(table);
   const last = stepDoneLast(table);
   const short = buying ? shortSays(buying, unit) : null;
   const { fabric } = table.placed;
